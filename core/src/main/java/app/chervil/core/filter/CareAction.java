@@ -1,0 +1,17 @@
+package app.chervil.core.filter;
+
+/** What is done to a stage, or to the whole filter. */
+public enum CareAction {
+    OPEN,
+    RINSE,
+    CHANGE,
+    CLEAR,
+    SQUEEZE,
+    DIP,
+    REPLACE,
+    REGENERATE,
+    CLEAN,
+    INSPECT,
+    BRUSH,
+    DESCALE
+}

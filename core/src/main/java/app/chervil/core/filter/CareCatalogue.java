@@ -1,0 +1,259 @@
+package app.chervil.core.filter;
+
+import static app.chervil.core.filter.CareAction.*;
+
+import app.chervil.core.filter.CareRule.Bounds;
+import app.chervil.core.filter.CareRule.Effort;
+import app.chervil.core.filter.Learning.ByAge;
+import app.chervil.core.filter.Learning.Graded;
+import app.chervil.core.filter.Learning.UnknownAge;
+import app.chervil.core.tank.OpeningSchool;
+import app.chervil.core.tank.Schools;
+import app.chervil.core.tank.SockSchool;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Every care task with its start interval, bounds, minutes and way of learning, for normal stocking and feeding without
+ * a pre-filter. Origin of the figures: docs/sources.md#care-catalogue; where that page says so, they are our judgement.
+ */
+public final class CareCatalogue {
+    private static final CareRule FOAM_REPLACE = new CareRule(
+            REPLACE,
+            540,
+            new Bounds(365, 1825),
+            effort(5, 2, "New foam, cut oversize"),
+            ByAge.cappedAt(1825),
+            "Foam that no longer springs back lets water past.");
+    private static final CareRule CORDS = new CareRule(
+            INSPECT,
+            90,
+            new Bounds(30, 180),
+            effort(5, 0),
+            ByAge.cappedAt(180),
+            "Cords, drip loop, leak sensor and check valve fail quietly.");
+
+    private CareCatalogue() {}
+
+    /** Answers tasks of the filter as a whole, most telling first. */
+    public static List<CareRule> forFilter(FilterKind kind, Schools schools) {
+        return switch (kind) {
+            case CANISTER -> List.of(opening(schools.opening()), CORDS);
+            default -> List.of(CORDS);
+        };
+    }
+
+    /** Answers tasks that a stage brings; empty for a chamber that only passes water on. */
+    public static List<CareRule> forStage(Stage stage, Schools schools) {
+        return switch (stage.kind()) {
+            case STRAINER ->
+                List.of(rule(
+                        CLEAR, 30, 14, 90, effort(3, 0), Graded.of(1, 90), "A blocked strainer starves the pump."));
+            case PREFILTER_SPONGE ->
+                List.of(rule(
+                        RINSE,
+                        14,
+                        5,
+                        30,
+                        effort(5, 1, "Bucket"),
+                        Graded.withFlow(1.5, 0.45, 35),
+                        "It catches most of the dirt, so it fills first."));
+            case SPONGE ->
+                List.of(rule(
+                        SQUEEZE,
+                        21,
+                        7,
+                        60,
+                        effort(8, 2, "Bag for the sponge", "Bucket"),
+                        Graded.of(2, 75),
+                        "The sponge holds the bacteria and the dirt alike."));
+            case AIR_LINE ->
+                List.of(rule(
+                        CLEAN,
+                        120,
+                        60,
+                        365,
+                        effort(5, 0, "Spare air stone"),
+                        ByAge.cappedAt(365),
+                        "A clogged stone loads the air pump; a stuck valve floods it."));
+            case SOCK -> List.of(sock(schools.sock()));
+            case FLEECE_ROLL ->
+                List.of(rule(
+                        REPLACE,
+                        30,
+                        7,
+                        180,
+                        effort(10, 0, "Fleece roll"),
+                        ByAge.cappedAt(180),
+                        "A roll that ran out filters nothing."));
+            case COARSE_FOAM, MEDIUM_FOAM ->
+                List.of(
+                        rule(
+                                RINSE,
+                                60,
+                                14,
+                                270,
+                                effort(8, 1, "Bucket"),
+                                Graded.withFlow(2, 0.60, 300),
+                                "Foam slows the flow as it fills."),
+                        FOAM_REPLACE);
+            case FINE_PAD -> List.of(finePad(stage.make()));
+            case FLOSS -> List.of(finePad(Stage.Make.DISPOSABLE));
+            case BIO_MEDIA ->
+                List.of(rule(
+                        DIP,
+                        150,
+                        60,
+                        540,
+                        effort(8, 2, "Bucket"),
+                        Graded.of(2, 540),
+                        "Silt on the media keeps water from the bacteria."));
+            case CARBON ->
+                List.of(rule(
+                        CHANGE,
+                        30,
+                        14,
+                        56,
+                        effort(5, 0, "Carbon", "Media bag"),
+                        ByAge.cappedAt(56),
+                        "Carbon fills with what it takes up, unseen."));
+            case RESIN ->
+                List.of(rule(
+                        REGENERATE,
+                        60,
+                        21,
+                        180,
+                        effort(20, 0, "Spare resin bag"),
+                        ByAge.cappedAt(180),
+                        "Its colour tells; without a look, two months."));
+            case PHOSPHATE_REMOVER ->
+                List.of(rule(
+                        CHANGE,
+                        35,
+                        14,
+                        70,
+                        effort(10, 0, "Phosphate remover"),
+                        ByAge.cappedAt(70),
+                        "Spent remover lets phosphate climb again."));
+            case UV_LAMP ->
+                List.of(rule(
+                        REPLACE,
+                        375,
+                        250,
+                        500,
+                        effort(15, 0, "UV lamp", "Clean cloth"),
+                        new ByAge(0.85, 1.05, 500, UnknownAge.IS_SPENT),
+                        "Its germicidal output fades long before the glow does."));
+            case UV_SLEEVE ->
+                List.of(rule(
+                        CLEAN,
+                        120,
+                        60,
+                        365,
+                        effort(10, 0, "Soft cloth"),
+                        Graded.of(1.5, 365),
+                        "Film on the sleeve stops the light."));
+            case IMPELLER ->
+                List.of(
+                        rule(
+                                CLEAN,
+                                120,
+                                60,
+                                365,
+                                effort(10, 0, "Soft brush"),
+                                ByAge.cappedAt(365),
+                                "Slime and grit wear the shaft."),
+                        rule(
+                                INSPECT,
+                                365,
+                                180,
+                                730,
+                                effort(15, 0),
+                                ByAge.cappedAt(730),
+                                "Worn shafts and bushings grow loud, then stop."));
+            case SEALS ->
+                List.of(rule(
+                        INSPECT,
+                        365,
+                        180,
+                        487,
+                        effort(10, 0, "Silicone grease"),
+                        ByAge.cappedAt(487),
+                        "A dry or flat seal drips."));
+            case HOSES ->
+                List.of(rule(
+                        BRUSH,
+                        180,
+                        60,
+                        365,
+                        effort(20, 0, "Hose brush"),
+                        Graded.of(1.5, 365),
+                        "Growth in the hoses takes flow without a sign in the filter."));
+            case RETURN_PUMP ->
+                List.of(rule(
+                        DESCALE,
+                        180,
+                        90,
+                        365,
+                        effort(30, 0, "Vinegar", "Bucket"),
+                        ByAge.cappedAt(365),
+                        "Lime slows the rotor and heats the pump."));
+            case OVERFLOW, SETTLING -> List.of();
+        };
+    }
+
+    /** Answers the rule for one action on one stage, empty if the stage does not bring that action. */
+    public static Optional<CareRule> find(Stage stage, CareAction action, Schools schools) {
+        return forStage(stage, schools).stream()
+                .filter(rule -> rule.action() == action)
+                .findFirst();
+    }
+
+    /** Answers the rule for one action on a whole filter, empty if that kind does not bring it. */
+    public static Optional<CareRule> find(FilterKind kind, CareAction action, Schools schools) {
+        return forFilter(kind, schools).stream()
+                .filter(rule -> rule.action() == action)
+                .findFirst();
+    }
+
+    /** Whether a stage's task is done whenever its canister is opened, and so needs no date of its own. */
+    public static boolean goesWithOpening(FilterKind filter, StageKind stage, CareAction action) {
+        return filter == FilterKind.CANISTER && stage.stopsDirtInside() && action != REPLACE;
+    }
+
+    private static CareRule opening(OpeningSchool school) {
+        int start = school == OpeningSchool.MAKERS_CALENDAR ? 30 : 90;
+        Effort effort = new Effort(35, 15, 1, List.of("3 buckets of tank water", "Gloves, towel, drip tray"));
+        return rule(
+                OPEN,
+                start,
+                30,
+                300,
+                effort,
+                Graded.withFlow(3, 0.65, 365),
+                "Opened when its foam and pad ask for it, no sooner.");
+    }
+
+    private static CareRule sock(SockSchool school) {
+        Effort effort = effort(5, 0, "Clean sock");
+        return school == SockSchool.NUTRIENT_EXPORT
+                ? rule(CHANGE, 4, 2, 7, effort, Graded.of(1, 21), "Dirt taken out early never becomes nitrate.")
+                : rule(CHANGE, 14, 4, 28, effort, Graded.of(1, 28), "Changed before it overflows.");
+    }
+
+    private static CareRule finePad(Stage.Make make) {
+        Graded learning = Graded.withFlow(1.5, 0.60, 105);
+        return make == Stage.Make.DISPOSABLE
+                ? rule(CHANGE, 21, 7, 60, effort(5, 0, "Fine pad"), learning, "The finest stage shuts first.")
+                : rule(RINSE, 21, 7, 60, effort(6, 1, "Bucket"), learning, "The finest stage shuts first.");
+    }
+
+    private static CareRule rule(
+            CareAction action, int start, int least, int most, Effort effort, Learning learning, String why) {
+        return new CareRule(action, start, new Bounds(least, most), effort, learning, why);
+    }
+
+    private static Effort effort(int minutes, int disturbance, String... carry) {
+        return new Effort(minutes, 0, disturbance, List.of(carry));
+    }
+}

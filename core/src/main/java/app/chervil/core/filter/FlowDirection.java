@@ -1,0 +1,8 @@
+package app.chervil.core.filter;
+
+/** How water runs through a canister. */
+public enum FlowDirection {
+    BOTTOM_UP,
+    TOP_DOWN,
+    SIDE_THEN_TRAYS
+}

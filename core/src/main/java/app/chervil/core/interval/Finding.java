@@ -1,0 +1,47 @@
+package app.chervil.core.interval;
+
+/**
+ * What a stage looked like when it was opened. Each grade stands for a range of loadings, the fraction of what overloads
+ * the stage, centred on the log scale (docs/sources.md#interval-engine).
+ */
+public enum Finding {
+    CLEAN(0.10, 0.75),
+    LIGHT(0.205, 0.65),
+    MODERATE(0.477, 0.65),
+    HEAVY(0.806, 0.65),
+    CLOGGED(1.35, 0.465);
+
+    private final double logCentre;
+    private final double variance;
+
+    Finding(double centre, double sd) {
+        this.logCentre = Math.log(centre);
+        this.variance = sd * sd;
+    }
+
+    /** Natural logarithm of the loading this grade is centred on. */
+    double logCentre() {
+        return logCentre;
+    }
+
+    /** Variance of the log loading behind this grade. */
+    double variance() {
+        return variance;
+    }
+
+    /** The grade a keeper would most likely give at this log loading. */
+    static Finding nearest(double logLoading) {
+        Finding nearest = CLEAN;
+        for (Finding finding : values()) {
+            if (Math.abs(finding.logCentre - logLoading) < Math.abs(nearest.logCentre - logLoading)) {
+                nearest = finding;
+            }
+        }
+        return nearest;
+    }
+
+    /** The name a keeper uses, in the middle of a sentence. */
+    public String words() {
+        return name().toLowerCase(java.util.Locale.ROOT);
+    }
+}

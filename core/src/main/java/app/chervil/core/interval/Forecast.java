@@ -1,0 +1,32 @@
+package app.chervil.core.interval;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * When a task is next due, and why.
+ *
+ * @param since the day the present run began
+ * @param loading empty where dirt does not count
+ * @param reasons one to three sentences, most telling first
+ */
+public record Forecast(LocalDate since, Window window, Basis basis, Optional<Loading> loading, List<String> reasons) {
+    public Forecast {
+        reasons = List.copyOf(reasons);
+    }
+
+    /** What a forecast rests on. */
+    public enum Basis {
+        /** The start interval; nothing was found yet. */
+        START,
+        /** Findings. */
+        LEARNED,
+        /** Set by the keeper or by a calendar school. */
+        FIXED,
+        /** Age alone. */
+        AGE,
+        /** Done whenever its canister is opened. */
+        WITH_OPENING
+    }
+}

@@ -1,0 +1,31 @@
+package app.chervil.core.interval;
+
+import app.chervil.core.calc.Check;
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * A task done on a day.
+ *
+ * @param finding what the stage looked like; empty if nobody looked
+ * @param flowShare flow before the service ÷ clean flow, above zero; empty if not measured
+ */
+public record Serviced(LocalDate on, Optional<Finding> finding, OptionalDouble flowShare) {
+    public Serviced {
+        flowShare.ifPresent(share -> Check.positive("flowShare", share));
+    }
+
+    public static Serviced unseen(LocalDate on) {
+        return new Serviced(on, Optional.empty(), OptionalDouble.empty());
+    }
+
+    public static Serviced found(LocalDate on, Finding finding) {
+        return new Serviced(on, Optional.of(finding), OptionalDouble.empty());
+    }
+
+    /** The same service with the flow share measured before it. */
+    public Serviced withFlow(double share) {
+        return new Serviced(on, finding, OptionalDouble.of(share));
+    }
+}

@@ -1,0 +1,34 @@
+package app.chervil.core.interval;
+
+import app.chervil.core.tank.ContextChange;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * All that is known of one task.
+ *
+ * @param start the day the stage began to run, and how sure that is
+ * @param services in any order; those before the start are left out
+ * @param changes of the tank and filter that reach this stage, in any order
+ */
+public record TaskHistory(Start start, StartingLoad load, List<Serviced> services, List<ContextChange> changes) {
+    public TaskHistory {
+        services = services.stream()
+                .filter(service -> !service.on().isBefore(start.on()))
+                .sorted(Comparator.comparing(Serviced::on))
+                .toList();
+        changes = changes.stream()
+                .filter(change -> change.on().isAfter(start.on()))
+                .sorted(Comparator.comparing(ContextChange::on))
+                .toList();
+    }
+
+    /**
+     * When a stage began to run.
+     *
+     * @param on the day it was put in, or the day it was entered if that is not known
+     * @param ageKnown whether anyone knows when it was put in
+     */
+    public record Start(LocalDate on, boolean ageKnown) {}
+}

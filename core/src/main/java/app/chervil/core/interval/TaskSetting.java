@@ -1,0 +1,30 @@
+package app.chervil.core.interval;
+
+import app.chervil.core.calc.Check;
+
+/** Whether a task's interval is learned, fixed by someone, or not wanted at all. */
+public sealed interface TaskSetting {
+    /** Longest interval a keeper may fix, in days: five years. */
+    int MOST_FIXED_DAYS = 1825;
+
+    /** Left to learn. */
+    record Learned() implements TaskSetting {}
+
+    /**
+     * Every so many days, whatever is found.
+     *
+     * @param days 1 to {@link #MOST_FIXED_DAYS}
+     * @param by who set it
+     */
+    record Fixed(int days, By by) implements TaskSetting {
+        public Fixed {
+            Check.within("days", days, 1, MOST_FIXED_DAYS);
+        }
+    }
+
+    /** Who fixed an interval. */
+    enum By {
+        KEEPER,
+        MAKERS_CALENDAR
+    }
+}

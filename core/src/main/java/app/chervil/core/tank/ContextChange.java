@@ -1,0 +1,29 @@
+package app.chervil.core.tank;
+
+import app.chervil.core.calc.Check;
+import java.time.LocalDate;
+
+/**
+ * Something on a tank that changed how fast dirt reaches its filters.
+ *
+ * @param on the day it changed
+ * @param steps how far up (above zero) or down (below zero) the scale; ±1 for a filter or pre-filter
+ */
+public record ContextChange(LocalDate on, Kind kind, int steps) {
+    public ContextChange {
+        Check.within("steps", Math.abs(steps), 1, 5);
+    }
+
+    /** A move on the stocking or feeding scale. */
+    public static ContextChange moved(LocalDate on, Kind kind, DirtLevel from, DirtLevel to) {
+        return new ContextChange(on, kind, to.ordinal() - from.ordinal());
+    }
+
+    /** What changed. */
+    public enum Kind {
+        STOCKING,
+        FEEDING,
+        PREFILTER,
+        PARALLEL_FILTER
+    }
+}

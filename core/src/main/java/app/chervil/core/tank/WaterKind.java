@@ -1,0 +1,9 @@
+package app.chervil.core.tank;
+
+/** Kind of water a tank holds. */
+public enum WaterKind {
+    FRESH,
+    COLD_FRESH,
+    BRACKISH,
+    MARINE
+}

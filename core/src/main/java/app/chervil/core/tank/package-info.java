@@ -1,0 +1,2 @@
+/** A body of water, how it is kept, and what changed on it. Read {@link app.chervil.core.tank.Tank} first. */
+package app.chervil.core.tank;

@@ -1,0 +1,68 @@
+package app.chervil.core;
+
+import static com.tngtech.archunit.base.DescribedPredicate.describe;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAnyPackage;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.domain.JavaAccess;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+@AnalyzeClasses(packages = "app.chervil.core", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+    @ArchTest
+    static final ArchRule the_core_is_plain_java =
+            classes().should().onlyDependOnClassesThat(resideInAnyPackage("java..", "app.chervil.core.."));
+
+    @ArchTest
+    static final ArchRule calc_rests_on_the_language_alone = only("calc");
+
+    @ArchTest
+    static final ArchRule tanks_rest_on_sums = only("tank", "calc");
+
+    @ArchTest
+    static final ArchRule filters_rest_on_tanks = only("filter", "tank", "calc");
+
+    @ArchTest
+    static final ArchRule intervals_rest_on_filters = only("interval", "filter", "tank", "calc");
+
+    @ArchTest
+    static final ArchRule visits_rest_on_intervals = only("visit", "interval", "filter", "calc");
+
+    @ArchTest
+    static final ArchRule features_have_no_cycles =
+            slices().matching("app.chervil.core.(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule packages_are_named_for_the_trade = noClasses()
+            .should()
+            .resideInAnyPackage(
+                    "..util..", "..common..", "..model..", "..dto..", "..impl..", "..helper..", "..manager..");
+
+    @ArchTest
+    static final ArchRule time_is_handed_in = noClasses()
+            .should()
+            .callMethodWhere(describe(
+                    "now() without a Clock",
+                    (JavaAccess<?> call) ->
+                            call.getTarget().getOwner().getPackageName().equals("java.time")
+                                    && call.getTarget().getName().equals("now")));
+
+    private static ArchRule only(String feature, String... lower) {
+        String[] allowed = new String[lower.length + 2];
+        allowed[0] = "java..";
+        allowed[1] = "app.chervil.core." + feature;
+        for (int i = 0; i < lower.length; i++) {
+            allowed[i + 2] = "app.chervil.core." + lower[i];
+        }
+        return classes()
+                .that()
+                .resideInAPackage("app.chervil.core." + feature + "..")
+                .should()
+                .onlyDependOnClassesThat(resideInAnyPackage(allowed));
+    }
+}

@@ -1,0 +1,8 @@
+#!/bin/sh
+# Installs the packages of package-lock.json, only when that file changed since the last time.
+set -eu
+mark=node_modules/.lock-sum
+sum=$(sha256sum package-lock.json)
+[ -f "$mark" ] && [ "$(cat "$mark")" = "$sum" ] && exit 0
+npm ci --no-audit --no-fund --loglevel=error
+printf '%s\n' "$sum" >"$mark"
