@@ -39,6 +39,24 @@ public final class Forecaster {
                         + openingName.substring(1) + "."));
     }
 
+    /**
+     * The forecast of a part that is looked after at an opening: on the opening's day if that is neither too soon nor
+     * past the part's age cap, and no later than the cap.
+     */
+    public static Forecast waitingForOpening(CareRule rule, Forecast own, Forecast opening) {
+        if (!(rule.learning() instanceof ByAge age)) {
+            return own;
+        }
+        LocalDate cap = own.since().plusDays(age.ceilingDays());
+        LocalDate notBefore = own.window().earliest();
+        LocalDate wanted = opening.window().ideal();
+        LocalDate ideal = wanted.isBefore(notBefore) ? notBefore : wanted.isAfter(cap) ? cap : wanted;
+        String reason = "Looked after when the canister is opened, by " + Reasons.days(age.ceilingDays())
+                + " of age at the latest.";
+        return new Forecast(
+                own.since(), new Window(notBefore, ideal, cap), own.basis(), own.loading(), List.of(reason));
+    }
+
     private static Forecast graded(Course course, LocalDate today) {
         Decision decision = course.decision();
         return new Forecast(

@@ -4,6 +4,7 @@ import app.chervil.core.calc.FlowRate;
 import app.chervil.core.filter.CareCatalogue;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Learning.Graded;
+import app.chervil.core.filter.StageKind;
 import app.chervil.core.filter.TaskName;
 import app.chervil.core.interval.Finding;
 import app.chervil.core.interval.Forecast;
@@ -71,10 +72,14 @@ public final class FilterBook {
     private void bindToOpening(BookedTask opening, Map<Long, Forecast> forecasts) {
         String name = TaskName.of(opening.rule().action(), device.kind(), device.name());
         Forecast lead = Objects.requireNonNull(forecasts.get(opening.id()));
-        tasks.stream()
-                .filter(this::goesWithOpening)
-                .forEach(task ->
-                        forecasts.computeIfPresent(task.id(), (id, own) -> Forecaster.withOpening(own, lead, name)));
+        for (BookedTask task : tasks) {
+            if (goesWithOpening(task)) {
+                forecasts.computeIfPresent(task.id(), (id, own) -> Forecaster.withOpening(own, lead, name));
+            } else if (waitsForOpening(task)) {
+                forecasts.computeIfPresent(
+                        task.id(), (id, own) -> Forecaster.waitingForOpening(task.rule(), own, lead));
+            }
+        }
     }
 
     /** Flow right after the last service that cleaned the filter; empty if none was measured. */
@@ -87,6 +92,13 @@ public final class FilterBook {
                 && task.stage()
                         .map(part -> CareCatalogue.goesWithOpening(
                                 device.kind(), part.kind(), task.rule().action()))
+                        .orElse(false);
+    }
+
+    private static boolean waitsForOpening(BookedTask task) {
+        return task.setting() instanceof Learned
+                && task.stage()
+                        .map(part -> part.kind() == StageKind.IMPELLER || part.kind() == StageKind.SEALS)
                         .orElse(false);
     }
 

@@ -53,7 +53,7 @@ public record Rounds(List<Visit> visits, List<Day> week) {
         Map<Long, List<Errand>> byTank = errands.stream()
                 .collect(Collectors.groupingBy(e -> e.place().tankId(), LinkedHashMap::new, Collectors.toList()));
         List<Visit> visits = byTank.entrySet().stream()
-                .filter(tank -> tank.getValue().stream().anyMatch(errand -> dueOn(today, errand)))
+                .filter(tank -> tank.getValue().stream().anyMatch(errand -> asks(today, errand)))
                 .map(tank -> visit(tank.getKey(), bundle(today, tank.getValue()), today))
                 .toList();
         List<Day> week = new ArrayList<>();
@@ -63,19 +63,20 @@ public record Rounds(List<Visit> visits, List<Day> week) {
         return new Rounds(visits, week);
     }
 
-    private static boolean dueOn(LocalDate day, Errand errand) {
+    /** Whether a task asks for a visit: from its ideal day on, or past its latest if it waits inside a closed filter. */
+    private static boolean asks(LocalDate day, Errand errand) {
         Standing standing = errand.forecast().window().standingOn(day);
-        return standing == Standing.DUE || standing == Standing.LATE;
+        return standing == Standing.LATE || (standing == Standing.DUE && errand.reach() != Reach.INSIDE);
     }
 
     /** Due errands, the opening that an inner one needs, and what an opening may take along. */
     private static List<Errand> bundle(LocalDate today, List<Errand> ofTank) {
         Set<Long> opened = ofTank.stream()
-                .filter(errand -> errand.reach() != Reach.FREE && dueOn(today, errand))
+                .filter(errand -> errand.reach() != Reach.FREE && asks(today, errand))
                 .map(errand -> errand.place().filterId())
                 .collect(Collectors.toSet());
         return ofTank.stream()
-                .filter(errand -> dueOn(today, errand) || joins(opened, today, errand))
+                .filter(errand -> asks(today, errand) || joins(opened, today, errand))
                 .sorted(Comparator.comparing((Errand e) -> e.forecast().window().latest()))
                 .toList();
     }
@@ -87,7 +88,7 @@ public record Rounds(List<Visit> visits, List<Day> week) {
         return switch (errand.reach()) {
             case FREE -> false;
             case OPENING -> true;
-            case INSIDE -> errand.forecast().window().standingOn(today) == Standing.OPEN;
+            case INSIDE -> errand.forecast().window().standingOn(today) != Standing.LATER;
         };
     }
 

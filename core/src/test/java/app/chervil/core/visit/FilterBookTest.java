@@ -30,6 +30,7 @@ class FilterBookTest {
     private static final long PREFILTER = 2;
     private static final long FOAM = 3;
     private static final long PAD = 4;
+    private static final long SEALS = 5;
     private static final Surroundings NORMAL = new Surroundings(Stocking.NORMAL, Feeding.NORMAL, 0, 0);
 
     @Test
@@ -55,6 +56,15 @@ class FilterBookTest {
         assertThat(forecasts.get(FOAM).loading())
                 .isNotEqualTo(forecasts.get(OPENING).loading());
         assertThat(forecasts.get(FOAM).reasons()).containsExactly("Goes with: open canister Weir.");
+    }
+
+    @Test
+    void seals_wait_for_the_opening_but_not_past_their_age_cap() {
+        Map<Long, Forecast> forecasts = canister(NORMAL, List.of());
+
+        // opening ideal at 72 days is too soon for seals: earliest 0.75 × 365, cap 16 months
+        assertThat(forecasts.get(SEALS).window().ideal()).isEqualTo(START.plusDays(274));
+        assertThat(forecasts.get(SEALS).window().latest()).isEqualTo(START.plusDays(487));
     }
 
     @Test
@@ -146,7 +156,8 @@ class FilterBookTest {
                             opening(),
                             stage(PREFILTER, StageKind.PREFILTER_SPONGE, CareAction.RINSE),
                             stage(FOAM, StageKind.COARSE_FOAM, CareAction.RINSE),
-                            stage(PAD, StageKind.FLOSS, CareAction.CHANGE)),
+                            stage(PAD, StageKind.FLOSS, CareAction.CHANGE),
+                            stage(SEALS, StageKind.SEALS, CareAction.INSPECT)),
                     services,
                     new FilterBook.Around(today, changes));
         }

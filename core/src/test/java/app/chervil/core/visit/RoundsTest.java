@@ -58,12 +58,14 @@ class RoundsTest {
     }
 
     @Test
-    void a_part_inside_a_canister_brings_its_opening() {
+    void a_part_inside_a_canister_waits_for_its_opening_until_it_is_late() {
         Errand opening = errand(1, 1, OPENING, Reach.OPENING, 40);
 
-        Rounds rounds = Rounds.on(TODAY, List.of(opening, errand(1, 1, IMPELLER, Reach.INSIDE, 0)));
+        Rounds due = Rounds.on(TODAY, List.of(opening, errand(1, 1, IMPELLER, Reach.INSIDE, -2)));
+        Rounds late = Rounds.on(TODAY, List.of(opening, errand(1, 1, IMPELLER, Reach.INSIDE, -3)));
 
-        assertThat(rounds.visits().get(0).errands()).contains(opening);
+        assertThat(due.visits()).isEmpty();
+        assertThat(late.visits().get(0).errands()).contains(opening);
     }
 
     @Test

@@ -1,0 +1,4 @@
+package app.chervil.server.account;
+
+/** A person of the site, as others may see them. */
+public record Account(long id, String login, String name, Role role) {}

@@ -1,0 +1,67 @@
+package app.chervil.server.account;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Sites, their accounts, and failed sign-ins. Sign-in is the one lookup without a site: it finds the site. */
+@Mapper
+interface AccountMapper {
+    String COLUMNS = "select id, site_id, login, name, role, password_hash from account ";
+
+    @Select(COLUMNS + "where login = #{login} and removed_at is null")
+    Optional<AccountRow> findByLogin(String login);
+
+    @Select(COLUMNS + "where site_id = #{site} and id = #{id} and removed_at is null")
+    Optional<AccountRow> find(long site, long id);
+
+    @Select(COLUMNS + "where site_id = #{site} and removed_at is null order by role desc, name")
+    List<AccountRow> list(long site);
+
+    @Select("select name from site where id = #{site}")
+    String findSiteName(long site);
+
+    @Select("select exists (select 1 from account)")
+    boolean findAny();
+
+    @Select("select pg_advisory_xact_lock(471120261)::text")
+    String lockSetup();
+
+    @Select("insert into site (name, created_at) values (#{name}, #{now}) returning id")
+    long insertSite(String name, Instant now);
+
+    @Select("""
+            insert into account (site_id, login, name, role, password_hash, created_at)
+            values (#{site}, #{person.login}, #{person.name}, #{role}, #{hash}, #{now})
+            on conflict on constraint account_login_unique do nothing
+            returning id
+            """)
+    Optional<Long> insert(long site, Person person, Role role, String hash, Instant now);
+
+    @Update(
+            "update account set removed_at = #{now}, login = login || ' removed ' || id where site_id = #{site} and id = #{id}")
+    int delete(long site, long id, Instant now);
+
+    @Insert("insert into sign_in_failure (login, address, failed_at) values (#{login}, #{address}, #{now})")
+    void insertFailure(String login, String address, Instant now);
+
+    @Select("select count(*) from sign_in_failure where login = #{login} and failed_at > #{since}")
+    int findFailuresOf(String login, Instant since);
+
+    @Select("select count(*) from sign_in_failure where address = #{address} and failed_at > #{since}")
+    int findFailuresFrom(String address, Instant since);
+
+    @Delete("delete from sign_in_failure where login = #{login} or failed_at < #{before}")
+    void deleteFailures(String login, Instant before);
+
+    @Delete("delete from spring_session where principal_name = #{account}")
+    void deleteSessions(String account);
+
+    /** Login and name of an account to be made. */
+    record Person(String login, String name) {}
+}

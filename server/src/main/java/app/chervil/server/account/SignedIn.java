@@ -1,0 +1,28 @@
+package app.chervil.server.account;
+
+import app.chervil.server.problem.Rejected;
+import app.chervil.server.problem.Rejected.Violation;
+import java.io.Serializable;
+import java.security.Principal;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+
+/** The person behind a request; every query is bound to their site. */
+public record SignedIn(long accountId, long siteId, String name, Role role) implements Principal, Serializable {
+    @Override
+    public String getName() {
+        return Long.toString(accountId);
+    }
+
+    /**
+     * Lets only the keeper pass.
+     *
+     * @throws Rejected if this person is no keeper
+     */
+    public void mustBeKeeper() {
+        if (role != Role.KEEPER) {
+            throw new Rejected(
+                    HttpStatus.FORBIDDEN, List.of(new Violation("", "keeper-only", "Only the keeper may do this.")));
+        }
+    }
+}

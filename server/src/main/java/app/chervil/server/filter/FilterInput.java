@@ -1,0 +1,102 @@
+package app.chervil.server.filter;
+
+import app.chervil.core.filter.FilterKind;
+import app.chervil.core.filter.FlowDirection;
+import app.chervil.core.filter.Stage;
+import app.chervil.core.filter.StageKind;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A filter as a keeper describes it.
+ *
+ * @param direction canisters only
+ * @param fittedOn absent if nobody knows
+ * @param careFrom the day the filter was last cleaned; absent counts from its entry
+ * @param stages in the order water meets them
+ */
+public record FilterInput(
+        @NotBlank(message = "Give the filter a name.") @Size(max = 80, message = "At most 80 characters.")
+        String name,
+
+        @NotNull(message = "Choose the kind of filter.") FilterKind kind,
+        @Nullable FlowDirection direction,
+        @NotNull @Valid Rating rating,
+        @Nullable LocalDate fittedOn,
+        @Nullable LocalDate careFrom,
+
+        @NotNull
+        @Size(min = 1, message = "A water path has at least one stage.")
+        @Size(max = 40, message = "At most 40 stages.")
+        @Valid
+        List<StageInput> stages) {
+
+    /**
+     * What its plate says; each may be absent.
+     *
+     * @param flowLph rated flow in L/h
+     * @param powerW in watts
+     * @param maxHeadM height at which it stops, in metres
+     * @param liftM height it has to lift here, in metres
+     */
+    public record Rating(
+            @Nullable
+            @DecimalMin(value = "1", message = "At least 1 L/h.")
+            @DecimalMax(value = "1000000", message = "At most 1,000,000 L/h.")
+            Double flowLph,
+
+            @Nullable
+            @DecimalMin(value = "0.1", message = "At least 0.1 W.")
+            @DecimalMax(value = "10000", message = "At most 10,000 W.")
+            Double powerW,
+
+            @Nullable
+            @DecimalMin(value = "0.05", message = "At least 0.05 m.")
+            @DecimalMax(value = "100", message = "At most 100 m.")
+            Double maxHeadM,
+
+            @Nullable
+            @DecimalMin(value = "0", message = "Not below 0 m.")
+            @DecimalMax(value = "100", message = "At most 100 m.")
+            Double liftM) {}
+
+    /**
+     * One stage of the water path.
+     *
+     * @param id absent for a new one
+     * @param label the keeper's own name for it; may be empty
+     * @param massG media only, in grams
+     * @param fittedOn absent if nobody knows
+     */
+    public record StageInput(
+            @Nullable Long id,
+            @NotNull(message = "Choose the kind of stage.") StageKind kind,
+
+            @NotNull @Size(max = 60, message = "At most 60 characters.")
+            String label,
+
+            @Min(value = 1, message = "At least 1.") @Max(value = 99, message = "At most 99.")
+            int quantity,
+
+            @Nullable
+            @DecimalMin(value = "1", message = "At least 1 g.")
+            @DecimalMax(value = "1000000", message = "At most 1,000 kg.")
+            Double massG,
+
+            Stage.@NotNull Make make,
+            boolean bagged,
+            @Nullable LocalDate fittedOn) {
+        Stage toCore() {
+            return new Stage(kind, make);
+        }
+    }
+}

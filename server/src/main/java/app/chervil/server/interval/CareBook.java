@@ -1,0 +1,125 @@
+package app.chervil.server.interval;
+
+import app.chervil.core.calc.FlowRate;
+import app.chervil.core.filter.CareAction;
+import app.chervil.core.filter.CareCatalogue;
+import app.chervil.core.filter.CareRule;
+import app.chervil.core.filter.Stage;
+import app.chervil.core.filter.StageKind;
+import app.chervil.core.interval.Forecast;
+import app.chervil.core.interval.Surroundings;
+import app.chervil.core.interval.TaskSetting;
+import app.chervil.core.tank.ContextChange;
+import app.chervil.core.tank.OpeningSchool;
+import app.chervil.core.tank.Schools;
+import app.chervil.core.visit.BookedTask;
+import app.chervil.core.visit.FilterBook;
+import app.chervil.core.visit.LoggedService;
+import app.chervil.server.filter.FilterView;
+import app.chervil.server.filter.FilterView.StageView;
+import app.chervil.server.filter.FilterView.TaskView;
+import app.chervil.server.filter.TaskMode;
+import app.chervil.server.interval.ServiceHistory.Flows;
+import app.chervil.server.interval.ServiceHistory.PastService;
+import app.chervil.server.tank.ChangeRow;
+import app.chervil.server.tank.TankInput;
+import app.chervil.server.tank.TankView;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Stored rows of one filter, turned into the core's book.
+ *
+ * @param otherFilters in use on the same tank
+ * @param changes of the tank
+ * @param services of the tank or the whole site; those of other filters are passed over
+ */
+public record CareBook(
+        TankView tank, FilterView filter, int otherFilters, List<ChangeRow> changes, List<PastService> services) {
+
+    /** A task in use with its forecast. */
+    public record TaskForecast(FilterView filter, TaskView task, CareRule rule, Forecast forecast) {}
+
+    /** Forecasts of the tasks that are not switched off, in the order of the water path. */
+    public List<TaskForecast> forecasts(LocalDate today) {
+        Map<Long, Forecast> forecasts = book().forecasts(today);
+        return inUse().stream()
+                .map(task ->
+                        new TaskForecast(filter, task, rule(task), Objects.requireNonNull(forecasts.get(task.id()))))
+                .toList();
+    }
+
+    /** Flow after the last service that cleaned the filter; empty if none was measured. */
+    public Optional<FlowRate> cleanFlow() {
+        return book().cleanFlow();
+    }
+
+    private FilterBook book() {
+        List<ContextChange> reaching = changes.stream()
+                .filter(change -> change.reaches(filter.id()))
+                .map(ChangeRow::toCore)
+                .toList();
+        TankInput.Setting setting = tank.tank().setting();
+        int prefilters = (int) filter.stages().stream()
+                .filter(stage -> stage.kind() == StageKind.PREFILTER_SPONGE)
+                .count();
+        Surroundings today = new Surroundings(setting.stocking(), setting.feeding(), prefilters, otherFilters);
+        return new FilterBook(
+                new FilterBook.Device(filter.name(), filter.kind()),
+                inUse().stream().map(this::booked).toList(),
+                services.stream().map(this::logged).toList(),
+                new FilterBook.Around(today, reaching));
+    }
+
+    private List<TaskView> inUse() {
+        return filter.tasks().stream()
+                .filter(task -> task.mode() != TaskMode.OFF)
+                .toList();
+    }
+
+    private LoggedService logged(PastService service) {
+        Flows flows = service.flows().getOrDefault(filter.id(), Flows.NONE);
+        return new LoggedService(service.doneOn(), service.done(), flow(flows.beforeLph()), flow(flows.afterLph()));
+    }
+
+    private static Optional<FlowRate> flow(@Nullable Double litresPerHour) {
+        return Optional.ofNullable(litresPerHour).map(FlowRate::of);
+    }
+
+    private BookedTask booked(TaskView task) {
+        Optional<BookedTask.StagePart> part = stageOf(task)
+                .map(stage -> new BookedTask.StagePart(stage.kind(), Optional.ofNullable(stage.fittedOn())));
+        return new BookedTask(task.id(), part, task.catalogue().careFrom(), rule(task), setting(task));
+    }
+
+    private TaskSetting setting(TaskView task) {
+        if (task.mode() == TaskMode.FIXED && task.fixedDays() != null) {
+            return new TaskSetting.Fixed(task.fixedDays(), TaskSetting.By.KEEPER);
+        }
+        boolean calendar = task.action() == CareAction.OPEN && schools().opening() == OpeningSchool.MAKERS_CALENDAR;
+        return calendar
+                ? new TaskSetting.Fixed(task.catalogue().startDays(), TaskSetting.By.MAKERS_CALENDAR)
+                : new TaskSetting.Learned();
+    }
+
+    private CareRule rule(TaskView task) {
+        return stageOf(task)
+                .map(stage -> CareCatalogue.find(new Stage(stage.kind(), stage.make()), task.action(), schools()))
+                .orElseGet(() -> CareCatalogue.find(filter.kind(), task.action(), schools()))
+                .orElseThrow();
+    }
+
+    private Schools schools() {
+        return tank.tank().schools().toCore();
+    }
+
+    private Optional<StageView> stageOf(TaskView task) {
+        return filter.stages().stream()
+                .filter(stage -> task.stageId() != null && stage.id() == task.stageId())
+                .findFirst();
+    }
+}

@@ -1,0 +1,100 @@
+package app.chervil.server.interval;
+
+import app.chervil.core.interval.Forecast;
+import app.chervil.server.account.SignedIn;
+import app.chervil.server.filter.FilterOperations;
+import app.chervil.server.filter.FilterView;
+import app.chervil.server.interval.ServiceHistory.PastService;
+import app.chervil.server.tank.ChangeRow;
+import app.chervil.server.tank.TankOperations;
+import app.chervil.server.tank.TankView;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Replays what was found into when each task is next due. */
+@Service
+public class ForecastOperations {
+    private final TankOperations tanks;
+    private final FilterOperations filters;
+    private final ServiceHistory history;
+
+    ForecastOperations(TankOperations tanks, FilterOperations filters, ServiceHistory history) {
+        this.tanks = tanks;
+        this.filters = filters;
+        this.history = history;
+    }
+
+    /**
+     * Forecasts of all tasks that are not switched off.
+     *
+     * @param tank null for all tanks of the site
+     */
+    @Transactional(readOnly = true)
+    public List<ForecastView> list(SignedIn who, @Nullable Long tank) {
+        return list(who, tank, service -> true);
+    }
+
+    /** Forecasts as they would be if only these services had been logged. */
+    @Transactional(readOnly = true)
+    public List<ForecastView> list(SignedIn who, @Nullable Long tank, Predicate<PastService> logged) {
+        LocalDate today = tanks.today();
+        return books(who, tank, logged).stream()
+                .flatMap(book -> book.forecasts(today).stream())
+                .map(task -> view(task, today))
+                .toList();
+    }
+
+    /**
+     * Each filter with all that bears on it.
+     *
+     * @param tank null for all tanks of the site
+     */
+    @Transactional(readOnly = true)
+    public List<CareBook> books(SignedIn who, @Nullable Long tank, Predicate<PastService> logged) {
+        Map<Long, TankView> byId =
+                tanks.list(who).stream().collect(Collectors.toMap(TankView::id, Function.identity()));
+        Map<Long, List<ChangeRow>> changes =
+                tanks.changes(who, tank).stream().collect(Collectors.groupingBy(ChangeRow::tankId));
+        List<PastService> services =
+                history.list(who.siteId(), tank).stream().filter(logged).toList();
+        List<FilterView> all = filters.list(who, tank);
+        return all.stream()
+                .map(filter -> new CareBook(
+                        Objects.requireNonNull(byId.get(filter.tankId())),
+                        filter,
+                        (int) all.stream()
+                                        .filter(other -> other.tankId() == filter.tankId())
+                                        .count()
+                                - 1,
+                        changes.getOrDefault(filter.tankId(), List.of()),
+                        services))
+                .toList();
+    }
+
+    private static ForecastView view(CareBook.TaskForecast task, LocalDate today) {
+        Forecast forecast = task.forecast();
+        return new ForecastView(
+                new ForecastView.Subject(
+                        task.filter().tankId(),
+                        task.filter().id(),
+                        task.task().stageId(),
+                        task.task().id(),
+                        task.task().name()),
+                forecast.window().standingOn(today),
+                forecast.window(),
+                forecast.since(),
+                ChronoUnit.DAYS.between(forecast.since(), forecast.window().ideal()),
+                forecast.basis(),
+                forecast.loading().orElse(null),
+                forecast.reasons());
+    }
+}

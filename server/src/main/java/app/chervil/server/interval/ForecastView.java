@@ -1,0 +1,33 @@
+package app.chervil.server.interval;
+
+import app.chervil.core.interval.Forecast;
+import app.chervil.core.interval.Loading;
+import app.chervil.core.interval.Window;
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * When a task is next due, and why.
+ *
+ * @param since the day the present run began
+ * @param intervalDays days from there to the ideal day
+ * @param loading absent where dirt does not count
+ */
+public record ForecastView(
+        Subject subject,
+        Window.Standing standing,
+        Window window,
+        LocalDate since,
+        long intervalDays,
+        Forecast.Basis basis,
+        @Nullable Loading loading,
+        List<String> reasons) {
+    /**
+     * What the forecast is about.
+     *
+     * @param stageId absent for a task of the whole filter
+     */
+    public record Subject(
+            long tankId, long filterId, @Nullable Long stageId, long taskId, String name) {}
+}

@@ -1,0 +1,32 @@
+package app.chervil.server.interval;
+
+import app.chervil.core.interval.Finding;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** What was done, as forecasts need it; provided by the visits. */
+public interface ServiceHistory {
+    /**
+     * Services of a tank that were not withdrawn, oldest first.
+     *
+     * @param tank null for all tanks of the site
+     */
+    List<PastService> list(long site, @Nullable Long tank);
+
+    /**
+     * One service.
+     *
+     * @param done finding by task id; empty where nobody looked
+     * @param flows measured, by filter id
+     */
+    record PastService(UUID id, LocalDate doneOn, Map<Long, Optional<Finding>> done, Map<Long, Flows> flows) {}
+
+    /** Flow before and after a service, in L/h. */
+    record Flows(@Nullable Double beforeLph, @Nullable Double afterLph) {
+        public static final Flows NONE = new Flows(null, null);
+    }
+}

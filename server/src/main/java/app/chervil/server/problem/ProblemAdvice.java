@@ -1,0 +1,94 @@
+package app.chervil.server.problem;
+
+import app.chervil.server.problem.Rejected.Violation;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.validation.FieldError;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import tools.jackson.core.JacksonException;
+
+/** The one place where refusals become problem documents. */
+@RestControllerAdvice
+@Order(Ordered.HIGHEST_PRECEDENCE)
+class ProblemAdvice {
+    @ExceptionHandler
+    ProblemDetail notFound(NotFound refusal) {
+        return problem(HttpStatus.NOT_FOUND, refusal.code(), String.valueOf(refusal.getMessage()), List.of());
+    }
+
+    @ExceptionHandler
+    ProblemDetail conflict(Conflict refusal) {
+        ProblemDetail problem =
+                problem(HttpStatus.CONFLICT, "changed-meanwhile", String.valueOf(refusal.getMessage()), List.of());
+        problem.setProperty("current", refusal.current());
+        return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail rejected(Rejected refusal) {
+        Violation first = refusal.violations().get(0);
+        return problem(refusal.status(), first.code(), first.message(), refusal.violations());
+    }
+
+    @ExceptionHandler
+    ProblemDetail invalid(MethodArgumentNotValidException invalid) {
+        List<Violation> violations = invalid.getBindingResult().getFieldErrors().stream()
+                .map(ProblemAdvice::violation)
+                .toList();
+        return problem(HttpStatus.UNPROCESSABLE_CONTENT, "invalid-input", "Some fields need another look.", violations);
+    }
+
+    @ExceptionHandler
+    ProblemDetail unreadable(HttpMessageNotReadableException unreadable) {
+        if (unreadable.getCause() instanceof JacksonException cause
+                && !cause.getPath().isEmpty()) {
+            String field = path(cause);
+            Violation violation = new Violation(field, "not-understood", "This value could not be understood.");
+            return problem(HttpStatus.BAD_REQUEST, "not-understood", violation.message(), List.of(violation));
+        }
+        return problem(HttpStatus.BAD_REQUEST, "not-understood", "The request could not be understood.", List.of());
+    }
+
+    /** An id that is no id names nothing. */
+    @ExceptionHandler
+    ProblemDetail mistyped(MethodArgumentTypeMismatchException mistyped) {
+        return problem(
+                HttpStatus.NOT_FOUND, mistyped.getName() + "-not-found", "There is nothing by that id.", List.of());
+    }
+
+    private static Violation violation(FieldError error) {
+        String code = String.valueOf(error.getCode())
+                .replaceAll("([a-z])([A-Z])", "$1-$2")
+                .toLowerCase(Locale.ROOT);
+        return new Violation(error.getField(), code, String.valueOf(error.getDefaultMessage()));
+    }
+
+    private static String path(JacksonException cause) {
+        StringBuilder path = new StringBuilder();
+        for (JacksonException.Reference step : cause.getPath()) {
+            if (step.getPropertyName() == null) {
+                path.append('[').append(step.getIndex()).append(']');
+            } else {
+                path.append(path.isEmpty() ? "" : ".").append(step.getPropertyName());
+            }
+        }
+        return path.toString();
+    }
+
+    private static ProblemDetail problem(HttpStatus status, String code, String detail, List<Violation> violations) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+        problem.setProperty("code", code);
+        if (!violations.isEmpty()) {
+            problem.setProperty("errors", violations);
+        }
+        return problem;
+    }
+}

@@ -1,0 +1,24 @@
+package app.chervil.server.tank;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Mapper;
+
+/** Table tank. */
+@Mapper
+interface TankMapper {
+    List<TankRow> list(long site);
+
+    List<TankRow> listDeleted(long site, Instant since);
+
+    Optional<TankRow> find(long site, long id);
+
+    long insert(long site, TankInput tank);
+
+    int update(long site, long id, int version, TankInput tank);
+
+    int delete(long site, long id, Instant now);
+
+    int restore(long site, long id, Instant since);
+}

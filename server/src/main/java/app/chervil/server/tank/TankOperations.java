@@ -1,0 +1,158 @@
+package app.chervil.server.tank;
+
+import app.chervil.core.tank.ContextChange;
+import app.chervil.core.tank.ContextChange.Kind;
+import app.chervil.core.tank.DirtLevel;
+import app.chervil.server.account.SignedIn;
+import app.chervil.server.problem.Conflict;
+import app.chervil.server.problem.NotFound;
+import app.chervil.server.problem.Rejected;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Tanks, and what changed on them. */
+@Service
+public class TankOperations {
+    static final Duration RESTORABLE = Duration.ofDays(30);
+    private static final LocalDate OLDEST = LocalDate.of(1950, 1, 1);
+
+    private final TankMapper tanks;
+    private final ChangeMapper changes;
+    private final Clock clock;
+
+    TankOperations(TankMapper tanks, ChangeMapper changes, Clock clock) {
+        this.tanks = tanks;
+        this.changes = changes;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    public List<TankView> list(SignedIn who) {
+        return tanks.list(who.siteId()).stream().map(TankRow::view).toList();
+    }
+
+    /** Tanks deleted within the days in which they can be restored. */
+    @Transactional(readOnly = true)
+    public List<TankView> listDeleted(SignedIn who) {
+        return tanks.listDeleted(who.siteId(), clock.instant().minus(RESTORABLE)).stream()
+                .map(TankRow::view)
+                .toList();
+    }
+
+    /**
+     * One tank in use.
+     *
+     * @throws NotFound if the site has no such tank
+     */
+    @Transactional(readOnly = true)
+    public TankView find(SignedIn who, long id) {
+        return tanks.find(who.siteId(), id)
+                .orElseThrow(() -> new NotFound("tank"))
+                .view();
+    }
+
+    @Transactional
+    public TankView create(SignedIn who, TankInput input) {
+        TankInput tank = tidy(input);
+        checkDay("establishedOn", tank.establishedOn());
+        return find(who, tanks.insert(who.siteId(), tank));
+    }
+
+    /**
+     * Stores a description. A move of stocking or feeding is logged as a change of context on the day given.
+     *
+     * @throws Conflict if the version is stale
+     */
+    @Transactional
+    public TankView update(SignedIn who, long id, TankChange input) {
+        TankInput tank = tidy(input.tank());
+        checkDay("tank.establishedOn", tank.establishedOn());
+        LocalDate on = checkDay("changedOn", input.changedOn());
+        TankView before = find(who, id);
+        int rows = tanks.update(who.siteId(), id, input.version(), tank);
+        Conflict.unlessUpdated(rows, "tank", () -> before);
+        TankInput.Setting was = before.tank().setting();
+        recordMove(who, id, on, Kind.STOCKING, was.stocking(), tank.setting().stocking());
+        recordMove(who, id, on, Kind.FEEDING, was.feeding(), tank.setting().feeding());
+        return find(who, id);
+    }
+
+    @Transactional
+    public void delete(SignedIn who, long id) {
+        who.mustBeKeeper();
+        if (tanks.delete(who.siteId(), id, clock.instant()) == 0) {
+            throw new NotFound("tank");
+        }
+    }
+
+    @Transactional
+    public TankView restore(SignedIn who, long id) {
+        who.mustBeKeeper();
+        if (tanks.restore(who.siteId(), id, clock.instant().minus(RESTORABLE)) == 0) {
+            throw new NotFound("tank");
+        }
+        return find(who, id);
+    }
+
+    /**
+     * What changed, oldest first.
+     *
+     * @param tank null for all tanks of the site
+     */
+    @Transactional(readOnly = true)
+    public List<ChangeRow> changes(SignedIn who, @Nullable Long tank) {
+        return changes.list(who.siteId(), tank);
+    }
+
+    /** Logs a change that came from a filter. */
+    @Transactional
+    public void recordChange(SignedIn who, long tank, long filter, ContextChange change) {
+        changes.insert(who.siteId(), tank, filter, change);
+    }
+
+    /** Forgets a change that came from a filter and was undone. */
+    @Transactional
+    public void forgetChange(SignedIn who, long filter, ContextChange change) {
+        changes.deleteArrival(who.siteId(), filter, change);
+    }
+
+    /** Today where the keeper lives. */
+    public LocalDate today() {
+        return LocalDate.now(clock);
+    }
+
+    /**
+     * The day itself, if it is plausible.
+     *
+     * @throws Rejected if it lies in the future or before 1950
+     */
+    public LocalDate checkDay(String field, LocalDate day) {
+        new Rejected.Gatherer()
+                .check(!day.isAfter(today()), field, "in-the-future", "This day has not come yet.")
+                .check(!day.isBefore(OLDEST), field, "too-long-ago", "This day is too long ago.")
+                .done();
+        return day;
+    }
+
+    private <L extends Enum<L> & DirtLevel> void recordMove(
+            SignedIn who, long tank, LocalDate on, Kind kind, L from, L to) {
+        if (from != to) {
+            changes.insert(who.siteId(), tank, null, ContextChange.moved(on, kind, from, to));
+        }
+    }
+
+    private static TankInput tidy(TankInput tank) {
+        return new TankInput(
+                tank.name().strip(),
+                tank.room().strip(),
+                tank.netVolumeL(),
+                tank.establishedOn(),
+                tank.setting(),
+                tank.schools());
+    }
+}

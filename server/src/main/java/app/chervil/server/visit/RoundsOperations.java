@@ -1,0 +1,113 @@
+package app.chervil.server.visit;
+
+import app.chervil.core.filter.CareAction;
+import app.chervil.core.filter.FilterKind;
+import app.chervil.core.interval.Window;
+import app.chervil.core.visit.Errand;
+import app.chervil.core.visit.Errand.Reach;
+import app.chervil.core.visit.Rounds;
+import app.chervil.server.account.SignedIn;
+import app.chervil.server.filter.FilterView;
+import app.chervil.server.filter.FilterView.StageView;
+import app.chervil.server.interval.CareBook;
+import app.chervil.server.interval.CareBook.TaskForecast;
+import app.chervil.server.interval.ForecastOperations;
+import app.chervil.server.tank.TankOperations;
+import app.chervil.server.tank.TankView;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The work of today and the week. */
+@Service
+public class RoundsOperations {
+    private final TankOperations tanks;
+    private final ForecastOperations forecasts;
+
+    RoundsOperations(TankOperations tanks, ForecastOperations forecasts) {
+        this.tanks = tanks;
+        this.forecasts = forecasts;
+    }
+
+    /** Today's rounds by room and tank. */
+    @Transactional(readOnly = true)
+    public RoundsView today(SignedIn who) {
+        LocalDate today = tanks.today();
+        Map<Long, TankView> byId =
+                tanks.list(who).stream().collect(Collectors.toMap(TankView::id, Function.identity()));
+        List<TaskForecast> tasks = forecasts.books(who, null, service -> true).stream()
+                .sorted(Comparator.comparing(
+                                (CareBook book) -> book.tank().tank().room())
+                        .thenComparing(book -> book.tank().tank().name())
+                        .thenComparing(book -> book.tank().id()))
+                .flatMap(book -> book.forecasts(today).stream())
+                .toList();
+        Map<Long, TaskForecast> byTask =
+                tasks.stream().collect(Collectors.toMap(task -> task.task().id(), Function.identity()));
+        Rounds rounds =
+                Rounds.on(today, tasks.stream().map(RoundsOperations::errand).toList());
+        List<RoundsView.VisitView> visits = rounds.visits().stream()
+                .map(visit -> visit(visit, Objects.requireNonNull(byId.get(visit.tankId())), byTask, today))
+                .toList();
+        return new RoundsView(today, byId.size(), visits, rounds.week());
+    }
+
+    private static Errand errand(TaskForecast task) {
+        Errand.Place place = new Errand.Place(
+                task.filter().tankId(), task.filter().id(), task.task().id());
+        return new Errand(place, task.rule(), reach(task), task.forecast());
+    }
+
+    private static Reach reach(TaskForecast task) {
+        FilterView filter = task.filter();
+        if (filter.kind() != FilterKind.CANISTER) {
+            return Reach.FREE;
+        }
+        if (task.task().action() == CareAction.OPEN) {
+            return Reach.OPENING;
+        }
+        return filter.stages().stream()
+                        .filter(stage -> Objects.equals(stage.id(), task.task().stageId()))
+                        .map(StageView::kind)
+                        .anyMatch(kind -> kind.insideCanister())
+                ? Reach.INSIDE
+                : Reach.FREE;
+    }
+
+    private static RoundsView.VisitView visit(
+            Rounds.Visit visit, TankView tank, Map<Long, TaskForecast> byTask, LocalDate today) {
+        List<RoundsView.CarryView> carry = visit.carry().entrySet().stream()
+                .map(thing -> new RoundsView.CarryView(thing.getKey(), thing.getValue()))
+                .toList();
+        return new RoundsView.VisitView(
+                new RoundsView.TankBrief(
+                        tank.id(), tank.tank().name(), tank.tank().room()),
+                visit.standing(),
+                visit.effort(),
+                visit.errands().stream()
+                        .map(errand -> errand(
+                                errand,
+                                Objects.requireNonNull(byTask.get(errand.place().taskId())),
+                                today))
+                        .toList(),
+                carry);
+    }
+
+    private static RoundsView.ErrandView errand(Errand errand, TaskForecast task, LocalDate today) {
+        Window window = errand.forecast().window();
+        return new RoundsView.ErrandView(
+                errand.place().taskId(),
+                new RoundsView.FilterBrief(task.filter().id(), task.filter().name()),
+                task.task().name(),
+                errand.reach(),
+                window.standingOn(today),
+                window,
+                errand.forecast().reasons());
+    }
+}

@@ -1,0 +1,43 @@
+package app.chervil.server.visit;
+
+import app.chervil.core.interval.Window;
+import app.chervil.core.visit.Errand;
+import app.chervil.core.visit.Rounds;
+import java.time.LocalDate;
+import java.util.List;
+
+/**
+ * The rounds of a day.
+ *
+ * @param tanks how many tanks the site has, due or not
+ * @param visits by room and tank
+ * @param week the seven days after today
+ */
+public record RoundsView(LocalDate today, int tanks, List<VisitView> visits, List<Rounds.Day> week) {
+    /** The work on one tank, most pressing first. */
+    public record VisitView(
+            TankBrief tank,
+            Window.Standing standing,
+            Rounds.Effort effort,
+            List<ErrandView> errands,
+            List<CarryView> carry) {}
+
+    /** A tank by name and room. */
+    public record TankBrief(long id, String name, String room) {}
+
+    /** A filter by name. */
+    public record FilterBrief(long id, String name) {}
+
+    /** One task. */
+    public record ErrandView(
+            long taskId,
+            FilterBrief filter,
+            String name,
+            Errand.Reach reach,
+            Window.Standing standing,
+            Window window,
+            List<String> reasons) {}
+
+    /** A thing to bring. */
+    public record CarryView(String thing, int count) {}
+}

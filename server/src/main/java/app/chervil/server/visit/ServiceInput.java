@@ -1,0 +1,83 @@
+package app.chervil.server.visit;
+
+import app.chervil.core.interval.Finding;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What was done at a tank.
+ *
+ * @param doneOn today or earlier
+ * @param doneBy who did it, by name
+ * @param minutes absent if nobody looked at the clock
+ * @param note may be empty
+ */
+public record ServiceInput(
+        long tankId,
+        @NotNull(message = "Which day was it?") LocalDate doneOn,
+
+        @NotBlank(message = "Who did it?") @Size(max = 60, message = "At most 60 characters.")
+        String doneBy,
+
+        @Nullable
+        @Min(value = 1, message = "At least 1 minute.")
+        @Max(value = 1440, message = "At most a day, 1,440 minutes.")
+        Integer minutes,
+
+        @NotNull @Size(max = 2000, message = "At most 2,000 characters.")
+        String note,
+
+        @NotNull
+        @Size(min = 1, message = "Tick at least one thing that was done.")
+        @Size(max = 200, message = "At most 200 tasks.")
+        @Valid
+        List<Done> tasks,
+
+        @NotNull @Size(max = 50, message = "At most 50 filters.") @Valid
+        List<FlowInput> flows) {
+
+    /**
+     * A task done.
+     *
+     * @param finding absent if nobody looked
+     */
+    public record Done(long taskId, @Nullable Finding finding) {}
+
+    /** Flow of one filter before and after; each may be absent. */
+    public record FlowInput(
+            long filterId,
+            @Valid @Nullable FlowReading before,
+            @Valid @Nullable FlowReading after) {}
+
+    /**
+     * A flow, either as litres per hour, or as litres caught in seconds.
+     *
+     * @param litresPerHour absent if it was timed
+     * @param litres caught; with seconds
+     * @param seconds it took; with litres
+     */
+    public record FlowReading(
+            @Nullable
+            @DecimalMin(value = "1", message = "At least 1 L/h.")
+            @DecimalMax(value = "1000000", message = "At most 1,000,000 L/h.")
+            Double litresPerHour,
+
+            @Nullable
+            @DecimalMin(value = "0.01", message = "At least 0.01 L.")
+            @DecimalMax(value = "1000", message = "At most 1,000 L.")
+            Double litres,
+
+            @Nullable
+            @DecimalMin(value = "0.1", message = "At least 0.1 s.")
+            @DecimalMax(value = "3600", message = "At most an hour, 3,600 s.")
+            Double seconds) {}
+}

@@ -1,0 +1,71 @@
+package app.chervil.server.visit;
+
+import app.chervil.server.visit.ServiceRows.DoneRow;
+import app.chervil.server.visit.ServiceRows.FlowRow;
+import app.chervil.server.visit.ServiceRows.ServiceRow;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Mapper;
+import org.jspecify.annotations.Nullable;
+
+/** Tables service, service_task, service_flow and service_correction. */
+@Mapper
+interface ServiceMapper {
+    /**
+     * Services not withdrawn, oldest first.
+     *
+     * @param tank null for all tanks of the site
+     */
+    List<ServiceRow> list(long site, @Nullable Long tank);
+
+    /** Services not withdrawn, latest first. */
+    List<ServiceRow> listLatest(long site, long tank, int skip, int limit);
+
+    Optional<ServiceRow> find(long site, UUID id);
+
+    /**
+     * Tasks of services not withdrawn.
+     *
+     * @param tank null for all tanks of the site
+     */
+    List<DoneRow> listDone(long site, @Nullable Long tank);
+
+    /**
+     * Flows of services not withdrawn.
+     *
+     * @param tank null for all tanks of the site
+     */
+    List<FlowRow> listFlows(long site, @Nullable Long tank);
+
+    List<DoneRow> listDoneOf(long site, Collection<UUID> services);
+
+    List<FlowRow> listFlowsOf(long site, Collection<UUID> services);
+
+    /** Adds a service unless one with that id is there. */
+    int insert(long site, UUID id, ServiceInput service, Instant now);
+
+    void insertDone(long site, UUID id, ServiceInput.Done done);
+
+    void insertFlow(long site, FlowRow flow);
+
+    int update(long site, UUID id, int version, ServiceInput service);
+
+    void deleteDone(long site, UUID id);
+
+    void deleteFlows(long site, UUID id);
+
+    int delete(long site, UUID id, Instant now);
+
+    int restore(long site, UUID id);
+
+    void insertCorrection(long site, UUID id, String by, String was, Instant now);
+
+    /** Tasks of a tank by id, also those of stages and filters no longer in use. */
+    List<Long> listTaskIds(long site, long tank);
+
+    /** Filters of a tank by id, also those no longer in use. */
+    List<Long> listFilterIds(long site, long tank);
+}

@@ -1,0 +1,234 @@
+package app.chervil.server.visit;
+
+import app.chervil.core.calc.FlowRate;
+import app.chervil.server.account.SignedIn;
+import app.chervil.server.interval.ForecastOperations;
+import app.chervil.server.interval.ForecastView;
+import app.chervil.server.problem.Conflict;
+import app.chervil.server.problem.NotFound;
+import app.chervil.server.problem.Rejected;
+import app.chervil.server.tank.TankOperations;
+import app.chervil.server.visit.SavedService.Moved;
+import app.chervil.server.visit.SavedService.Span;
+import app.chervil.server.visit.ServiceInput.FlowInput;
+import app.chervil.server.visit.ServiceInput.FlowReading;
+import app.chervil.server.visit.ServiceRows.DoneRow;
+import app.chervil.server.visit.ServiceRows.FlowRow;
+import app.chervil.server.visit.ServiceRows.ServiceRow;
+import java.time.Clock;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Logs services, corrects and withdraws them, and tells what each moved. */
+@Service
+public class ServiceOperations {
+    static final int MOST_LISTED = 100;
+
+    private final ServiceMapper mapper;
+    private final TankOperations tanks;
+    private final ForecastOperations forecasts;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    ServiceOperations(
+            ServiceMapper mapper, TankOperations tanks, ForecastOperations forecasts, JsonMapper json, Clock clock) {
+        this.mapper = mapper;
+        this.tanks = tanks;
+        this.forecasts = forecasts;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /**
+     * Logs a service under an id its client made. Saving the same id again changes nothing and answers the same.
+     *
+     * @throws NotFound if the tank, a task or a filter is not there, or the id was withdrawn or belongs elsewhere
+     */
+    @Transactional
+    public SavedService save(SignedIn who, UUID id, ServiceInput input) {
+        record(who, id, input);
+        ServiceView saved = find(who, id);
+        long tank = saved.tankId();
+        List<ForecastView> without =
+                forecasts.list(who, tank, service -> !service.id().equals(id));
+        return new SavedService(saved, moved(saved, without, forecasts.list(who, tank)));
+    }
+
+    /** Logs a service without asking what it moved; for histories brought in whole. */
+    @Transactional
+    public void record(SignedIn who, UUID id, ServiceInput input) {
+        check(who, input);
+        if (mapper.insert(who.siteId(), id, input, clock.instant()) == 1) {
+            storeParts(who, id, input);
+        }
+    }
+
+    /**
+     * Corrects a service. What it said before is kept.
+     *
+     * @throws Conflict if the version is stale
+     */
+    @Transactional
+    public SavedService correct(SignedIn who, UUID id, int version, ServiceInput input) {
+        ServiceView before = find(who, id);
+        new Rejected.Gatherer()
+                .check(input.tankId() == before.tankId(), "tankId", "tank-stays", "A service stays with its tank.")
+                .done();
+        check(who, input);
+        List<ForecastView> was = forecasts.list(who, before.tankId());
+        Conflict.unlessUpdated(mapper.update(who.siteId(), id, version, input), "service", () -> before);
+        mapper.insertCorrection(who.siteId(), id, who.name(), json.writeValueAsString(before), clock.instant());
+        mapper.deleteDone(who.siteId(), id);
+        mapper.deleteFlows(who.siteId(), id);
+        storeParts(who, id, input);
+        ServiceView corrected = find(who, id);
+        return new SavedService(corrected, moved(corrected, was, forecasts.list(who, before.tankId())));
+    }
+
+    /** Takes a service out of the log; it can be put back. */
+    @Transactional
+    public void withdraw(SignedIn who, UUID id) {
+        if (mapper.delete(who.siteId(), id, clock.instant()) == 0) {
+            throw new NotFound("service");
+        }
+    }
+
+    @Transactional
+    public ServiceView restore(SignedIn who, UUID id) {
+        if (mapper.restore(who.siteId(), id) == 0) {
+            throw new NotFound("service");
+        }
+        return find(who, id);
+    }
+
+    /**
+     * One service of the log.
+     *
+     * @throws NotFound if the site has no such service, or it was withdrawn
+     */
+    @Transactional(readOnly = true)
+    public ServiceView find(SignedIn who, UUID id) {
+        ServiceRow row = mapper.find(who.siteId(), id).orElseThrow(() -> new NotFound("service"));
+        return views(who, List.of(row)).get(0);
+    }
+
+    /**
+     * Services of a tank, latest first.
+     *
+     * @param limit at most {@link #MOST_LISTED}
+     */
+    @Transactional(readOnly = true)
+    public List<ServiceView> list(SignedIn who, long tank, int skip, int limit) {
+        tanks.find(who, tank);
+        int held = Math.min(Math.max(limit, 1), MOST_LISTED);
+        return views(who, mapper.listLatest(who.siteId(), tank, Math.max(skip, 0), held));
+    }
+
+    private List<ServiceView> views(SignedIn who, List<ServiceRow> rows) {
+        if (rows.isEmpty()) {
+            return List.of();
+        }
+        Set<UUID> ids = rows.stream().map(ServiceRow::id).collect(Collectors.toSet());
+        Map<UUID, List<DoneRow>> done =
+                mapper.listDoneOf(who.siteId(), ids).stream().collect(Collectors.groupingBy(DoneRow::serviceId));
+        Map<UUID, List<FlowRow>> flows =
+                mapper.listFlowsOf(who.siteId(), ids).stream().collect(Collectors.groupingBy(FlowRow::serviceId));
+        return rows.stream()
+                .map(row -> row.view(done.getOrDefault(row.id(), List.of()), flows.getOrDefault(row.id(), List.of())))
+                .toList();
+    }
+
+    private void check(SignedIn who, ServiceInput input) {
+        tanks.find(who, input.tankId());
+        tanks.checkDay("doneOn", input.doneOn());
+        Set<Long> tasks = new HashSet<>(mapper.listTaskIds(who.siteId(), input.tankId()));
+        Set<Long> filters = new HashSet<>(mapper.listFilterIds(who.siteId(), input.tankId()));
+        if (!input.tasks().stream().allMatch(done -> tasks.contains(done.taskId()))) {
+            throw new NotFound("task");
+        }
+        if (!input.flows().stream().allMatch(flow -> filters.contains(flow.filterId()))) {
+            throw new NotFound("filter");
+        }
+        Rejected.Gatherer gatherer = new Rejected.Gatherer();
+        checkTwice(
+                gatherer,
+                "tasks",
+                input.tasks().stream().map(ServiceInput.Done::taskId).toList());
+        checkTwice(
+                gatherer,
+                "flows",
+                input.flows().stream().map(FlowInput::filterId).toList());
+        for (int i = 0; i < input.flows().size(); i++) {
+            checkReading(
+                    gatherer, "flows[" + i + "].before", input.flows().get(i).before());
+            checkReading(
+                    gatherer, "flows[" + i + "].after", input.flows().get(i).after());
+        }
+        gatherer.done();
+    }
+
+    private static void checkTwice(Rejected.Gatherer gatherer, String field, List<Long> ids) {
+        gatherer.check(new HashSet<>(ids).size() == ids.size(), field, "twice", "The same is listed twice.");
+    }
+
+    private static void checkReading(Rejected.Gatherer gatherer, String field, @Nullable FlowReading reading) {
+        if (reading != null && reading.litresPerHour() == null) {
+            gatherer.check(reading.litres() != null, field + ".litres", "needed", "How many litres were caught?")
+                    .check(reading.seconds() != null, field + ".seconds", "needed", "In how many seconds?");
+        }
+    }
+
+    private void storeParts(SignedIn who, UUID id, ServiceInput input) {
+        input.tasks().forEach(done -> mapper.insertDone(who.siteId(), id, done));
+        input.flows().stream()
+                .filter(flow -> flow.before() != null || flow.after() != null)
+                .map(flow ->
+                        new FlowRow(id, flow.filterId(), litresPerHour(flow.before()), litresPerHour(flow.after())))
+                .forEach(flow -> mapper.insertFlow(who.siteId(), flow));
+    }
+
+    private static @Nullable Double litresPerHour(@Nullable FlowReading reading) {
+        if (reading == null) {
+            return null;
+        }
+        if (reading.litres() != null && reading.seconds() != null) {
+            return FlowRate.timed(reading.litres(), reading.seconds()).litresPerHour();
+        }
+        return reading.litresPerHour();
+    }
+
+    private static List<Moved> moved(ServiceView service, List<ForecastView> before, List<ForecastView> after) {
+        Map<Long, ForecastView> was =
+                before.stream().collect(Collectors.toMap(view -> view.subject().taskId(), Function.identity()));
+        Set<Long> done =
+                service.tasks().stream().map(ServiceView.DoneView::taskId).collect(Collectors.toSet());
+        return after.stream()
+                .flatMap(now -> {
+                    @Nullable ForecastView old = was.get(now.subject().taskId());
+                    return old == null || old.window().equals(now.window())
+                            ? java.util.stream.Stream.<Moved>empty()
+                            : java.util.stream.Stream.of(moved(old, now));
+                })
+                .sorted(Comparator.comparing((Moved moved) -> !done.contains(moved.taskId())))
+                .toList();
+    }
+
+    private static Moved moved(ForecastView old, ForecastView now) {
+        return new Moved(
+                now.subject().taskId(),
+                now.subject().name(),
+                new Span(old.window(), old.intervalDays()),
+                new Span(now.window(), now.intervalDays()),
+                now.reasons());
+    }
+}

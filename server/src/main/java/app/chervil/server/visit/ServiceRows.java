@@ -1,0 +1,68 @@
+package app.chervil.server.visit;
+
+import app.chervil.core.filter.CareAction;
+import app.chervil.core.filter.FilterKind;
+import app.chervil.core.filter.StageKind;
+import app.chervil.core.filter.TaskName;
+import app.chervil.core.interval.Finding;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** Rows of the service tables. */
+final class ServiceRows {
+    private ServiceRows() {}
+
+    /** Table service. */
+    record ServiceRow(
+            UUID id,
+            int version,
+            long tankId,
+            LocalDate doneOn,
+            String doneBy,
+            @Nullable Integer minutes,
+            String note) {
+        ServiceView view(List<DoneRow> done, List<FlowRow> flows) {
+            return new ServiceView(
+                    id,
+                    version,
+                    tankId,
+                    doneOn,
+                    doneBy,
+                    minutes,
+                    note,
+                    done.stream().map(DoneRow::view).toList(),
+                    flows.stream().map(FlowRow::view).toList());
+        }
+    }
+
+    /** Table service_task, with what is needed to name the task. */
+    record DoneRow(
+            UUID serviceId,
+            long taskId,
+            CareAction action,
+            long filterId,
+            String filterName,
+            FilterKind filterKind,
+            @Nullable Long stageId,
+            @Nullable StageKind stageKind,
+            @Nullable Finding finding) {
+        ServiceView.DoneView view() {
+            String name =
+                    stageKind == null ? TaskName.of(action, filterKind, filterName) : TaskName.of(action, stageKind);
+            return new ServiceView.DoneView(taskId, filterId, filterName, stageId, name, finding);
+        }
+    }
+
+    /** Table service_flow. */
+    record FlowRow(
+            UUID serviceId,
+            long filterId,
+            @Nullable Double beforeLph,
+            @Nullable Double afterLph) {
+        ServiceView.FlowView view() {
+            return new ServiceView.FlowView(filterId, beforeLph, afterLph);
+        }
+    }
+}

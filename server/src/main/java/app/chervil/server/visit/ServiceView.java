@@ -1,0 +1,45 @@
+package app.chervil.server.visit;
+
+import app.chervil.core.interval.Finding;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A stored service.
+ *
+ * @param version to send back with a correction
+ * @param minutes absent if not noted
+ */
+public record ServiceView(
+        UUID id,
+        int version,
+        long tankId,
+        LocalDate doneOn,
+        String doneBy,
+        @Nullable Integer minutes,
+        String note,
+        List<DoneView> tasks,
+        List<FlowView> flows) {
+
+    /**
+     * A task that was done.
+     *
+     * @param stageId absent for a task of the whole filter
+     * @param finding absent if nobody looked
+     */
+    public record DoneView(
+            long taskId,
+            long filterId,
+            String filterName,
+            @Nullable Long stageId,
+            String name,
+            @Nullable Finding finding) {}
+
+    /** Measured flow in L/h; each absent if not measured. */
+    public record FlowView(
+            long filterId,
+            @Nullable Double beforeLph,
+            @Nullable Double afterLph) {}
+}

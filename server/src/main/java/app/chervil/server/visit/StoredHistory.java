@@ -1,0 +1,42 @@
+package app.chervil.server.visit;
+
+import app.chervil.core.interval.Finding;
+import app.chervil.server.interval.ServiceHistory;
+import app.chervil.server.visit.ServiceRows.DoneRow;
+import app.chervil.server.visit.ServiceRows.FlowRow;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** The service tables as forecasts read them: one query a table, however many services. */
+@Component
+class StoredHistory implements ServiceHistory {
+    private final ServiceMapper mapper;
+
+    StoredHistory(ServiceMapper mapper) {
+        this.mapper = mapper;
+    }
+
+    @Override
+    public List<PastService> list(long site, @Nullable Long tank) {
+        Map<UUID, Map<Long, Optional<Finding>>> done = mapper.listDone(site, tank).stream()
+                .collect(Collectors.groupingBy(
+                        DoneRow::serviceId,
+                        Collectors.toMap(DoneRow::taskId, row -> Optional.ofNullable(row.finding()))));
+        Map<UUID, Map<Long, Flows>> flows = mapper.listFlows(site, tank).stream()
+                .collect(Collectors.groupingBy(
+                        FlowRow::serviceId,
+                        Collectors.toMap(FlowRow::filterId, row -> new Flows(row.beforeLph(), row.afterLph()))));
+        return mapper.list(site, tank).stream()
+                .map(row -> new PastService(
+                        row.id(),
+                        row.doneOn(),
+                        done.getOrDefault(row.id(), Map.of()),
+                        flows.getOrDefault(row.id(), Map.of())))
+                .toList();
+    }
+}
