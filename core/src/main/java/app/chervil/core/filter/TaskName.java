@@ -19,6 +19,36 @@ public final class TaskName {
                 : "Check cords and drip loop of " + filterName;
     }
 
+    /** What was done, in the past: "Pre-filter rinsed". */
+    public static String done(CareAction action, StageKind stage) {
+        String what = capital(stage.words()) + " ";
+        return switch (action) {
+            case INSPECT -> what + (stage == StageKind.SEALS ? "greased and checked" : "checked for wear");
+            case RINSE -> what + "rinsed";
+            case CHANGE -> what + "changed";
+            case CLEAR -> what + "cleared";
+            case SQUEEZE -> what + "squeezed";
+            case DIP -> what + "dipped";
+            case REPLACE -> what + "replaced";
+            case REGENERATE -> what + "regenerated";
+            case CLEAN -> what + "cleaned";
+            case BRUSH -> what + "brushed";
+            case DESCALE -> what + "descaled";
+            case OPEN -> what + "opened";
+        };
+    }
+
+    /** What was done to a whole filter, in the past: "Canister Weir opened". */
+    public static String done(CareAction action, FilterKind kind, String filterName) {
+        return action == CareAction.OPEN
+                ? capital(kind.words()) + " " + filterName + " opened"
+                : "Cords and drip loop of " + filterName + " checked";
+    }
+
+    private static String capital(String words) {
+        return words.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + words.substring(1);
+    }
+
     private static String verb(CareAction action) {
         String name = action.name();
         return name.charAt(0) + name.substring(1).toLowerCase(java.util.Locale.ROOT);

@@ -83,6 +83,8 @@ class CareCatalogueTest {
         assertThat(TaskName.of(CareAction.RINSE, StageKind.PREFILTER_SPONGE)).isEqualTo("Rinse the pre-filter");
         assertThat(TaskName.of(CareAction.DIP, StageKind.BIO_MEDIA)).isEqualTo("Dip bio media");
         assertThat(TaskName.of(CareAction.OPEN, FilterKind.CANISTER, "Weir")).isEqualTo("Open canister Weir");
+        assertThat(TaskName.done(CareAction.RINSE, StageKind.PREFILTER_SPONGE)).isEqualTo("Pre-filter rinsed");
+        assertThat(TaskName.done(CareAction.OPEN, FilterKind.CANISTER, "Weir")).isEqualTo("Canister Weir opened");
     }
 
     private static int start(java.util.Optional<CareRule> rule) {

@@ -185,7 +185,7 @@ class DemoTanks {
                 .minutes(7)
                 .note("Water ran over the bypass slot.")
                 .save();
-        log.at(6).found(CareAction.CHANGE, FLOSS, HEAVY).minutes(6).save();
+        log.at(7).found(CareAction.CHANGE, FLOSS, HEAVY).minutes(6).save();
         log.at(128)
                 .found(CareAction.RINSE, COARSE_FOAM, MODERATE)
                 .flow(250, 380)

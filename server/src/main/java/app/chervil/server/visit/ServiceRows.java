@@ -51,7 +51,10 @@ final class ServiceRows {
         ServiceView.DoneView view() {
             String name =
                     stageKind == null ? TaskName.of(action, filterKind, filterName) : TaskName.of(action, stageKind);
-            return new ServiceView.DoneView(taskId, filterId, filterName, stageId, name, finding);
+            String told = stageKind == null
+                    ? TaskName.done(action, filterKind, filterName)
+                    : TaskName.done(action, stageKind);
+            return new ServiceView.DoneView(taskId, filterId, stageId, name, told, finding);
         }
     }
 

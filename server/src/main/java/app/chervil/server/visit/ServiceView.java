@@ -27,14 +27,15 @@ public record ServiceView(
      * A task that was done.
      *
      * @param stageId absent for a task of the whole filter
+     * @param told what was done, in the past
      * @param finding absent if nobody looked
      */
     public record DoneView(
             long taskId,
             long filterId,
-            String filterName,
             @Nullable Long stageId,
             String name,
+            String told,
             @Nullable Finding finding) {}
 
     /** Measured flow in L/h; each absent if not measured. */

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { computed, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useSession } from '@/features/account'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import { usePreferences } from '@/shared/preferences'
+import AppShell from './AppShell.vue'
+
+/** The door for strangers, the places for people of the site. */
+usePreferences()
+const route = useRoute()
+const router = useRouter()
+const session = useSession()
+const inside = computed(() => session.data.value?.name !== undefined)
+
+watch(inside, (now, before) => {
+  if (now && route.name === 'door')
+    void router.push(typeof route.query.to === 'string' ? route.query.to : { name: 'rounds' })
+  if (!now && before) void router.push({ name: 'door' })
+})
+</script>
+
+<template>
+  <AsyncState
+    :pending="session.isPending.value"
+    :error="session.error.value"
+    what="Chervil"
+    @retry="session.refetch()"
+  >
+    <AppShell v-if="inside && route.name !== 'door'" />
+    <RouterView v-else />
+  </AsyncState>
+</template>

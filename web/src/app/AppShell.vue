@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useKeys } from '@/shared/keys'
+import { usePreferences } from '@/shared/preferences'
+import KeysHelp from './KeysHelp.vue'
+import { PLACES } from './places'
+import SearchPalette from './SearchPalette.vue'
+import RailNav from './RailNav.vue'
+
+/** The rail with its places, and the keys that work everywhere. */
+const router = useRouter()
+const route = useRoute()
+const preferences = usePreferences()
+
+const helping = ref(false)
+const searching = ref(false)
+let going = false
+
+useKeys((key, event) => {
+  const place = going ? PLACES.find((one) => one.key === key) : undefined
+  going = key === 'g'
+  if (place) void router.push({ name: place.name })
+  else if (key === '?') helping.value = true
+  else if (key === 'l') void router.push(logHere())
+  else if (key === 'd') preferences.toggleTheme()
+  else if (key === '/') {
+    event.preventDefault()
+    searching.value = true
+  }
+})
+
+const logHere = () =>
+  route.params.tank === undefined
+    ? { name: 'pick-log' }
+    : { name: 'log', params: { tank: route.params.tank } }
+</script>
+
+<template>
+  <div class="app">
+    <a class="skip" href="#content">Skip to content</a>
+    <RailNav @keys="helping = true" @search="searching = true" />
+    <div id="content" tabindex="-1"><RouterView /></div>
+    <KeysHelp v-model="helping" />
+    <SearchPalette v-model="searching" />
+  </div>
+</template>
+
+<style scoped>
+.app {
+  display: grid;
+  grid-template-columns: 92px minmax(0, 1fr);
+  min-height: 100vh;
+}
+
+#content:focus {
+  outline: none;
+}
+
+.skip {
+  position: absolute;
+  top: -60px;
+  left: 8px;
+  z-index: 10;
+  padding: 10px 16px;
+  background: var(--surface);
+}
+
+.skip:focus {
+  top: 8px;
+}
+
+@media (width <= 640px) {
+  .app {
+    display: block;
+  }
+}
+</style>

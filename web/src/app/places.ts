@@ -1,0 +1,12 @@
+/** The places of the product, in the order of the rail. */
+export interface Place {
+  name: string
+  label: string
+  /** Second key after g. */
+  key: string
+}
+
+export const PLACES: Place[] = [
+  { name: 'rounds', label: 'Rounds', key: 'r' },
+  { name: 'tanks', label: 'Tanks', key: 't' },
+]

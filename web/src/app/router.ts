@@ -1,0 +1,78 @@
+import type { QueryClient } from '@tanstack/vue-query'
+import { createRouter, createWebHistory, type RouteLocationNormalized } from 'vue-router'
+import { sessionOptions, type Session } from '@/features/account'
+
+const number = (value: unknown) => Number(value)
+const tank = (to: RouteLocationNormalized) => ({ tank: number(to.params.tank) })
+
+/** Routes of the product; without a session every one of them leads to the door. */
+export function makeRouter(client: QueryClient) {
+  const router = createRouter({
+    history: createWebHistory(),
+    scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
+    routes: [
+      {
+        path: '/',
+        name: 'rounds',
+        component: () => import('@/features/visit/RoundsView.vue'),
+        meta: { place: 'rounds' },
+      },
+      {
+        path: '/door',
+        name: 'door',
+        component: () => import('@/features/account/DoorView.vue'),
+        meta: { open: true },
+      },
+      { path: '/tanks', name: 'tanks', component: () => import('@/features/tank/TanksView.vue') },
+      { path: '/tanks/new', name: 'new-tank', component: () => import('@/features/tank/NewTankView.vue') },
+      {
+        path: '/tanks/:tank(\\d+)',
+        name: 'tank',
+        props: tank,
+        component: () => import('@/features/tank/TankView.vue'),
+      },
+      {
+        path: '/tanks/:tank(\\d+)/edit',
+        name: 'edit-tank',
+        props: tank,
+        component: () => import('@/features/tank/EditTankView.vue'),
+      },
+      {
+        path: '/tanks/:tank(\\d+)/filters/new',
+        name: 'new-filter',
+        props: tank,
+        component: () => import('@/features/tank/EditFilterView.vue'),
+      },
+      {
+        path: '/tanks/:tank(\\d+)/filters/:filter(\\d+)',
+        name: 'edit-filter',
+        props: (to) => ({ ...tank(to), filter: number(to.params.filter) }),
+        component: () => import('@/features/tank/EditFilterView.vue'),
+      },
+      { path: '/log', name: 'pick-log', component: () => import('@/features/visit/LogPickView.vue') },
+      {
+        path: '/tanks/:tank(\\d+)/log',
+        name: 'log',
+        props: tank,
+        component: () => import('@/features/visit/LogView.vue'),
+      },
+      {
+        path: '/tanks/:tank(\\d+)/services/:service',
+        name: 'correct',
+        props: (to) => ({ ...tank(to), service: String(to.params.service) }),
+        component: () => import('@/features/visit/LogView.vue'),
+      },
+      { path: '/people', name: 'people', component: () => import('@/features/account/PeopleView.vue') },
+      { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./NowhereView.vue') },
+    ],
+  })
+  router.beforeEach(async (to) => {
+    const session = await client.fetchQuery(sessionOptions).catch((): Session | undefined => undefined)
+    if (session === undefined) return true
+    if (!session.name && !to.meta.open) return { name: 'door', query: { to: to.fullPath } }
+    if (session.name && to.name === 'door')
+      return typeof to.query.to === 'string' ? to.query.to : { name: 'rounds' }
+    return true
+  })
+  return router
+}

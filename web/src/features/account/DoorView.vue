@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { computed, reactive } from 'vue'
+import TextField from '@/shared/components/TextField.vue'
+import { useSending } from '@/shared/form'
+import { useDemoDoor, useSession, useSetUp, useSignIn } from './queries'
+
+/** Coming in: sign-in, the first account, or the demo's doors. */
+const { data: session } = useSession()
+const { sending, errors, trouble, send } = useSending()
+const signIn = useSignIn()
+const setUp = useSetUp()
+const demo = useDemoDoor()
+
+const first = computed(() => session.value?.needsSetup === true)
+const form = reactive({ login: '', password: '' })
+const setup = reactive({ code: '', siteName: '' })
+const keeper = reactive({ login: '', name: '', password: '' })
+
+const ROLE = { KEEPER: 'keeper', HELPER: 'helper' }
+
+function submit() {
+  void send(() =>
+    first.value ? setUp.mutateAsync({ ...setup, keeper: { ...keeper } }) : signIn.mutateAsync({ ...form }),
+  )
+}
+</script>
+
+<template>
+  <main class="door">
+    <svg class="mark" width="44" height="44" viewBox="0 0 34 34" aria-hidden="true">
+      <path d="M17 32V14M17 20C9 20 6 15 5 9c6 0 11 3 12 9M17 15c0-6 4-10 11-11 0 7-4 12-11 13" />
+    </svg>
+    <template v-if="session?.demoAccounts.length">
+      <h1>Tern House, the demo</h1>
+      <p class="quiet">An invented visitor centre with three tanks and half a year behind it. Come in as</p>
+      <div class="doors">
+        <button
+          v-for="account in session.demoAccounts"
+          :key="account.login"
+          class="button"
+          :class="{ outlined: account.role === 'HELPER' }"
+          type="button"
+          :disabled="sending"
+          @click="send(() => demo.mutateAsync(account.login))"
+        >
+          {{ account.name }}, {{ ROLE[account.role] }}
+        </button>
+      </div>
+      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    </template>
+    <form v-else novalidate @submit.prevent="submit">
+      <h1>{{ first ? 'Make the keeper’s account' : 'Sign in' }}</h1>
+      <p v-if="first" class="quiet">The code was printed where Chervil was started.</p>
+      <template v-if="first">
+        <TextField v-model="setup.code" label="Code" name="code" :error="errors.code" />
+        <TextField
+          v-model="setup.siteName"
+          label="Site"
+          name="siteName"
+          hint="Your home, club or centre"
+          :error="errors.siteName"
+        />
+        <TextField
+          v-model="keeper.name"
+          label="Your name"
+          name="keeper.name"
+          :error="errors['keeper.name']"
+        />
+        <TextField
+          v-model="keeper.login"
+          label="Name to sign in with"
+          name="keeper.login"
+          autocomplete="username"
+          :error="errors['keeper.login'] ?? errors.login"
+        />
+        <TextField
+          v-model="keeper.password"
+          label="Password"
+          name="keeper.password"
+          type="password"
+          autocomplete="new-password"
+          hint="At least 10 characters"
+          :error="errors['keeper.password']"
+        />
+      </template>
+      <template v-else>
+        <TextField
+          v-model="form.login"
+          label="Name"
+          name="login"
+          autocomplete="username"
+          :error="errors.login"
+        />
+        <TextField
+          v-model="form.password"
+          label="Password"
+          name="password"
+          type="password"
+          autocomplete="current-password"
+          :error="errors.password"
+        />
+      </template>
+      <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
+      <button class="button" type="submit" :disabled="sending">
+        {{ first ? 'Make the account' : 'Sign in' }}
+      </button>
+    </form>
+  </main>
+</template>
+
+<style scoped>
+.door {
+  max-width: 400px;
+  margin: 12vh auto 40px;
+  padding: 0 20px;
+}
+
+.mark path {
+  fill: none;
+  stroke: var(--herb);
+  stroke-width: 2.6;
+  stroke-linecap: round;
+  stroke-linejoin: round;
+}
+
+form,
+.doors {
+  display: grid;
+  gap: var(--gap-3);
+  margin-top: var(--gap-3);
+}
+
+.trouble {
+  color: var(--brick);
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,1 @@
+export { sessionOptions, useAccounts, useSession, useSignOut, type Session } from './queries'

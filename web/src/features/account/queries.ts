@@ -1,0 +1,74 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { api, body, type Schemas } from '@/shared/api/client'
+
+export type Session = Schemas['Session']
+
+const SESSION = ['session'] as const
+const ACCOUNTS = ['accounts'] as const
+
+export const sessionOptions = {
+  queryKey: SESSION,
+  queryFn: () => body(api.GET('/api/session')),
+  staleTime: Infinity,
+}
+
+export const useSession = () => useQuery(sessionOptions)
+
+/** Whatever was known belonged to somebody else. */
+function useFreshStart() {
+  const client = useQueryClient()
+  return async () => {
+    client.removeQueries({ predicate: (query) => query.queryKey[0] !== SESSION[0] })
+    await client.invalidateQueries({ queryKey: SESSION })
+  }
+}
+
+export function useSignIn() {
+  return useMutation({
+    mutationFn: (input: Schemas['SignIn']) => body(api.POST('/api/session', { body: input })),
+    onSuccess: useFreshStart(),
+  })
+}
+
+export function useSetUp() {
+  return useMutation({
+    mutationFn: (input: Schemas['SetUp']) => body(api.POST('/api/setup', { body: input })),
+    onSuccess: useFreshStart(),
+  })
+}
+
+export function useSignOut() {
+  return useMutation({ mutationFn: () => body(api.DELETE('/api/session')), onSuccess: useFreshStart() })
+}
+
+/** Demo only; the server has no such door otherwise. */
+export function useDemoDoor() {
+  return useMutation({
+    mutationFn: (login: string) =>
+      body(api.POST('/api/demo-session/{login}', { params: { path: { login } } })),
+    onSuccess: useFreshStart(),
+  })
+}
+
+export const useAccounts = () =>
+  useQuery({ queryKey: ACCOUNTS, queryFn: () => body(api.GET('/api/accounts')) })
+
+function useAccountsStale() {
+  const client = useQueryClient()
+  return () => client.invalidateQueries({ queryKey: ACCOUNTS })
+}
+
+export function useAddHelper() {
+  return useMutation({
+    mutationFn: (input: Schemas['NewAccount']) => body(api.POST('/api/accounts', { body: input })),
+    onSuccess: useAccountsStale(),
+  })
+}
+
+export function useRemoveAccount() {
+  return useMutation({
+    mutationFn: (account: number) =>
+      body(api.DELETE('/api/accounts/{account}', { params: { path: { account } } })),
+    onSuccess: useAccountsStale(),
+  })
+}

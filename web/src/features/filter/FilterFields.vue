@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { watch } from 'vue'
+import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import TextField from '@/shared/components/TextField.vue'
+import { today } from '@/shared/dates'
+import { DIRECTION, FILTER_KIND } from '@/shared/words'
+import { pathOf, type FilterForm } from './form'
+import PathEditor from './PathEditor.vue'
+import { useTemplates } from './queries'
+
+/** The fields of a filter. A new one starts from the template of its kind. */
+const props = defineProps<{ errors: Record<string, string>; existing: boolean }>()
+const form = defineModel<FilterForm>({ required: true })
+
+const templates = useTemplates()
+const now = today()
+
+watch(
+  [() => form.value.kind, templates.data],
+  ([kind], [before]) => {
+    const template = templates.data.value?.find((one) => one.kind === kind)
+    const untouched = form.value.stages.length === 0
+    if (!props.existing && template && (untouched || kind !== before)) form.value.stages = pathOf(template)
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <div class="fields">
+    <ChoiceRow
+      v-if="!existing"
+      v-model="form.kind"
+      legend="Kind of filter"
+      name="kind"
+      :choices="FILTER_KIND"
+      :error="errors.kind"
+    />
+    <div class="pair">
+      <TextField v-model="form.name" label="Name" name="name" hint="What you call it" :error="errors.name" />
+      <TextField
+        v-model="form.fittedOn"
+        label="Fitted on"
+        name="fittedOn"
+        type="date"
+        :max="now"
+        hint="Leave empty if nobody knows"
+        :error="errors.fittedOn"
+      />
+      <TextField
+        v-if="!existing"
+        v-model="form.careFrom"
+        label="Last cleaned"
+        name="careFrom"
+        type="date"
+        :max="now"
+        hint="Empty counts from today"
+        :error="errors.careFrom"
+      />
+    </div>
+    <ChoiceRow
+      v-if="form.kind === 'CANISTER'"
+      v-model="form.direction"
+      legend="Water runs"
+      name="direction"
+      :choices="DIRECTION"
+    />
+    <fieldset>
+      <legend>Water path, in the order water meets it</legend>
+      <PathEditor v-model="form.stages" :errors="errors" />
+    </fieldset>
+    <details :open="existing || undefined">
+      <summary>What its plate says</summary>
+      <div class="pair">
+        <TextField
+          v-model="form.flowLph"
+          label="Rated flow"
+          name="rating.flowLph"
+          type="number"
+          unit="L/h"
+          :error="errors['rating.flowLph']"
+        />
+        <TextField
+          v-model="form.powerW"
+          label="Power"
+          name="rating.powerW"
+          type="number"
+          unit="W"
+          :error="errors['rating.powerW']"
+        />
+        <TextField
+          v-model="form.maxHeadM"
+          label="Maximum head"
+          name="rating.maxHeadM"
+          type="number"
+          unit="m"
+          :error="errors['rating.maxHeadM']"
+        />
+        <TextField
+          v-model="form.liftM"
+          label="Lift here"
+          name="rating.liftM"
+          type="number"
+          unit="m"
+          :error="errors['rating.liftM']"
+        />
+      </div>
+    </details>
+  </div>
+</template>
+
+<style scoped>
+.fields {
+  display: grid;
+  gap: var(--gap-4);
+}
+
+.pair {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
+  gap: var(--gap-3);
+}
+
+legend,
+summary {
+  padding: 0;
+  margin-bottom: 6px;
+  font-weight: 600;
+}
+
+summary {
+  cursor: pointer;
+  color: var(--herb);
+  min-height: 40px;
+  align-content: center;
+}
+</style>

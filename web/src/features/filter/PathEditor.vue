@@ -1,0 +1,182 @@
+<script setup lang="ts">
+import Sortable from 'sortablejs'
+import { nextTick, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
+import { labelOf, STAGE_KIND, type StageKind } from '@/shared/words'
+import { stageOf, type StageForm } from './form'
+import StageDetails from './StageDetails.vue'
+
+/** The stages of a water path: add, remove, reorder by drag or by the arrow buttons. */
+defineProps<{ errors: Record<string, string> }>()
+const stages = defineModel<StageForm[]>({ required: true })
+
+const list = useTemplateRef<HTMLOListElement>('list')
+const adding = ref<StageKind | ''>('')
+const said = ref('')
+const open = ref<number>()
+const DISPOSABLE: StageKind[] = ['FINE_PAD', 'FLOSS', 'UV_LAMP', 'CARBON', 'FLEECE_ROLL', 'PHOSPHATE_REMOVER']
+
+const nameOf = (stage: StageForm) => stage.label || labelOf(STAGE_KIND, stage.kind)
+
+function move(from: number, to: number) {
+  const moved = stages.value[from]
+  if (!moved || to < 0 || to >= stages.value.length) return
+  const rest = stages.value.filter((_, i) => i !== from)
+  stages.value = [...rest.slice(0, to), moved, ...rest.slice(to)]
+  said.value = `${nameOf(moved)} is now stage ${String(to + 1)} of ${String(stages.value.length)}.`
+}
+
+/** The button moves with its stage, so the focus must too. */
+async function moveByKey(from: number, by: number) {
+  const to = from + by
+  move(from, to)
+  await nextTick()
+  list.value?.querySelectorAll<HTMLElement>(`li [data-move="${String(by)}"]`)[to]?.focus()
+}
+
+function add() {
+  if (!adding.value) return
+  const stage = stageOf(adding.value, DISPOSABLE.includes(adding.value) ? 'DISPOSABLE' : 'WASHABLE')
+  stages.value = [...stages.value, stage]
+  said.value = `${nameOf(stage)} added as the last stage.`
+  adding.value = ''
+}
+
+function remove(stage: StageForm) {
+  stages.value = stages.value.filter((one) => one.key !== stage.key)
+  said.value = `${nameOf(stage)} removed.`
+}
+
+let sortable: Sortable | undefined
+onMounted(() => {
+  if (!list.value) return
+  sortable = Sortable.create(list.value, {
+    handle: '.grip',
+    animation: 120,
+    onEnd({ oldIndex, newIndex, item, from }) {
+      if (oldIndex === undefined || newIndex === undefined) return
+      // Vue owns the list: put the element back and move the stage instead.
+      from.insertBefore(item, from.children[oldIndex + (oldIndex < newIndex ? 0 : 1)] ?? null)
+      move(oldIndex, newIndex)
+    },
+  })
+})
+onBeforeUnmount(() => sortable?.destroy())
+</script>
+
+<template>
+  <div>
+    <ol ref="list" class="path">
+      <li v-for="(stage, i) in stages" :key="stage.key">
+        <div class="head">
+          <span class="grip" aria-hidden="true" title="Drag to reorder">⠿</span>
+          <span class="num quiet">{{ i + 1 }}</span>
+          <button
+            class="button plain name"
+            type="button"
+            :aria-expanded="open === stage.key"
+            @click="open = open === stage.key ? undefined : stage.key"
+          >
+            {{ nameOf(stage) }}
+          </button>
+          <span class="quiet small">{{ stage.make === 'WASHABLE' ? 'washable' : 'disposable' }}</span>
+          <button
+            class="button plain icon"
+            type="button"
+            data-move="-1"
+            :disabled="i === 0"
+            :aria-label="`Move ${nameOf(stage)} up`"
+            @click="moveByKey(i, -1)"
+          >
+            ↑
+          </button>
+          <button
+            class="button plain icon"
+            type="button"
+            data-move="1"
+            :disabled="i === stages.length - 1"
+            :aria-label="`Move ${nameOf(stage)} down`"
+            @click="moveByKey(i, 1)"
+          >
+            ↓
+          </button>
+          <button
+            class="button plain icon"
+            type="button"
+            :aria-label="`Remove ${nameOf(stage)}`"
+            @click="remove(stage)"
+          >
+            ×
+          </button>
+        </div>
+        <StageDetails
+          v-if="open === stage.key || Object.keys(errors).some((field) => field.startsWith(`stages[${i}]`))"
+          v-model="stages[i]!"
+          :prefix="`stages[${i}]`"
+          :errors="errors"
+        />
+      </li>
+    </ol>
+    <p v-if="errors.stages" class="error" role="alert">{{ errors.stages }}</p>
+    <div class="add">
+      <select v-model="adding" aria-label="Stage to add">
+        <option value="">Add a stage …</option>
+        <option v-for="kind in STAGE_KIND" :key="kind.value" :value="kind.value">{{ kind.label }}</option>
+      </select>
+      <button class="button outlined" type="button" :disabled="!adding" @click="add">Add</button>
+    </div>
+    <p class="seen-by-readers" role="status">{{ said }}</p>
+  </div>
+</template>
+
+<style scoped>
+li {
+  border-bottom: 1px solid var(--hair);
+  background: var(--ground);
+}
+
+.head {
+  display: grid;
+  grid-template-columns: 26px 22px 1fr auto 40px 40px 40px;
+  align-items: center;
+  min-height: 44px;
+}
+
+.grip {
+  cursor: grab;
+  color: var(--ink-quiet);
+  font-size: 20px;
+}
+
+.name {
+  justify-content: flex-start;
+  color: var(--ink);
+  font-weight: 560;
+}
+
+.icon {
+  padding: 0;
+  font-size: 18px;
+}
+
+.add {
+  display: flex;
+  gap: 8px;
+  margin-top: var(--gap-3);
+}
+
+select {
+  min-height: 42px;
+  min-width: 200px;
+  padding: 0 10px;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: var(--surface);
+  color: var(--ink);
+  font: inherit;
+}
+
+.error {
+  color: var(--brick);
+  font-weight: 600;
+}
+</style>

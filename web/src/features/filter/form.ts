@@ -1,0 +1,118 @@
+import { typedNumber } from '@/shared/units'
+import type { Filter, FilterInput, Template } from './queries'
+
+/** A stage being edited; numbers as typed. */
+export interface StageForm {
+  /** Stable while editing; new stages have no id yet. */
+  key: number
+  id?: number
+  kind: FilterInput['stages'][number]['kind']
+  label: string
+  quantity: string
+  massG: string
+  make: FilterInput['stages'][number]['make']
+  bagged: boolean
+  fittedOn: string
+}
+
+/** A filter being edited; numbers as typed. */
+export interface FilterForm {
+  name: string
+  kind: FilterInput['kind']
+  direction: NonNullable<FilterInput['direction']>
+  flowLph: string
+  powerW: string
+  maxHeadM: string
+  liftM: string
+  fittedOn: string
+  careFrom: string
+  stages: StageForm[]
+}
+
+let nextKey = 1
+
+export function stageOf(kind: StageForm['kind'], make: StageForm['make']): StageForm {
+  return { key: nextKey++, kind, label: '', quantity: '1', massG: '', make, bagged: false, fittedOn: '' }
+}
+
+export function pathOf(template: Template | undefined): StageForm[] {
+  return (template?.stages ?? []).map((stage) => stageOf(stage.kind, stage.make))
+}
+
+export function blankFilter(): FilterForm {
+  return {
+    name: '',
+    kind: 'CANISTER',
+    direction: 'BOTTOM_UP',
+    flowLph: '',
+    powerW: '',
+    maxHeadM: '',
+    liftM: '',
+    fittedOn: '',
+    careFrom: '',
+    stages: [],
+  }
+}
+
+const typed = (value: number | undefined) => (value === undefined ? '' : String(value))
+
+export function fromFilter(filter: Filter): FilterForm {
+  return {
+    name: filter.name,
+    kind: filter.kind,
+    direction: filter.direction ?? 'BOTTOM_UP',
+    flowLph: typed(filter.rating.flowLph),
+    powerW: typed(filter.rating.powerW),
+    maxHeadM: typed(filter.rating.maxHeadM),
+    liftM: typed(filter.rating.liftM),
+    fittedOn: filter.fittedOn ?? '',
+    careFrom: '',
+    stages: filter.stages.map((stage) => ({
+      key: nextKey++,
+      id: stage.id,
+      kind: stage.kind,
+      label: stage.label,
+      quantity: String(stage.quantity),
+      massG: typed(stage.massG),
+      make: stage.make,
+      bagged: stage.bagged,
+      fittedOn: stage.fittedOn ?? '',
+    })),
+  }
+}
+
+/** What was typed as the request wants it, and what is no number at its field. */
+export function toInput(form: FilterForm): { input: FilterInput; errors: Record<string, string> } {
+  const errors: Record<string, string> = {}
+  const number = (field: string, text: string) => {
+    const value = typedNumber(text)
+    if (Number.isNaN(value)) errors[field] = 'This is not a number.'
+    return value
+  }
+  const stages = form.stages.map((stage, i) => ({
+    id: stage.id,
+    kind: stage.kind,
+    label: stage.label,
+    quantity: number(`stages[${String(i)}].quantity`, stage.quantity) ?? 0,
+    massG: number(`stages[${String(i)}].massG`, stage.massG),
+    make: stage.make,
+    bagged: stage.bagged,
+    fittedOn: stage.fittedOn || undefined,
+  }))
+  const rating = {
+    flowLph: number('rating.flowLph', form.flowLph),
+    powerW: number('rating.powerW', form.powerW),
+    maxHeadM: number('rating.maxHeadM', form.maxHeadM),
+    liftM: number('rating.liftM', form.liftM),
+  }
+  const input: FilterInput = {
+    name: form.name,
+    kind: form.kind,
+    direction: form.kind === 'CANISTER' ? form.direction : undefined,
+    rating,
+    fittedOn: form.fittedOn || undefined,
+    careFrom: form.careFrom || undefined,
+    stages,
+  }
+  return { input, errors }
+}

@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import WindowLine from '@/shared/components/WindowLine.vue'
+import { windowWords, type Day } from '@/shared/dates'
+import { standingWords } from '@/shared/standing'
+import type { Forecast } from './queries'
+
+/** When each task is due: its window on one axis of days, and why. */
+defineProps<{ forecasts: Forecast[]; today: Day }>()
+const emit = defineEmits<{ adjust: [task: number] }>()
+
+const BASIS: Record<Forecast['basis'], string> = {
+  START: 'start',
+  LEARNED: 'learned',
+  FIXED: 'fixed',
+  AGE: 'by age',
+  WITH_OPENING: 'with opening',
+}
+</script>
+
+<template>
+  <ul class="when">
+    <li v-for="forecast in forecasts" :key="forecast.subject.taskId" :data-task="forecast.subject.taskId">
+      <span class="name">
+        {{ forecast.subject.name }}
+        <span class="small quiet">
+          {{ windowWords(forecast.window) }}<template v-if="forecast.standing !== 'LATER'">, </template
+          ><b v-if="forecast.standing !== 'LATER'" :class="forecast.standing.toLowerCase()">{{
+            standingWords(forecast.standing, forecast.window, today)
+          }}</b>
+        </span>
+      </span>
+      <WindowLine
+        :window="forecast.window"
+        :standing="forecast.standing"
+        :today="today"
+        :before="60"
+        :after="420"
+        :focus="20"
+      />
+      <span class="why small quiet">{{ forecast.reasons.join(' ') }}</span>
+      <button class="button plain basis" type="button" @click="emit('adjust', forecast.subject.taskId)">
+        {{ BASIS[forecast.basis] }}<span class="seen-by-readers">: adjust {{ forecast.subject.name }}</span>
+      </button>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: minmax(170px, 5fr) minmax(110px, 4fr) minmax(150px, 7fr) 92px;
+  gap: 2px 16px;
+  align-items: center;
+  min-height: 46px;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+.name {
+  line-height: 1.25;
+}
+
+.name span {
+  display: block;
+}
+
+.why {
+  line-height: 1.3;
+}
+
+.basis {
+  min-height: 34px;
+  padding-inline: 4px;
+  font-size: 14px;
+  font-weight: 560;
+}
+
+.late {
+  color: var(--brick);
+}
+
+.due {
+  color: var(--amber);
+}
+
+.open {
+  color: var(--herb);
+}
+
+@media (width <= 900px) {
+  li {
+    grid-template-columns: 1fr 92px;
+    padding: 10px 0;
+  }
+
+  .why {
+    grid-column: 1 / -1;
+  }
+}
+</style>

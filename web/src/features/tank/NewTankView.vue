@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { blankFilter, FilterFields, toInput as toFilter, useCreateFilter } from '@/features/filter'
+import { useSending } from '@/shared/form'
+import { blankTank, toInput } from './form'
+import { useCreateTank, useTanks } from './queries'
+import TankFields from './TankFields.vue'
+
+/** At the table: from nothing to a dated plan. */
+const router = useRouter()
+const tanks = useTanks()
+const createTank = useCreateTank()
+const createFilter = useCreateFilter()
+const { sending, errors, trouble, send, refuse } = useSending()
+
+const tank = ref(blankTank())
+const filter = ref(blankFilter())
+/** Kept between tries, so that a filter that was refused does not make the tank twice. */
+const made = ref<number>()
+const rooms = computed(() => [
+  ...new Set((tanks.data.value ?? []).map((one) => one.tank.room).filter(Boolean)),
+])
+const half = computed(() => ({
+  tank: made.value === undefined ? errors.value : {},
+  filter: Object.fromEntries(
+    Object.entries(errors.value).map(([field, message]) => [field.replace(/^filter\./, ''), message]),
+  ),
+}))
+
+async function save() {
+  const typedTank = toInput(tank.value)
+  const typedFilter = toFilter(filter.value)
+  const name: Record<string, string> = filter.value.name.trim()
+    ? {}
+    : { 'filter.name': 'Give the filter a name.' }
+  const amiss = { ...(made.value === undefined ? typedTank.errors : {}), ...typedFilter.errors, ...name }
+  if (Object.keys(amiss).length) {
+    refuse(amiss)
+    return
+  }
+  made.value ??= (await send(() => createTank.mutateAsync(typedTank.input)))?.id
+  const id = made.value
+  if (id === undefined) return
+  if (await send(() => createFilter.mutateAsync({ tank: id, filter: typedFilter.input }))) {
+    await router.push({ name: 'tank', params: { tank: id } })
+  }
+}
+</script>
+
+<template>
+  <main class="page narrow">
+    <h1>A new tank</h1>
+    <form novalidate @submit.prevent="save">
+      <section v-if="made === undefined" aria-label="Tank">
+        <TankFields v-model="tank" :errors="half.tank" :rooms="rooms" />
+      </section>
+      <p v-else class="quiet">{{ tank.name }} is stored. Its filter is still to come.</p>
+      <section class="filter" aria-labelledby="filter-title">
+        <h2 id="filter-title">Its filter</h2>
+        <p class="quiet">
+          Starts from the usual water path of its kind. Change what differs; more filters can follow.
+        </p>
+        <FilterFields
+          v-model="filter"
+          :errors="{ ...half.filter, name: errors['filter.name'] ?? (made ? errors.name : '') ?? '' }"
+          :existing="false"
+        />
+      </section>
+      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      <div class="actions">
+        <button class="button" type="submit" :disabled="sending">Save and plan</button>
+        <RouterLink class="button plain" :to="{ name: 'tanks' }">Leave</RouterLink>
+      </div>
+    </form>
+  </main>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: var(--gap-4);
+  margin-top: var(--gap-4);
+}
+
+.filter {
+  display: grid;
+  gap: var(--gap-3);
+  padding-top: var(--gap-4);
+  border-top: 1px solid var(--line);
+}
+
+.trouble {
+  color: var(--brick);
+  font-weight: 600;
+}
+
+.actions {
+  display: flex;
+  gap: 10px;
+}
+</style>

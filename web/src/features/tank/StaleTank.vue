@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { labelOf, BACTERIA, FEEDING, OPENING, SOCK, STOCKING, TAP, WATER } from '@/shared/words'
+import { fromTank, type TankForm } from './form'
+import type { Tank } from './queries'
+
+/** Somebody else changed the tank meanwhile: both values, and the choice between them. */
+const props = defineProps<{ mine: TankForm; current: Tank }>()
+const emit = defineEmits<{ take: [tank: Tank]; keep: [tank: Tank] }>()
+
+function told(tank: TankForm): Record<string, string> {
+  return {
+    Tank: tank.name,
+    Room: tank.room || 'none',
+    Volume: `${tank.netVolumeL} L`,
+    'Established on': tank.establishedOn,
+    Water: labelOf(WATER, tank.setting.water),
+    Stocking: labelOf(STOCKING, tank.setting.stocking),
+    Feeding: labelOf(FEEDING, tank.setting.feeding),
+    'Tap water': labelOf(TAP, tank.setting.tapWater),
+    Bacteria: labelOf(BACTERIA, tank.setting.bacteriaHome),
+    Canisters: labelOf(OPENING, tank.schools.opening),
+    Socks: labelOf(SOCK, tank.schools.sock),
+  }
+}
+const differences = computed(() => {
+  const mine = told(props.mine)
+  const theirs = told(fromTank(props.current))
+  return Object.keys(mine)
+    .filter((key) => mine[key] !== theirs[key])
+    .map((key) => ({ key, mine: mine[key], theirs: theirs[key] }))
+})
+</script>
+
+<template>
+  <div class="stale" role="alert">
+    <p><strong>Somebody changed this tank meanwhile.</strong></p>
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">Field</th>
+          <th scope="col">Yours</th>
+          <th scope="col">Stored now</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in differences" :key="row.key">
+          <th scope="row">{{ row.key }}</th>
+          <td>{{ row.mine }}</td>
+          <td>{{ row.theirs }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <button class="button outlined" type="button" @click="emit('take', current)">Take what is stored</button>
+    <button class="button outlined" type="button" @click="emit('keep', current)">
+      Keep mine, then save again
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.stale {
+  padding: 14px 18px;
+  border-left: 5px solid var(--amber);
+  background: var(--amber-soft);
+}
+
+table {
+  margin: 8px 0 12px;
+  border-spacing: 0;
+}
+
+th,
+td {
+  padding: 3px 18px 3px 0;
+  text-align: left;
+}
+
+.button {
+  margin-right: 8px;
+}
+</style>

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import TextField from '@/shared/components/TextField.vue'
+import { today } from '@/shared/dates'
+import { BACTERIA, FEEDING, OPENING, SOCK, STOCKING, TAP, WATER } from '@/shared/words'
+import type { TankForm } from './form'
+
+/** The fields of a tank, what changes its plan first. */
+defineProps<{ errors: Record<string, string>; rooms: string[] }>()
+const form = defineModel<TankForm>({ required: true })
+const now = today()
+</script>
+
+<template>
+  <div class="fields">
+    <div class="pair">
+      <TextField v-model="form.name" label="Tank" name="name" hint="What you call it" :error="errors.name" />
+      <TextField
+        v-model="form.netVolumeL"
+        label="Net volume"
+        name="netVolumeL"
+        type="number"
+        unit="L"
+        :error="errors.netVolumeL"
+      />
+      <TextField
+        v-model="form.room"
+        label="Room"
+        name="room"
+        hint="Tanks of one room are walked together"
+        :suggestions="rooms"
+        :error="errors.room"
+      />
+      <TextField
+        v-model="form.establishedOn"
+        label="Established on"
+        name="establishedOn"
+        type="date"
+        :max="now"
+        :error="errors.establishedOn"
+      />
+    </div>
+    <ChoiceRow v-model="form.setting.water" legend="Water" name="setting.water" :choices="WATER" />
+    <div class="pair wide">
+      <ChoiceRow
+        v-model="form.setting.stocking"
+        legend="Stocking"
+        name="setting.stocking"
+        :choices="STOCKING"
+      />
+      <ChoiceRow v-model="form.setting.feeding" legend="Feeding" name="setting.feeding" :choices="FEEDING" />
+    </div>
+    <div class="pair wide">
+      <ChoiceRow
+        v-model="form.setting.tapWater"
+        legend="Your tap water holds"
+        name="setting.tapWater"
+        :choices="TAP"
+      />
+      <ChoiceRow
+        v-model="form.setting.bacteriaHome"
+        legend="Its bacteria live in"
+        name="setting.bacteriaHome"
+        :choices="BACTERIA"
+      />
+    </div>
+    <div class="pair wide">
+      <ChoiceRow
+        v-model="form.schools.opening"
+        legend="Canisters are opened"
+        name="schools.opening"
+        :choices="OPENING"
+      />
+      <ChoiceRow
+        v-model="form.schools.sock"
+        legend="Socks are kept for"
+        name="schools.sock"
+        :choices="SOCK"
+      />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.fields {
+  display: grid;
+  gap: var(--gap-4);
+}
+
+.pair {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
+  gap: var(--gap-3) var(--gap-4);
+}
+
+.wide {
+  grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
+}
+
+@media (width <= 640px) {
+  .wide {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { TaskSettingDialog, useFilters, WaterPath, type Task } from '@/features/filter'
+import { useForecasts, WhenList } from '@/features/interval'
+import { HistoryList } from '@/features/visit'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import StateTag from '@/shared/components/StateTag.vue'
+import { today, windowWords } from '@/shared/dates'
+import { useKeys } from '@/shared/keys'
+import { labelOf, DIRECTION, FILTER_KIND } from '@/shared/words'
+import { useRouter } from 'vue-router'
+import { useChanges, useTank } from './queries'
+import TankFacts from './TankFacts.vue'
+
+/** Both postures: how this tank and each of its filters is, and what happened here. */
+const props = defineProps<{ tank: number }>()
+
+const router = useRouter()
+const tank = useTank(() => props.tank)
+const filters = useFilters(() => props.tank)
+const forecasts = useForecasts(() => props.tank)
+const changes = useChanges(() => props.tank)
+const now = today()
+const adjusting = ref<Task>()
+
+const byFilter = computed(() =>
+  (filters.data.value ?? []).map((filter) => {
+    const all = (forecasts.data.value ?? []).filter((forecast) => forecast.subject.filterId === filter.id)
+    const opening = all.find(
+      (forecast) => filter.tasks.find((task) => task.id === forecast.subject.taskId)?.action === 'OPEN',
+    )
+    const rows = all
+      .filter((forecast) => forecast.basis !== 'WITH_OPENING')
+      .toSorted((a, b) => a.window.ideal.localeCompare(b.window.ideal))
+    return { filter, all, opening, rows, off: filter.tasks.filter((task) => task.mode === 'OFF') }
+  }),
+)
+const allTasks = computed(() => (filters.data.value ?? []).flatMap((filter) => filter.tasks))
+const adjust = (task: number) => (adjusting.value = allTasks.value.find((one) => one.id === task))
+
+useKeys((key) => {
+  if (key === 'e') void router.push({ name: 'edit-tank', params: { tank: props.tank } })
+})
+</script>
+
+<template>
+  <main class="page">
+    <AsyncState
+      :pending="tank.isPending.value"
+      :error="tank.error.value"
+      what="the tank"
+      @retry="tank.refetch()"
+    >
+      <header v-if="tank.data.value">
+        <h1>{{ tank.data.value.tank.name }}</h1>
+        <div class="actions">
+          <RouterLink class="button plain" :to="{ name: 'edit-tank', params: { tank: props.tank } }"
+            >Change</RouterLink
+          >
+          <RouterLink class="button" :to="{ name: 'log', params: { tank: props.tank } }"
+            >Log a service</RouterLink
+          >
+        </div>
+      </header>
+      <TankFacts v-if="tank.data.value" :tank="tank.data.value.tank" />
+      <AsyncState
+        :pending="filters.isPending.value || forecasts.isPending.value"
+        :error="filters.error.value ?? forecasts.error.value"
+        what="its filters"
+        @retry="(filters.refetch(), forecasts.refetch())"
+      >
+        <section
+          v-for="{ filter, all, opening } in byFilter"
+          :key="filter.id"
+          class="filter"
+          :aria-label="filter.name"
+        >
+          <div class="title">
+            <h2>{{ labelOf(FILTER_KIND, filter.kind) }} {{ filter.name }}</h2>
+            <span v-if="filter.direction" class="quiet small"
+              >water runs {{ labelOf(DIRECTION, filter.direction).toLowerCase() }}</span
+            >
+            <span v-if="filter.rating.flowLph" class="quiet small"
+              >rated <span class="num">{{ filter.rating.flowLph }}</span> L/h</span
+            >
+            <StateTag
+              v-if="opening"
+              :standing="opening.standing"
+              :words="`open between ${windowWords(opening.window).replace(' to ', ' and ')}`"
+            />
+            <RouterLink
+              class="small change"
+              :to="{ name: 'edit-filter', params: { tank: props.tank, filter: filter.id } }"
+              >Change filter</RouterLink
+            >
+          </div>
+          <WaterPath :filter="filter" :forecasts="all" :today="now" />
+        </section>
+        <RouterLink class="add" :to="{ name: 'new-filter', params: { tank: props.tank } }"
+          >Add a filter</RouterLink
+        >
+        <div class="below">
+          <section aria-labelledby="when">
+            <h2 id="when">When</h2>
+            <p v-if="byFilter.length === 0" class="quiet">
+              No filter yet. Add one and its care is planned at once.
+            </p>
+            <template v-for="{ filter, rows, off } in byFilter" :key="filter.id">
+              <h3 v-if="byFilter.length > 1">{{ filter.name }}</h3>
+              <WhenList :forecasts="rows" :today="now" @adjust="adjust" />
+              <p v-if="off.length" class="small quiet off">
+                Switched off:
+                <button
+                  v-for="task in off"
+                  :key="task.id"
+                  class="button plain"
+                  type="button"
+                  @click="adjusting = task"
+                >
+                  {{ task.name }}
+                </button>
+              </p>
+            </template>
+          </section>
+          <HistoryList :tank="props.tank" :changes="changes.data.value ?? []" />
+        </div>
+      </AsyncState>
+    </AsyncState>
+    <TaskSettingDialog :task="adjusting" @close="adjusting = undefined" />
+  </main>
+</template>
+
+<style scoped>
+header,
+.title {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: baseline;
+}
+
+.actions,
+.change {
+  margin-left: auto;
+}
+
+.actions {
+  display: flex;
+  gap: 8px;
+}
+
+.filter {
+  border-top: 1px solid var(--line);
+  padding: 12px 0 8px;
+}
+
+.add {
+  font-size: 14px;
+}
+
+.below {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 380px;
+  gap: 36px;
+  margin-top: 10px;
+  padding-top: 12px;
+  border-top: 1px solid var(--line);
+}
+
+@media (width <= 1100px) {
+  .below {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+
+h3 {
+  margin-top: var(--gap-3);
+}
+
+.off .button {
+  font-size: 14px;
+  min-height: 32px;
+}
+</style>

@@ -1,0 +1,1 @@
+export { useTank, useTanks, type Tank } from './queries'

@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import FindingTile from '@/shared/components/FindingTile.vue'
+import { shortDay } from '@/shared/dates'
+import { withUnit } from '@/shared/units'
+import { FINDINGS, gradeOf, labelOf } from '@/shared/words'
+import { useServices, type Change, type Service } from './queries'
+
+/** What was done on a tank and what changed on it, latest first. */
+const props = defineProps<{ tank: number; changes: Change[] }>()
+
+const services = useServices(() => props.tank)
+
+const CHANGE: Record<Change['kind'], [string, string]> = {
+  STOCKING: ['Stocking raised', 'Stocking lowered'],
+  FEEDING: ['Feeding raised', 'Feeding cut'],
+  PREFILTER: ['Pre-filter added', 'Pre-filter taken off'],
+  PARALLEL_FILTER: ['Filter added', 'Filter taken out'],
+}
+const events = computed(() => {
+  const done = (services.data.value?.pages.flat() ?? []).map((service) => ({
+    on: service.doneOn,
+    key: service.id,
+    service,
+    change: undefined,
+  }))
+  const oldest = services.hasNextPage.value ? (done.at(-1)?.on ?? '') : ''
+  const changed = props.changes
+    .filter((change) => change.changedOn >= oldest)
+    .map((change) => ({
+      on: change.changedOn,
+      key: `change ${String(change.id)}`,
+      service: undefined,
+      change,
+    }))
+  return [...done, ...changed].toSorted((a, b) => b.on.localeCompare(a.on))
+})
+
+/** The fullest of what was found; it tells the most. */
+const worst = (service: Service) =>
+  service.tasks
+    .map((task) => task.finding)
+    .filter((finding) => finding !== undefined)
+    .toSorted((a, b) => gradeOf(b) - gradeOf(a))[0]
+
+function told(service: Service): string {
+  const tasks = service.tasks.map((task) =>
+    task.finding ? `${task.told}, ${labelOf(FINDINGS, task.finding)}` : task.told,
+  )
+  const flows = service.flows.map(
+    (flow) =>
+      `flow ${[flow.beforeLph, flow.afterLph]
+        .filter((one) => one !== undefined)
+        .map((one) => withUnit(one, 'L/h'))
+        .join(' → ')}`,
+  )
+  return [...tasks, ...flows].join(' · ')
+}
+</script>
+
+<template>
+  <section class="history" aria-labelledby="happened">
+    <h2 id="happened">What happened</h2>
+    <AsyncState
+      :pending="services.isPending.value"
+      :error="services.error.value"
+      what="the history"
+      @retry="services.refetch()"
+    >
+      <p v-if="events.length === 0" class="quiet">
+        Nothing logged yet. What you log here moves the dates above.
+      </p>
+      <ol>
+        <li v-for="{ key, on, service, change } in events" :key="key">
+          <span class="quiet">{{ shortDay(on) }}</span>
+          <FindingTile v-if="service && worst(service)" :finding="worst(service)!" :size="26" />
+          <span v-else />
+          <span v-if="service">
+            {{ told(service) }}
+            <span class="small quiet">
+              {{ service.minutes ? `${service.minutes} min, ` : '' }}{{ service.doneBy
+              }}{{ service.note ? `. ${service.note}` : '' }}
+            </span>
+          </span>
+          <span v-else-if="change">{{ CHANGE[change.kind][change.steps > 0 ? 0 : 1] }}</span>
+          <RouterLink
+            v-if="service"
+            class="small"
+            :to="{ name: 'correct', params: { tank: props.tank, service: service.id } }"
+          >
+            Correct<span class="seen-by-readers"> the service of {{ shortDay(on) }}</span>
+          </RouterLink>
+        </li>
+      </ol>
+      <button
+        v-if="services.hasNextPage.value"
+        class="button outlined"
+        type="button"
+        :disabled="services.isFetchingNextPage.value"
+        @click="services.fetchNextPage()"
+      >
+        Show earlier
+      </button>
+    </AsyncState>
+  </section>
+</template>
+
+<style scoped>
+li .small.quiet {
+  display: block;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 62px 26px 1fr auto;
+  gap: 4px 12px;
+  align-items: start;
+  min-height: 40px;
+  padding: 6px 0;
+  font-size: 15px;
+  line-height: 1.35;
+  border-bottom: 1px solid var(--hair);
+}
+
+.button {
+  margin-top: 12px;
+}
+
+@media (width <= 640px) {
+  li {
+    grid-template-columns: 66px 26px 1fr;
+  }
+
+  li a {
+    grid-column: 3;
+  }
+}
+</style>

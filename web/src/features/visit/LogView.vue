@@ -1,0 +1,228 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { useAccounts, useSession } from '@/features/account'
+import { useFilters } from '@/features/filter'
+import { useTank } from '@/features/tank'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import TextField from '@/shared/components/TextField.vue'
+import { longDay, today } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import { Problem } from '@/shared/problem'
+import { blankDraft, fromService, keptDraft, toInput, type Draft } from './draft'
+import LogFilter from './LogFilter.vue'
+import MovedPanel from './MovedPanel.vue'
+import { useCorrectService, useSaveService, useService, type Saved, type Service } from './queries'
+
+/** At the tank: tick what was done, grade what was opened, save once. Also corrects a service logged before. */
+const props = defineProps<{ tank: number; service?: string }>()
+
+const route = useRoute()
+const { data: session } = useSession()
+const accounts = useAccounts()
+const tank = useTank(() => props.tank)
+const filters = useFilters(() => props.tank)
+const correcting = useService(() => props.service)
+const save = useSaveService()
+const correct = useCorrectService()
+const { sending, errors, trouble, conflict, send, refuse } = useSending()
+
+const saved = ref<Saved>()
+const draft = ref<Draft>()
+const version = ref(0)
+let drop = () => {}
+
+const tasks = computed(() => (filters.data.value ?? []).flatMap((filter) => filter.tasks))
+const names = computed(() => (accounts.data.value ?? []).map((account) => account.name))
+const failed = computed(
+  () => tank.error.value ?? filters.error.value ?? (props.service ? correcting.error.value : null),
+)
+
+watch(
+  [correcting.data, () => session.value?.name],
+  ([service, name]) => {
+    if (draft.value || (props.service && !service) || name === undefined) return
+    if (service) take(service)
+    else begin(name)
+  },
+  { immediate: true },
+)
+
+function begin(name: string) {
+  const kept = keptDraft(`tank ${String(props.tank)}`, () => ({ ...blankDraft(name), done: asked() }))
+  draft.value = kept.draft
+  drop = kept.drop
+}
+
+function take(service: Service) {
+  version.value = service.version
+  draft.value = fromService(service)
+  conflict.value = undefined
+}
+
+/** Tasks that the rounds asked for. */
+function asked(): number[] {
+  const wanted = route.query.tasks
+  return typeof wanted === 'string' ? wanted.split(',').map(Number).filter(Number.isInteger) : []
+}
+
+async function submit() {
+  const typed = draft.value
+  if (!typed) return
+  const { input, errors: amiss } = toInput(typed, props.tank, tasks.value)
+  if (input.tasks.length === 0) amiss.tasks = 'Tick at least one thing that was done.'
+  if (Object.keys(amiss).length) {
+    refuse(amiss)
+    return
+  }
+  const answer = await send(() =>
+    props.service
+      ? correct.mutateAsync({ id: typed.id, version: version.value, input })
+      : save.mutateAsync({ id: typed.id, input }),
+  )
+  if (!answer) return
+  drop()
+  saved.value = answer
+}
+
+const notThere = computed(() => failed.value instanceof Problem && failed.value.status === 404)
+</script>
+
+<template>
+  <main class="page narrow log">
+    <p v-if="notThere" class="quiet">
+      This tank or service is not there any more.
+      <RouterLink :to="{ name: 'rounds' }">Back to rounds</RouterLink>
+    </p>
+    <AsyncState
+      v-else
+      :pending="tank.isPending.value || filters.isPending.value || !draft"
+      :error="failed"
+      what="the tank"
+      @retry="(tank.refetch(), filters.refetch())"
+    >
+      <MovedPanel v-if="saved" :saved="saved" :corrected="props.service !== undefined" />
+      <form v-else-if="draft" novalidate @submit.prevent="submit">
+        <header>
+          <p class="quiet small">{{ props.service ? 'Correct a service' : 'Log a service' }}</p>
+          <h1>{{ tank.data.value?.tank.name }}</h1>
+        </header>
+        <p v-if="filters.data.value?.length === 0">
+          This tank has no filter yet.
+          <RouterLink :to="{ name: 'new-filter', params: { tank: props.tank } }">Add one</RouterLink>
+        </p>
+        <LogFilter
+          v-for="filter in filters.data.value"
+          :key="filter.id"
+          v-model="draft"
+          :filter="filter"
+          :errors="errors"
+          :alone="filters.data.value?.length === 1"
+        />
+        <p v-if="errors.tasks" class="trouble error" role="alert" data-field="tasks">{{ errors.tasks }}</p>
+        <div class="facts">
+          <TextField
+            v-model="draft.doneOn"
+            label="Done on"
+            name="doneOn"
+            type="date"
+            :max="today()"
+            :error="errors.doneOn"
+          />
+          <TextField
+            v-model="draft.doneBy"
+            label="By"
+            name="doneBy"
+            :suggestions="names"
+            :error="errors.doneBy"
+          />
+          <TextField
+            v-model="draft.minutes"
+            label="It took"
+            name="minutes"
+            type="number"
+            unit="min"
+            :error="errors.minutes"
+          />
+        </div>
+        <TextField v-model="draft.note" label="Note" name="note" type="textarea" :error="errors.note" />
+        <div v-if="conflict" class="stale" role="alert">
+          <p>
+            <strong>Somebody corrected this service meanwhile.</strong> Stored now:
+            {{ longDay((conflict as Service).doneOn) }},
+            {{
+              (conflict as Service).tasks
+                .map((task) => `${task.name}${task.finding ? ` (${task.finding.toLowerCase()})` : ''}`)
+                .join(', ')
+            }}.
+          </p>
+          <button class="button outlined" type="button" @click="take(conflict as Service)">
+            Take what is stored
+          </button>
+          <button
+            class="button outlined"
+            type="button"
+            @click="((version = (conflict as Service).version), (conflict = undefined))"
+          >
+            Keep mine, then save again
+          </button>
+        </div>
+        <p v-else-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+        <div class="dock">
+          <RouterLink class="button plain" :to="{ name: 'tank', params: { tank: props.tank } }"
+            >Leave</RouterLink
+          >
+          <button class="button save" type="submit" :disabled="sending">
+            {{ props.service ? 'Save the correction' : 'Save' }}
+          </button>
+        </div>
+      </form>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: var(--gap-3);
+}
+
+.facts {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(160px, 1fr));
+  gap: var(--gap-3);
+}
+
+.trouble {
+  color: var(--brick);
+  font-weight: 600;
+}
+
+.stale {
+  padding: 14px 18px;
+  border-left: 5px solid var(--amber);
+  background: var(--amber-soft);
+}
+
+.dock {
+  position: sticky;
+  bottom: 0;
+  display: flex;
+  gap: 10px;
+  padding: 12px 0;
+  background: var(--ground);
+  border-top: 1px solid var(--line);
+}
+
+.save {
+  flex: 1;
+  min-height: 56px;
+  font-size: 18px;
+}
+
+@media (width <= 640px) {
+  .dock {
+    bottom: 58px;
+  }
+}
+</style>

@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { longDay, shortDay, windowWords } from '@/shared/dates'
+import { wordsOf } from '@/shared/problem'
+import { useRestoreService, useWithdrawService, type Saved } from './queries'
+
+/** After saving: what moved, from which window to which, and why; and a way back. */
+const props = defineProps<{ saved: Saved; corrected: boolean }>()
+
+const withdraw = useWithdrawService()
+const restore = useRestoreService()
+const undone = ref(false)
+const trouble = ref('')
+
+const MOST = 6
+const all = ref(false)
+const done = computed(() => new Set(props.saved.service.tasks.map((task) => task.taskId)))
+const shown = computed(() =>
+  all.value
+    ? props.saved.moved
+    : props.saved.moved.filter((moved) => done.value.has(moved.taskId)).slice(0, MOST),
+)
+
+async function turn() {
+  trouble.value = ''
+  try {
+    await (undone.value ? restore : withdraw).mutateAsync(props.saved.service.id)
+    undone.value = !undone.value
+  } catch (failure) {
+    trouble.value = wordsOf(failure)
+  }
+}
+</script>
+
+<template>
+  <section class="moved" aria-live="polite">
+    <h1>{{ undone ? 'Taken back' : corrected ? 'Correction saved' : 'Saved' }}</h1>
+    <p class="quiet">
+      {{
+        undone
+          ? 'The windows are as they were before.'
+          : `${longDay(saved.service.doneOn)}, ${saved.service.doneBy}.`
+      }}
+    </p>
+    <template v-if="!undone">
+      <h2 v-if="shown.length">What moved</h2>
+      <p v-else class="quiet">No window moved.</p>
+      <ul>
+        <li v-for="moved in shown" :key="moved.taskId" :data-moved="moved.name">
+          <strong>{{ moved.name }}</strong>
+          <p class="spans">
+            <span class="quiet"
+              >{{ windowWords(moved.before.window) }}, every
+              <span class="num">{{ moved.before.intervalDays }}</span> days</span
+            >
+            <span aria-hidden="true"> → </span><span class="seen-by-readers">is now</span>
+            <span
+              >{{ windowWords(moved.after.window) }}, best {{ shortDay(moved.after.window.ideal) }}, every
+              <span class="num">{{ moved.after.intervalDays }}</span> days</span
+            >
+          </p>
+          <p class="small quiet">{{ moved.reasons.join(' ') }}</p>
+        </li>
+      </ul>
+      <button
+        v-if="!all && saved.moved.length > shown.length"
+        class="button plain"
+        type="button"
+        @click="all = true"
+      >
+        Show all {{ saved.moved.length }}
+      </button>
+    </template>
+    <p v-if="trouble" role="alert">{{ trouble }}</p>
+    <div class="actions">
+      <RouterLink class="button" :to="{ name: 'rounds' }">Back to rounds</RouterLink>
+      <RouterLink class="button plain" :to="{ name: 'tank', params: { tank: saved.service.tankId } }"
+        >See the tank</RouterLink
+      >
+      <button v-if="!corrected" class="button plain" type="button" @click="turn">
+        {{ undone ? 'Put it back' : 'Undo' }}
+      </button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin-top: var(--gap-4);
+}
+
+li {
+  padding: 12px 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: var(--gap-4);
+}
+</style>

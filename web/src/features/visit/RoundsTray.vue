@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Visit } from './queries'
+
+/** What to bring for all of today, each thing once. */
+const props = defineProps<{ visits: Visit[] }>()
+
+const SHARED = ['Bucket', 'Gloves, towel, drip tray']
+const carry = computed(() => {
+  const things = new Map<string, number>()
+  for (const { thing, count } of props.visits.flatMap((visit) => visit.carry)) {
+    things.set(thing, SHARED.includes(thing) ? 1 : (things.get(thing) ?? 0) + count)
+  }
+  return things
+})
+</script>
+
+<template>
+  <aside class="tray" aria-labelledby="carry">
+    <h2 id="carry">Carry</h2>
+    <ul v-if="carry.size">
+      <li v-for="[thing, count] in carry" :key="thing">
+        {{ thing }} <span v-if="count > 1 || !SHARED.includes(thing)" class="num">{{ count }}</span>
+      </li>
+    </ul>
+    <p v-else class="quiet">Nothing but your hands.</p>
+    <p class="caution small">
+      Unplug pumps, heater and lights before hands go into the water. The maker’s manual and the product’s
+      label come first.
+    </p>
+  </aside>
+</template>
+
+<style scoped>
+.tray {
+  width: 300px;
+  padding: 26px 24px;
+  border-left: 1px solid var(--line);
+  background: var(--surface);
+}
+
+ul {
+  margin: 6px 0 20px;
+}
+
+li {
+  display: flex;
+  justify-content: space-between;
+  padding: 7px 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+.caution {
+  margin-top: 18px;
+  padding-left: 12px;
+  border-left: 4px solid var(--brick);
+}
+
+@media (width <= 1000px) {
+  .tray {
+    width: auto;
+    padding: 18px 16px 100px;
+    border: 0;
+    border-top: 1px solid var(--line);
+  }
+}
+</style>

@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import { longDay, today } from '@/shared/dates'
+import { useRounds } from './queries'
+import RoundsTray from './RoundsTray.vue'
+import VisitCard from './VisitCard.vue'
+import WeekAhead from './WeekAhead.vue'
+
+/** At the tank: what to do today, tank by tank, and what to carry. */
+const rounds = useRounds()
+
+const visits = computed(() => rounds.data.value?.visits ?? [])
+const rooms = computed(() => {
+  const grouped = new Map<string, typeof visits.value>()
+  for (const visit of visits.value)
+    grouped.set(visit.tank.room, [...(grouped.get(visit.tank.room) ?? []), visit])
+  return grouped
+})
+const minutes = computed(() => visits.value.reduce((sum, visit) => sum + visit.effort.minutes, 0))
+const next = computed(() => rounds.data.value?.week.find((day) => day.tanks > 0))
+const summary = computed(() => {
+  const count = visits.value.length
+  if (count === 0) return ''
+  const COUNTS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine']
+  return `${COUNTS[count] ?? String(count)} tank${count === 1 ? '' : 's'}, about ${String(minutes.value)} minutes.`
+})
+</script>
+
+<template>
+  <main class="rounds">
+    <div class="main">
+      <h1>{{ longDay(rounds.data.value?.today ?? today()) }}</h1>
+      <AsyncState
+        :pending="rounds.isPending.value"
+        :error="rounds.error.value"
+        what="today’s rounds"
+        @retry="rounds.refetch()"
+      >
+        <div v-if="rounds.data.value?.tanks === 0" class="empty">
+          <p>
+            Nothing to do yet, since there is no tank. Add one with its filter and its care is planned at
+            once.
+          </p>
+          <RouterLink class="button" :to="{ name: 'new-tank' }">Add the first tank</RouterLink>
+        </div>
+        <div v-else-if="visits.length === 0" class="empty">
+          <p><strong>All done for today.</strong></p>
+          <p class="quiet">
+            {{
+              next
+                ? `Next: ${longDay(next.on)}, about ${next.minutes} minutes.`
+                : 'Nothing in the next seven days either.'
+            }}
+          </p>
+        </div>
+        <p v-else class="quiet">{{ summary }}</p>
+        <section v-for="[room, inRoom] in rooms" :key="room" :aria-label="room || 'No room'">
+          <p class="room small quiet">{{ room || 'No room' }}</p>
+          <VisitCard
+            v-for="visit in inRoom"
+            :key="visit.tank.id"
+            :visit="visit"
+            :today="rounds.data.value?.today ?? today()"
+          />
+        </section>
+        <WeekAhead v-if="rounds.data.value?.tanks" :week="rounds.data.value.week" />
+      </AsyncState>
+    </div>
+    <RoundsTray v-if="visits.length" :visits="visits" />
+  </main>
+</template>
+
+<style scoped>
+.rounds {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  min-height: 100vh;
+}
+
+.main {
+  padding: 22px 30px 40px 32px;
+  max-width: 1000px;
+}
+
+.room {
+  margin-top: 15px;
+}
+
+.empty {
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+  max-width: 520px;
+  padding: var(--gap-4) 0;
+}
+
+@media (width <= 1000px) {
+  .rounds {
+    grid-template-columns: 1fr;
+    min-height: 0;
+  }
+
+  .main {
+    padding: 16px;
+  }
+}
+</style>

@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import StateTag from '@/shared/components/StateTag.vue'
+import WindowLine from '@/shared/components/WindowLine.vue'
+import type { Day } from '@/shared/dates'
+import type { Visit } from './queries'
+
+/** The work on one tank: each task with its window and why, inner work of a canister under its opening. */
+const props = defineProps<{ visit: Visit; today: Day }>()
+
+const rows = computed(() => {
+  const { errands } = props.visit
+  const openings = new Set(errands.filter((one) => one.reach === 'OPENING').map((one) => one.filter.id))
+  const inner = (errand: (typeof errands)[number]) =>
+    errand.reach === 'INSIDE' && openings.has(errand.filter.id)
+  return errands
+    .filter((errand) => !inner(errand))
+    .map((errand) => ({
+      errand,
+      within:
+        errand.reach === 'OPENING'
+          ? errands.filter((one) => inner(one) && one.filter.id === errand.filter.id)
+          : [],
+    }))
+})
+const words = computed(() => {
+  const days = props.visit.effort.daysLate
+  return days > 0 ? `${String(days)} day${days === 1 ? '' : 's'} late` : 'due'
+})
+const tasks = computed(() => props.visit.errands.map((errand) => errand.taskId).join(','))
+const several = computed(() => new Set(props.visit.errands.map((errand) => errand.filter.id)).size > 1)
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
+</script>
+
+<template>
+  <article class="visit" :aria-label="visit.tank.name">
+    <div>
+      <h2>
+        <RouterLink class="tank" :to="{ name: 'tank', params: { tank: visit.tank.id } }">{{
+          visit.tank.name
+        }}</RouterLink>
+        <StateTag :standing="visit.standing" :words="words" />
+      </h2>
+      <div v-for="{ errand, within } in rows" :key="errand.taskId" class="task">
+        <span>
+          {{ errand.name
+          }}<span v-if="several && errand.reach !== 'OPENING'" class="quiet">
+            of {{ errand.filter.name }}</span
+          >
+          <span v-if="within.length" class="small quiet within">{{
+            within.map((one) => lower(one.name)).join(', ')
+          }}</span>
+        </span>
+        <WindowLine
+          :window="errand.window"
+          :standing="errand.standing"
+          :today="today"
+          :before="12"
+          :after="14"
+          :focus="10"
+        />
+        <details class="why small quiet">
+          <summary>{{ errand.reasons[0] }}</summary>
+          <p v-for="reason in errand.reasons.slice(1)" :key="reason">{{ reason }}</p>
+        </details>
+      </div>
+    </div>
+    <div class="act">
+      <RouterLink class="button" :to="{ name: 'log', params: { tank: visit.tank.id }, query: { tasks } }">
+        Log<span class="seen-by-readers"> {{ visit.tank.name }}</span>
+      </RouterLink>
+      <p class="small quiet">
+        <span class="num">{{ visit.effort.minutes }}</span> min
+      </p>
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.visit {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 16px;
+  padding: 12px 0 13px;
+  border-top: 1px solid var(--line);
+}
+
+h2 {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: center;
+}
+
+.tank {
+  color: var(--ink);
+}
+
+.task {
+  display: grid;
+  grid-template-columns: 250px 210px minmax(0, 1fr);
+  gap: 0 18px;
+  align-items: center;
+  min-height: 38px;
+}
+
+.within {
+  display: block;
+}
+
+summary {
+  cursor: pointer;
+}
+
+.act {
+  text-align: right;
+}
+
+.act p {
+  margin-top: 5px;
+}
+
+@media (width <= 640px) {
+  .task {
+    grid-template-columns: 1fr;
+    padding: 8px 0 4px;
+  }
+
+  .visit {
+    gap: 8px;
+  }
+}
+</style>

@@ -1,0 +1,1 @@
+export { default as HistoryList } from './HistoryList.vue'

@@ -1,0 +1,84 @@
+import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { forecastsStale } from '@/features/interval'
+import { api, body, type Schemas } from '@/shared/api/client'
+
+export type Rounds = Schemas['RoundsView']
+export type Visit = Schemas['VisitView']
+export type Service = Schemas['ServiceView']
+export type ServiceInput = Schemas['ServiceInput']
+export type Saved = Schemas['SavedService']
+export type Change = Schemas['ChangeRow']
+
+/** Services a page of the history. */
+export const PAGE = 20
+
+export const useRounds = () => useQuery({ queryKey: ['rounds'], queryFn: () => body(api.GET('/api/rounds')) })
+
+/** Services of a tank, latest first, a page at a time. */
+export function useServices(tank: MaybeRefOrGetter<number>) {
+  return useInfiniteQuery({
+    queryKey: computed(() => ['services', toValue(tank)]),
+    queryFn: ({ pageParam }) =>
+      body(
+        api.GET('/api/tanks/{tank}/services', {
+          params: { path: { tank: toValue(tank) }, query: { skip: pageParam, limit: PAGE } },
+        }),
+      ),
+    initialPageParam: 0,
+    getNextPageParam: (last, pages) => (last.length < PAGE ? undefined : pages.length * PAGE),
+  })
+}
+
+export function useService(service: MaybeRefOrGetter<string | undefined>) {
+  return useQuery({
+    queryKey: computed(() => ['services', 'one', toValue(service)]),
+    queryFn: () =>
+      body(api.GET('/api/services/{service}', { params: { path: { service: toValue(service) ?? '' } } })),
+    enabled: computed(() => toValue(service) !== undefined),
+    gcTime: 0,
+  })
+}
+
+function useLogStale() {
+  const client = useQueryClient()
+  return () => forecastsStale(client)
+}
+
+/** Logs a service under an id made here, so that sending it twice stores it once. */
+export function useSaveService() {
+  return useMutation({
+    mutationFn: ({ id, input }: { id: string; input: ServiceInput }) =>
+      body(api.PUT('/api/services/{service}', { params: { path: { service: id } }, body: input })),
+    onSuccess: useLogStale(),
+  })
+}
+
+export function useCorrectService() {
+  return useMutation({
+    mutationFn: ({ id, version, input }: { id: string; version: number; input: ServiceInput }) =>
+      body(
+        api.POST('/api/services/{service}/corrections', {
+          params: { path: { service: id } },
+          body: { version, service: input },
+        }),
+      ),
+    onSuccess: useLogStale(),
+  })
+}
+
+export function useWithdrawService() {
+  return useMutation({
+    mutationFn: (service: string) =>
+      body(api.DELETE('/api/services/{service}', { params: { path: { service } } })),
+    onSuccess: useLogStale(),
+  })
+}
+
+export function useRestoreService() {
+  return useMutation({
+    mutationFn: (service: string) =>
+      body(api.POST('/api/services/{service}/restore', { params: { path: { service } } })),
+    onSuccess: useLogStale(),
+  })
+}

@@ -1,0 +1,35 @@
+import '@fontsource-variable/atkinson-hyperlegible-mono/wght.css'
+import '@fontsource-variable/atkinson-hyperlegible-next/wght.css'
+import './shared/tokens.css'
+import './shared/base.css'
+import { MutationCache, QueryCache, QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
+import { createPinia } from 'pinia'
+import { createApp } from 'vue'
+import App from './app/App.vue'
+import { makeRouter } from './app/router'
+import { Problem } from './shared/problem'
+
+/** An ended session leads back to the door; what was typed stays in its form's draft. */
+function noticeSignOut(failure: unknown) {
+  if (failure instanceof Problem && failure.status === 401 && failure.code === 'failed') {
+    void client.invalidateQueries({ queryKey: ['session'] })
+  }
+}
+
+const client = new QueryClient({
+  queryCache: new QueryCache({ onError: noticeSignOut }),
+  mutationCache: new MutationCache({ onError: noticeSignOut }),
+  defaultOptions: {
+    queries: {
+      staleTime: 20_000,
+      retry: (count, failure) =>
+        count < 2 && !(failure instanceof Problem && failure.status >= 400 && failure.status < 500),
+    },
+  },
+})
+
+createApp(App)
+  .use(createPinia())
+  .use(VueQueryPlugin, { queryClient: client })
+  .use(makeRouter(client))
+  .mount('#app')

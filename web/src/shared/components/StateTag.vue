@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import type { Standing } from '../standing'
+
+/** A state as a word with a mark, never by colour alone. */
+defineProps<{ standing: Standing; words: string }>()
+
+const MARK: Record<Standing, string> = { LATE: '!', DUE: '•', OPEN: '○', LATER: '' }
+</script>
+
+<template>
+  <span class="tag" :class="standing.toLowerCase()">
+    <span v-if="MARK[standing]" aria-hidden="true">{{ MARK[standing] }}</span> {{ words }}
+  </span>
+</template>
+
+<style scoped>
+.tag {
+  display: inline-block;
+  padding: 1px 8px;
+  border-radius: 3px;
+  font-size: 13px;
+  font-weight: 680;
+  white-space: nowrap;
+  color: var(--ink-quiet);
+  background: var(--hair);
+}
+
+.late {
+  color: var(--brick);
+  background: var(--brick-soft);
+}
+
+.due {
+  color: var(--amber);
+  background: var(--amber-soft);
+}
+
+.open {
+  color: var(--herb);
+  background: var(--herb-soft);
+}
+</style>

@@ -1,0 +1,51 @@
+import { nextTick, ref } from 'vue'
+import { Problem, wordsOf } from './problem'
+
+/** Sends a form: holds what went wrong by field, and moves the focus to the first field at fault. */
+export function useSending() {
+  const sending = ref(false)
+  const errors = ref<Record<string, string>>({})
+  const trouble = ref('')
+  const conflict = ref<unknown>()
+
+  async function send<T>(action: () => Promise<T>): Promise<T | undefined> {
+    if (sending.value) return undefined
+    sending.value = true
+    errors.value = {}
+    trouble.value = ''
+    conflict.value = undefined
+    try {
+      return await action()
+    } catch (failure) {
+      tell(failure)
+      return undefined
+    } finally {
+      sending.value = false
+    }
+  }
+
+  function tell(failure: unknown) {
+    trouble.value = wordsOf(failure)
+    if (failure instanceof Problem) {
+      errors.value = failure.byField
+      conflict.value = failure.current
+      void nextTick(focusFirst)
+    }
+  }
+
+  function refuse(byField: Record<string, string>) {
+    errors.value = byField
+    trouble.value = 'Some fields need another look.'
+    void nextTick(focusFirst)
+  }
+
+  return { sending, errors, trouble, conflict, send, refuse }
+}
+
+function focusFirst() {
+  document
+    .querySelector<HTMLElement>('[data-field] .error')
+    ?.closest('[data-field]')
+    ?.querySelector<HTMLElement>('input, textarea, select, button')
+    ?.focus()
+}

@@ -1,0 +1,47 @@
+/** One rule broken, at the field it belongs to. */
+export interface Violation {
+  field: string
+  code: string
+  message: string
+}
+
+interface ProblemDocument {
+  detail?: string
+  code?: string
+  errors?: Violation[]
+  current?: unknown
+}
+
+/** A failure as the server described it, or as the network left it. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+    readonly errors: Violation[] = [],
+    readonly current?: unknown,
+  ) {
+    super(message)
+  }
+
+  static async from(response: Response): Promise<Problem> {
+    const document = (await response.json().catch(() => ({}))) as ProblemDocument
+    const message =
+      document.detail ?? `The server answered with ${String(response.status)}. Try again in a moment.`
+    return new Problem(response.status, document.code ?? 'failed', message, document.errors, document.current)
+  }
+
+  static unreachable(): Problem {
+    return new Problem(0, 'unreachable', 'Chervil could not be reached. What you typed is kept; try again.')
+  }
+
+  /** Messages by field, for a form. */
+  get byField(): Record<string, string> {
+    return Object.fromEntries(this.errors.map((error) => [error.field, error.message]))
+  }
+}
+
+/** Any failure in words for people. */
+export function wordsOf(failure: unknown): string {
+  return failure instanceof Error ? failure.message : 'Something went wrong. Try again.'
+}

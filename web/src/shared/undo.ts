@@ -1,0 +1,20 @@
+import { h } from 'vue'
+import { wordsOf } from './problem'
+
+/** Says what was done and offers to take it back for some seconds. */
+export function offerUndo(said: string, undo: () => Promise<unknown>) {
+  const run = async () => {
+    shown.close()
+    await undo().then(
+      () => ElMessage({ message: 'Taken back.', type: 'success' }),
+      (failure: unknown) => ElMessage({ message: wordsOf(failure), type: 'error' }),
+    )
+  }
+  const button = () =>
+    h('button', { type: 'button', class: 'button plain', onClick: () => void run() }, 'Undo')
+  const shown = ElMessage({
+    message: () => h('span', [said, ' ', button()]),
+    duration: 10_000,
+    showClose: true,
+  })
+}

@@ -1,0 +1,110 @@
+import type { Schemas } from './api/client'
+
+type Setting = Schemas['Setting']
+
+export interface Choice<V extends string> {
+  value: V
+  label: string
+  hint?: string
+}
+
+export const WATER: Choice<Setting['water']>[] = [
+  { value: 'FRESH', label: 'Fresh' },
+  { value: 'COLD_FRESH', label: 'Cold fresh' },
+  { value: 'BRACKISH', label: 'Brackish' },
+  { value: 'MARINE', label: 'Marine' },
+]
+
+export const STOCKING: Choice<Setting['stocking']>[] = [
+  { value: 'LIGHT', label: 'Light' },
+  { value: 'NORMAL', label: 'Normal' },
+  { value: 'HEAVY', label: 'Heavy' },
+  { value: 'OVER', label: 'Over' },
+]
+
+export const FEEDING: Choice<Setting['feeding']>[] = [
+  { value: 'LIGHT', label: 'Light' },
+  { value: 'NORMAL', label: 'Normal' },
+  { value: 'HEAVY', label: 'Heavy' },
+]
+
+export const BACTERIA: Choice<Setting['bacteriaHome']>[] = [
+  { value: 'MEDIA', label: 'Filter media' },
+  { value: 'SUBSTRATE_AND_ROCK', label: 'Substrate and rock' },
+  { value: 'BOTH', label: 'Both' },
+]
+
+export const TAP: Choice<Setting['tapWater']>[] = [
+  { value: 'CHLORAMINE', label: 'Chloramine' },
+  { value: 'CHLORINE', label: 'Chlorine' },
+  { value: 'NEITHER', label: 'Neither' },
+]
+
+export const OPENING: Choice<Schemas['Schools']['opening']>[] = [
+  { value: 'CONDITION_LED', label: 'By condition', hint: 'Learned from what you find, with a safety cap.' },
+  { value: 'MAKERS_CALENDAR', label: 'By calendar', hint: 'Every 30 days, whatever is found.' },
+]
+
+export const SOCK: Choice<Schemas['Schools']['sock']>[] = [
+  { value: 'CLARITY', label: 'Clarity', hint: 'Every one to four weeks.' },
+  { value: 'NUTRIENT_EXPORT', label: 'Nutrient export', hint: 'Every three or four days.' },
+]
+
+export const FILTER_KIND: Choice<Schemas['FilterView']['kind']>[] = [
+  { value: 'CANISTER', label: 'Canister' },
+  { value: 'HANG_ON_BACK', label: 'Hang-on-back' },
+  { value: 'INTERNAL', label: 'Internal' },
+  { value: 'AIR_SPONGE', label: 'Air sponge' },
+  { value: 'SUMP', label: 'Sump' },
+  { value: 'UV_UNIT', label: 'UV unit' },
+]
+
+export const DIRECTION: Choice<NonNullable<Schemas['FilterView']['direction']>>[] = [
+  { value: 'BOTTOM_UP', label: 'Bottom to top' },
+  { value: 'TOP_DOWN', label: 'Top to bottom' },
+  { value: 'SIDE_THEN_TRAYS', label: 'Side foam, then trays' },
+]
+
+export type StageKind = Schemas['StageView']['kind']
+
+export const STAGE_KIND: Choice<StageKind>[] = [
+  { value: 'STRAINER', label: 'Strainer' },
+  { value: 'PREFILTER_SPONGE', label: 'Pre-filter' },
+  { value: 'SPONGE', label: 'Sponge' },
+  { value: 'AIR_LINE', label: 'Air line' },
+  { value: 'OVERFLOW', label: 'Overflow' },
+  { value: 'SOCK', label: 'Sock' },
+  { value: 'FLEECE_ROLL', label: 'Fleece roll' },
+  { value: 'SETTLING', label: 'Settling chamber' },
+  { value: 'COARSE_FOAM', label: 'Coarse foam' },
+  { value: 'MEDIUM_FOAM', label: 'Medium foam' },
+  { value: 'FINE_PAD', label: 'Fine pad' },
+  { value: 'FLOSS', label: 'Floss' },
+  { value: 'BIO_MEDIA', label: 'Bio media' },
+  { value: 'CARBON', label: 'Carbon' },
+  { value: 'RESIN', label: 'Resin' },
+  { value: 'PHOSPHATE_REMOVER', label: 'Phosphate remover' },
+  { value: 'UV_LAMP', label: 'UV lamp' },
+  { value: 'UV_SLEEVE', label: 'UV sleeve' },
+  { value: 'IMPELLER', label: 'Impeller' },
+  { value: 'SEALS', label: 'Seals' },
+  { value: 'HOSES', label: 'Hoses' },
+  { value: 'RETURN_PUMP', label: 'Return pump' },
+]
+
+export type Finding = NonNullable<Schemas['Done']['finding']>
+
+/** The five grades in order; keys 1 to 5. Words that anchor each, so that they mean the same to everyone. */
+export const FINDINGS: (Choice<Finding> & { hint: string })[] = [
+  { value: 'CLEAN', label: 'clean', hint: 'like new' },
+  { value: 'LIGHT', label: 'light', hint: 'colour still even' },
+  { value: 'MODERATE', label: 'moderate', hint: 'pores half shut' },
+  { value: 'HEAVY', label: 'heavy', hint: 'slimy, hard to see through' },
+  { value: 'CLOGGED', label: 'clogged', hint: 'water went round it' },
+]
+
+export function labelOf<V extends string>(choices: Choice<V>[], value: V | undefined): string {
+  return choices.find((choice) => choice.value === value)?.label ?? ''
+}
+
+export const gradeOf = (finding: Finding) => FINDINGS.findIndex((choice) => choice.value === finding)
