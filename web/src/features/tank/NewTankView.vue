@@ -52,7 +52,7 @@ async function save() {
   <main class="page narrow">
     <h1>A new tank</h1>
     <form novalidate @submit.prevent="save">
-      <section v-if="made === undefined" aria-label="Tank">
+      <section v-if="made === undefined" aria-label="The tank">
         <TankFields v-model="tank" :errors="half.tank" :rooms="rooms" />
       </section>
       <p v-else class="quiet">{{ tank.name }} is stored. Its filter is still to come.</p>

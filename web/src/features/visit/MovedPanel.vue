@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { longDay, shortDay, windowWords } from '@/shared/dates'
+import WindowLine from '@/shared/components/WindowLine.vue'
+import { longDay, shortDay, today, windowWords } from '@/shared/dates'
 import { wordsOf } from '@/shared/problem'
 import { useRestoreService, useWithdrawService, type Saved } from './queries'
 
@@ -13,6 +14,7 @@ const undone = ref(false)
 const trouble = ref('')
 
 const MOST = 6
+const now = today()
 const all = ref(false)
 const done = computed(() => new Set(props.saved.service.tasks.map((task) => task.taskId)))
 const shown = computed(() =>
@@ -48,17 +50,33 @@ async function turn() {
       <ul>
         <li v-for="moved in shown" :key="moved.taskId" :data-moved="moved.name">
           <strong>{{ moved.name }}</strong>
-          <p class="spans">
-            <span class="quiet"
-              >{{ windowWords(moved.before.window) }}, every
-              <span class="num">{{ moved.before.intervalDays }}</span> days</span
-            >
-            <span aria-hidden="true"> → </span><span class="seen-by-readers">is now</span>
-            <span
-              >{{ windowWords(moved.after.window) }}, best {{ shortDay(moved.after.window.ideal) }}, every
-              <span class="num">{{ moved.after.intervalDays }}</span> days</span
-            >
-          </p>
+          <div class="spans">
+            <p class="quiet">
+              {{ windowWords(moved.before.window) }}, every
+              <span class="num">{{ moved.before.intervalDays }}</span> days
+            </p>
+            <WindowLine
+              :window="moved.before.window"
+              standing="LATER"
+              :today="now"
+              :before="30"
+              :after="400"
+              :focus="20"
+            />
+            <p>
+              <span class="seen-by-readers">is now</span>
+              {{ windowWords(moved.after.window) }}, best {{ shortDay(moved.after.window.ideal) }}, every
+              <span class="num">{{ moved.after.intervalDays }}</span> days
+            </p>
+            <WindowLine
+              :window="moved.after.window"
+              standing="OPEN"
+              :today="now"
+              :before="30"
+              :after="400"
+              :focus="20"
+            />
+          </div>
           <p class="small quiet">{{ moved.reasons.join(' ') }}</p>
         </li>
       </ul>
@@ -85,6 +103,14 @@ async function turn() {
 </template>
 
 <style scoped>
+.spans {
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(120px, 2fr);
+  gap: 0 18px;
+  align-items: center;
+  margin: 4px 0;
+}
+
 h2 {
   margin-top: var(--gap-4);
 }

@@ -68,8 +68,7 @@ export function fromService(service: Service): Draft {
 /** A draft that outlives a reload: kept in this browser until it is saved or dropped. */
 export function keptDraft(key: string, fresh: () => Draft) {
   const place = `chervil.draft.${key}`
-  const kept = localStorage.getItem(place)
-  const draft = reactive<Draft>(kept ? { ...fresh(), ...(JSON.parse(kept) as Draft) } : fresh())
+  const draft = reactive<Draft>({ ...fresh(), ...stored(place) })
   const stop = watch(draft, () => {
     localStorage.setItem(place, JSON.stringify(draft))
   })
@@ -77,7 +76,16 @@ export function keptDraft(key: string, fresh: () => Draft) {
     stop()
     localStorage.removeItem(place)
   }
-  return { draft, drop, restored: kept !== null }
+  return { draft, drop }
+}
+
+/** What was kept; nothing if it cannot be read. */
+function stored(place: string): Partial<Draft> {
+  try {
+    return JSON.parse(localStorage.getItem(place) ?? '{}') as Partial<Draft>
+  } catch {
+    return {}
+  }
 }
 
 interface TaskOfDraft {

@@ -1,5 +1,6 @@
 package app.chervil.server.account;
 
+import java.time.Duration;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -15,6 +16,8 @@ import org.springframework.security.web.authentication.HttpStatusEntryPoint;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.session.web.http.CookieSerializer;
+import org.springframework.session.web.http.DefaultCookieSerializer;
 
 /** Who may ask for what, and the headers every answer carries. */
 @Configuration(proxyBeanMethods = false)
@@ -49,6 +52,17 @@ class SecuritySetup {
     @Bean
     SecurityContextRepository contexts() {
         return new HttpSessionSecurityContextRepository();
+    }
+
+    /** Kept for thirty days, out of reach of scripts, never sent along from another site. */
+    @Bean
+    CookieSerializer sessionCookie() {
+        DefaultCookieSerializer cookie = new DefaultCookieSerializer();
+        cookie.setCookieName("chervil_session");
+        cookie.setUseHttpOnlyCookie(true);
+        cookie.setSameSite("Strict");
+        cookie.setCookieMaxAge((int) Duration.ofDays(30).toSeconds());
+        return cookie;
     }
 
     @Bean

@@ -1,0 +1,221 @@
+package app.chervil.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Errands in the demo. Each starts at the rounds as Marit, the keeper. */
+class DemoJourneyIT {
+    private static RunningServer server;
+    private Keeper keeper;
+
+    @BeforeAll
+    static void start() {
+        server = RunningServer.demo();
+    }
+
+    @AfterAll
+    static void stop() {
+        server.close();
+    }
+
+    @BeforeEach
+    void comeIn() {
+        keeper = new Keeper(server);
+        keeper.enterDemoAs("Marit");
+    }
+
+    @AfterEach
+    void leave() {
+        assertThat(keeper.complaints()).isEmpty();
+        keeper.close();
+    }
+
+    @Test
+    void a_heavy_pre_filter_shortens_its_window_and_undo_gives_the_old_one_back() {
+        Page page = keeper.page();
+        Locator brook = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Brook bench"));
+        assertThat(brook).containsText("Rinse the pre-filter");
+        keeper.link("Brook bench").first().click();
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Water path of Weir")))
+                .containsText("coarse foam");
+        String windowBefore = rowOf("Rinse the pre-filter").textContent();
+
+        keeper.link("Log a service").click();
+        tick("Rinse the pre-filter");
+        grade("pre-filter", "4 heavy");
+        keeper.button("Save").click();
+
+        Locator moved = page.locator("[data-moved='Rinse the pre-filter']");
+        assertThat(moved).containsText("Found heavy after 13 days");
+        assertThat(days(moved, 1)).isLessThan(days(moved, 0));
+
+        keeper.button("Undo").click();
+        assertThat(keeper.heading("Taken back")).isVisible();
+        keeper.link("See the tank").click();
+        assertThat(rowOf("Rinse the pre-filter")).hasText(windowBefore);
+    }
+
+    @Test
+    void a_clean_finding_lengthens_the_window_but_only_so_far_and_a_reload_keeps_it() {
+        Page page = keeper.page();
+        openLog("Blackwater nook");
+        tick("Rinse the coarse foam");
+        page.keyboard().press("Tab");
+        grade("coarse foam", "1 clean");
+        keeper.button("Save").click();
+
+        Locator moved = page.locator("[data-moved='Rinse the coarse foam']");
+        assertThat(moved).containsText("Held to 1.5 × the longest run so far.");
+        assertThat(days(moved, 1)).isGreaterThan(days(moved, 0));
+
+        keeper.link("See the tank").click();
+        assertThat(keeper.heading("Blackwater nook")).isVisible();
+        page.reload();
+        assertThat(page.locator(".history li").first()).containsText("Coarse foam rinsed, clean");
+    }
+
+    @Test
+    void saving_twice_in_a_row_stores_one_service() {
+        Page page = keeper.page();
+        openLog("Rock pool");
+        tick("Change the sock");
+        keeper.button("Save").dblclick();
+        assertThat(keeper.heading("Saved")).isVisible();
+
+        keeper.link("See the tank").click();
+        keeper.settle();
+
+        String today =
+                page.locator(".history li").first().locator("span").first().textContent();
+        assertThat(page.locator(".history li").filter(new Locator.FilterOptions().setHasText(today)))
+                .hasCount(1);
+    }
+
+    @Test
+    void what_was_typed_outlives_a_reload_and_a_refusal() {
+        Page page = keeper.page();
+        openLog("Brook bench");
+        tick("Clear the strainer");
+        page.getByLabel("Note").fill("Snail shells in the strainer");
+        page.getByLabel("It took").fill("0");
+        keeper.button("Save").click();
+        assertThat(page.locator("[data-field='minutes'] .error")).hasText("At least 1 minute.");
+
+        page.reload();
+
+        assertThat(page.getByLabel("Note")).hasValue("Snail shells in the strainer");
+        assertThat(page.getByLabel("Clear the strainer")).isChecked();
+        keeper.link("Leave").click();
+    }
+
+    @Test
+    void a_service_can_be_corrected_later() {
+        Page page = keeper.page();
+        keeper.go("/tanks/1");
+        page.locator(".history a").first().click();
+        keeper.settle();
+        grade("sock", "2 light");
+        keeper.button("Save the correction").click();
+
+        assertThat(keeper.heading("Correction saved")).isVisible();
+        keeper.link("See the tank").click();
+        assertThat(page.locator(".history li").first()).containsText("Sock changed, light");
+    }
+
+    @Test
+    void keys_lead_to_every_place() {
+        Page page = keeper.page();
+        page.keyboard().press("g");
+        page.keyboard().press("t");
+        assertThat(keeper.heading("Tanks")).isVisible();
+        page.keyboard().press("/");
+        page.getByLabel("Tank, filter or stage").fill("floss");
+        page.keyboard().press("Enter");
+        assertThat(keeper.heading("Blackwater nook")).isVisible();
+        page.keyboard().press("l");
+        assertThat(page.getByText("Log a service")).isVisible();
+        page.keyboard().press("?");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Day or lamp theme");
+        keeper.viewIsAccessible();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "/",
+                "/tanks",
+                "/tanks/2",
+                "/tanks/3",
+                "/tanks/new",
+                "/tanks/2/edit",
+                "/tanks/2/filters/new",
+                "/tanks/2/filters/2",
+                "/tanks/2/log?tasks=9,11",
+                "/log",
+                "/people",
+                "/nowhere"
+            })
+    void every_view_is_accessible_in_both_themes(String path) {
+        keeper.go(path);
+
+        keeper.viewIsAccessible();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"/", "/tanks", "/tanks/2", "/tanks/2/log?tasks=9,11", "/tanks/new"})
+    void views_fit_a_phone(String path) {
+        keeper.takePhone();
+        keeper.go(path);
+
+        keeper.viewDoesNotScrollSideways();
+        keeper.viewIsAccessible();
+    }
+
+    @Test
+    void a_helper_sees_no_way_to_delete() {
+        keeper.close();
+        keeper = new Keeper(server);
+        keeper.enterDemoAs("Osei");
+        keeper.go("/tanks/2/edit");
+
+        assertThat(keeper.button("Save")).isVisible();
+        assertThat(keeper.button("Delete tank …")).hasCount(0);
+    }
+
+    private void openLog(String tank) {
+        keeper.go("/log");
+        keeper.link(tank).click();
+        keeper.settle();
+    }
+
+    private void tick(String task) {
+        keeper.page().getByLabel(task).check();
+    }
+
+    private void grade(String stage, String grade) {
+        keeper.page()
+                .getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("How did the " + stage + " look"))
+                .getByText(grade)
+                .click();
+    }
+
+    private Locator rowOf(String task) {
+        return keeper.page().locator(".when li").filter(new Locator.FilterOptions().setHasText(task));
+    }
+
+    /** Days of the interval before (0) or after (1). */
+    private static int days(Locator moved, int which) {
+        return Integer.parseInt(moved.locator(".num").nth(which).textContent());
+    }
+}

@@ -1,0 +1,133 @@
+package app.chervil.e2e;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+
+/** The packaged server as its own process, on a database and port of its own. */
+final class RunningServer implements AutoCloseable {
+    private static final String CODE = "SETUP-CODE ";
+
+    private final Process process;
+    private final int port;
+    private String setupCode = "";
+
+    private RunningServer(Process process, int port) {
+        this.process = process;
+        this.port = port;
+    }
+
+    static RunningServer demo() {
+        return start("--chervil.demo=true");
+    }
+
+    static RunningServer empty() {
+        return start();
+    }
+
+    private static RunningServer start(String... flags) {
+        try {
+            int port = freePort();
+            List<String> command = new ArrayList<>(List.of(
+                    Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                    "-XX:TieredStopAtLevel=1",
+                    "-jar",
+                    jar().toString()));
+            command.addAll(List.of(flags));
+            ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
+            builder.environment().put("CHERVIL_DB_URL", freshDatabase());
+            builder.environment().put("CHERVIL_PORT", Integer.toString(port));
+            RunningServer server = new RunningServer(builder.start(), port);
+            server.awaitStart();
+            return server;
+        } catch (IOException | SQLException failure) {
+            throw new IllegalStateException("Could not start the server", failure);
+        }
+    }
+
+    String url(String path) {
+        return "http://127.0.0.1:" + port + path;
+    }
+
+    String setupCode() {
+        return setupCode;
+    }
+
+    @Override
+    public void close() {
+        process.destroy();
+    }
+
+    private void awaitStart() throws IOException {
+        BufferedReader output =
+                new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+        StringBuilder said = new StringBuilder();
+        for (String line = output.readLine(); line != null; line = output.readLine()) {
+            said.append(line).append('\n');
+            if (line.startsWith(CODE)) {
+                setupCode = line.substring(CODE.length());
+            }
+            if (line.contains("Started ChervilApplication")) {
+                drain(output);
+                return;
+            }
+        }
+        throw new IllegalStateException("The server ended before it was ready:\n" + said);
+    }
+
+    /** Reads on, so that the process never blocks on a full pipe. */
+    private static void drain(BufferedReader output) {
+        Thread reader = new Thread(() -> {
+            try {
+                while (output.readLine() != null) {}
+            } catch (IOException closed) {
+                throw new UncheckedIOException(closed);
+            }
+        });
+        reader.setDaemon(true);
+        reader.setUncaughtExceptionHandler((thread, closed) -> {});
+        reader.start();
+    }
+
+    private static Path jar() throws IOException {
+        try (var files = Files.list(Path.of("..", "server", "target"))) {
+            return files.filter(file -> file.getFileName().toString().matches("chervil-server-[0-9.]+\\.jar"))
+                    .findFirst()
+                    .orElseThrow();
+        }
+    }
+
+    private static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            return socket.getLocalPort();
+        }
+    }
+
+    private static String freshDatabase() throws SQLException {
+        String base = System.getenv("CHERVIL_DB_BASE");
+        if (base == null) {
+            throw new IllegalStateException("CHERVIL_DB_BASE is not set: run the tests with ./chervil test");
+        }
+        String name = "chervil_" + UUID.randomUUID().toString().replace("-", "");
+        String user = System.getenv("CHERVIL_DB_USER");
+        try (Connection connection =
+                        DriverManager.getConnection(base + "/postgres", user, System.getenv("CHERVIL_DB_PASSWORD"));
+                Statement statement = connection.createStatement()) {
+            statement.execute("create database " + name);
+        }
+        return base + "/" + name;
+    }
+}

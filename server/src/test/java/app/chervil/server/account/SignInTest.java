@@ -1,0 +1,151 @@
+package app.chervil.server.account;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import app.chervil.server.ChervilTest;
+import app.chervil.server.TestSite;
+import jakarta.servlet.http.Cookie;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.MediaType;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.test.annotation.DirtiesContext;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.ResultActions;
+
+@ChervilTest
+@DirtiesContext
+class SignInTest {
+    @Autowired
+    MockMvc mvc;
+
+    @Autowired
+    AccountOperations accounts;
+
+    @Autowired
+    TestSite site;
+
+    @Autowired
+    SetupCode code;
+
+    @Autowired
+    JdbcClient jdbc;
+
+    @Test
+    void the_first_visitor_makes_the_keeper_with_the_printed_code_and_only_once() throws Exception {
+        jdbc.sql("truncate site, account, sign_in_failure cascade").update();
+
+        setUp("not the code")
+                .andExpect(status().isUnauthorized())
+                .andExpect(jsonPath("$.code").value("wrong-code"));
+        setUp(code.value())
+                .andExpect(status().isOk())
+                .andExpect(jsonPath("$.role").value("KEEPER"));
+        setUp(code.value()).andExpect(jsonPath("$.code").value("already-set-up"));
+    }
+
+    @Test
+    void a_session_lives_in_the_database_and_ends_with_sign_out() throws Exception {
+        person("ines");
+
+        Cookie session = signIn("ines", "a long enough password")
+                .andExpect(status().isOk())
+                .andReturn()
+                .getResponse()
+                .getCookie("chervil_session");
+
+        assertThat(session).isNotNull();
+        assertThat(session.isHttpOnly()).isTrue();
+        mvc.perform(get("/api/tanks").cookie(session)).andExpect(status().isOk());
+        mvc.perform(org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete("/api/session")
+                        .cookie(session)
+                        .with(csrf()))
+                .andExpect(status().isNoContent());
+        mvc.perform(get("/api/tanks").cookie(session)).andExpect(status().isUnauthorized());
+    }
+
+    @Test
+    void passwords_are_stored_hashed() {
+        person("jon");
+
+        assertThat(jdbc.sql("select password_hash from account where login = 'jon'")
+                        .query(String.class)
+                        .single())
+                .startsWith("{bcrypt}$2");
+    }
+
+    @Test
+    void after_five_failures_even_the_right_password_must_wait() throws Exception {
+        person("karo");
+        for (int i = 0; i < AccountOperations.MOST_FAILURES_OF_LOGIN; i++) {
+            signIn("karo", "wrong").andExpect(status().isUnauthorized());
+        }
+
+        signIn("karo", "a long enough password")
+                .andExpect(status().isTooManyRequests())
+                .andExpect(jsonPath("$.errors[0].code").value("too-many-attempts"));
+    }
+
+    @Test
+    void a_request_without_the_csrf_token_is_refused() throws Exception {
+        mvc.perform(post("/api/session").contentType(MediaType.APPLICATION_JSON).content("{}"))
+                .andExpect(status().isForbidden());
+    }
+
+    @Test
+    void every_answer_allows_only_our_own_origin() throws Exception {
+        mvc.perform(get("/api/session"))
+                .andExpect(header().string(
+                                "Content-Security-Policy", org.hamcrest.Matchers.startsWith("default-src 'self';")))
+                .andExpect(header().string("X-Content-Type-Options", "nosniff"))
+                .andExpect(header().string("X-Frame-Options", "DENY"));
+    }
+
+    @Test
+    void the_demo_doors_do_not_exist_outside_the_demo() throws Exception {
+        mvc.perform(post("/api/demo-session/marit").with(csrf())).andExpect(status().isNotFound());
+    }
+
+    @Test
+    void a_helper_may_work_but_not_delete_tanks_or_manage_people() throws Exception {
+        SignedIn keeper = site.keeper();
+        SignedIn helper = site.helperOf(keeper);
+        long tank = site.tank(keeper);
+
+        site.get(helper, "/api/tanks/" + tank).andExpect(status().isOk());
+        site.delete(helper, "/api/tanks/" + tank).andExpect(status().isForbidden());
+        site.delete(helper, "/api/accounts/" + keeper.accountId()).andExpect(status().isForbidden());
+        site.post(helper, "/api/accounts", person("lin", "short"))
+                .andExpect(jsonPath("$.errors[0].field").value("password"));
+    }
+
+    private void person(String login) {
+        accounts.create("A site", new NewAccount(login, login, "a long enough password"), Role.KEEPER);
+    }
+
+    private static String person(String login, String password) {
+        return """
+            {"login": "%s", "name": "%s", "password": "%s"}""".formatted(login, login, password);
+    }
+
+    private ResultActions setUp(String given) throws Exception {
+        return send("/api/setup", """
+            {"code": "%s", "siteName": "Home", "keeper": %s}""".formatted(given, person("mo", "a long enough password")));
+    }
+
+    private ResultActions signIn(String login, String password) throws Exception {
+        return send("/api/session", """
+            {"login": "%s", "password": "%s"}""".formatted(login, password));
+    }
+
+    private ResultActions send(String path, String body) throws Exception {
+        return mvc.perform(
+                post(path).with(csrf()).contentType(MediaType.APPLICATION_JSON).content(body));
+    }
+}

@@ -1,0 +1,93 @@
+package app.chervil.server.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+
+import app.chervil.server.ChervilTest;
+import jakarta.servlet.http.Cookie;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.context.TestPropertySource;
+import org.springframework.test.web.servlet.MockMvc;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+@ChervilTest
+@TestPropertySource(properties = {"chervil.demo=true", "springdoc.api-docs.enabled=true"})
+class DemoSiteTest {
+    private static final Path DOCUMENT = Path.of("openapi.json");
+    private static final String TO_WRITE = "chervil.write-openapi";
+
+    @Autowired
+    MockMvc mvc;
+
+    private final JsonMapper json = JsonMapper.builder()
+            .enable(SerializationFeature.INDENT_OUTPUT)
+            .enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS)
+            .build();
+
+    @Test
+    void its_two_invented_people_come_in_by_a_button() throws Exception {
+        mvc.perform(get("/api/session"))
+                .andExpect(jsonPath("$.demoAccounts[0].login").value("marit"))
+                .andExpect(jsonPath("$.demoAccounts[1].role").value("HELPER"));
+        assertThat(door("osei")).isNotNull();
+    }
+
+    @Test
+    void on_the_day_it_is_loaded_the_sock_is_two_days_late_and_the_prefilter_due() throws Exception {
+        String late = "$.visits[?(@.tank.name == 'Rock pool')]";
+        String due = "$.visits[?(@.tank.name == 'Brook bench')]";
+
+        mvc.perform(get("/api/rounds").cookie(door("marit")))
+                .andExpect(jsonPath(late + ".effort.daysLate").value(2))
+                .andExpect(jsonPath(due + ".standing").value("DUE"))
+                .andExpect(jsonPath(due + ".errands[0].name").value("Rinse the pre-filter"));
+    }
+
+    @Test
+    void brook_bench_learned_to_open_its_canister_after_about_150_days() throws Exception {
+        byte[] answer = mvc.perform(get("/api/forecasts").cookie(door("marit")))
+                .andReturn()
+                .getResponse()
+                .getContentAsByteArray();
+
+        assertThat(json.readTree(answer).valueStream())
+                .filteredOn(forecast ->
+                        forecast.get("subject").get("name").asString().equals("Open canister Weir"))
+                .singleElement()
+                .satisfies(forecast ->
+                        assertThat(forecast.get("intervalDays").asInt()).isBetween(140, 160));
+    }
+
+    /** Write it anew with {@code -Dchervil.write-openapi=true}. */
+    @Test
+    void the_committed_api_document_is_the_one_served() throws Exception {
+        String served =
+                mvc.perform(get("/v3/api-docs")).andReturn().getResponse().getContentAsString(StandardCharsets.UTF_8);
+        ObjectNode document = (ObjectNode) json.readTree(served);
+        document.remove("servers");
+        if (Boolean.getBoolean(TO_WRITE)) {
+            Files.writeString(DOCUMENT, json.writeValueAsString(json.treeToValue(document, Object.class)) + "\n");
+        }
+
+        JsonNode committed = json.readTree(DOCUMENT);
+
+        assertThat((JsonNode) document).isEqualTo(committed);
+    }
+
+    private Cookie door(String login) throws Exception {
+        return mvc.perform(post("/api/demo-session/" + login).with(csrf()))
+                .andReturn()
+                .getResponse()
+                .getCookie("chervil_session");
+    }
+}

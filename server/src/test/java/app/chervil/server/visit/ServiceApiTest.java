@@ -1,0 +1,168 @@
+package app.chervil.server.visit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import app.chervil.server.ChervilTest;
+import app.chervil.server.StatementCount;
+import app.chervil.server.TestSite;
+import app.chervil.server.account.SignedIn;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.test.web.servlet.ResultActions;
+import tools.jackson.databind.JsonNode;
+
+@ChervilTest
+class ServiceApiTest {
+    @Autowired
+    TestSite site;
+
+    @Autowired
+    StatementCount count;
+
+    @Autowired
+    JdbcClient jdbc;
+
+    SignedIn keeper;
+    long tank;
+    JsonNode weir;
+    String path;
+
+    @BeforeEach
+    void open() throws Exception {
+        keeper = site.keeper();
+        tank = site.tank(keeper);
+        weir = site.canister(keeper, tank, "Weir", "2026-05-20");
+        path = "/api/services/" + UUID.randomUUID();
+    }
+
+    @Test
+    void a_heavy_finding_shortens_the_window_and_its_reason_names_it() throws Exception {
+        JsonNode saved = site.read(site.put(keeper, path, rinse("HEAVY", "2026-06-01")));
+
+        JsonNode moved = saved.get("moved").get(0);
+        assertThat(moved.get("name").asString()).isEqualTo("Rinse the pre-filter");
+        assertThat(moved.get("after").get("intervalDays").asInt())
+                .isLessThan(moved.get("before").get("intervalDays").asInt());
+        assertThat(moved.get("reasons").get(0).asString()).startsWith("Found heavy after 12 days");
+    }
+
+    @Test
+    void the_same_service_is_stored_once_however_often_it_is_sent() throws Exception {
+        JsonNode first = site.read(site.put(keeper, path, rinse("HEAVY", "2026-06-01")));
+        JsonNode again = site.read(site.put(keeper, path, rinse("HEAVY", "2026-06-01")));
+
+        assertThat(again).isEqualTo(first);
+        site.get(keeper, "/api/tanks/" + tank + "/services")
+                .andExpect(jsonPath("$.length()").value(1));
+    }
+
+    @Test
+    void undo_gives_the_old_windows_back_and_can_itself_be_undone() throws Exception {
+        JsonNode before = site.read(site.get(keeper, "/api/forecasts?tank=" + tank));
+        site.put(keeper, path, rinse("HEAVY", "2026-06-01"));
+        JsonNode after = site.read(site.get(keeper, "/api/forecasts?tank=" + tank));
+
+        site.delete(keeper, path).andExpect(status().isNoContent());
+        assertThat(site.read(site.get(keeper, "/api/forecasts?tank=" + tank))).isEqualTo(before);
+        site.post(keeper, path + "/restore", "").andExpect(status().isOk());
+        assertThat(site.read(site.get(keeper, "/api/forecasts?tank=" + tank)))
+                .isEqualTo(after)
+                .isNotEqualTo(before);
+    }
+
+    @Test
+    void a_correction_recomputes_and_keeps_what_was_said_before() throws Exception {
+        site.put(keeper, path, rinse("HEAVY", "2026-06-01"));
+
+        JsonNode corrected = site.read(correct(1, rinse("LIGHT", "2026-06-01")).andExpect(status().isOk()));
+
+        assertThat(corrected.get("service").get("version").asInt()).isEqualTo(2);
+        JsonNode moved = corrected.get("moved").get(0);
+        assertThat(moved.get("after").get("intervalDays").asInt())
+                .isGreaterThan(moved.get("before").get("intervalDays").asInt());
+        assertThat(jdbc.sql("select was from service_correction where site_id = ?")
+                        .param(keeper.siteId())
+                        .query(String.class)
+                        .single())
+                .contains("\"finding\":\"HEAVY\"");
+        correct(1, rinse("CLEAN", "2026-06-01"))
+                .andExpect(status().isConflict())
+                .andExpect(jsonPath("$.current.tasks[0].finding").value("LIGHT"));
+    }
+
+    @Test
+    void flow_may_be_timed_with_a_container() throws Exception {
+        String body = rinse("MODERATE", "2026-06-01")
+                .replace("\"flows\": []", """
+            "flows": [{"filterId": %d, "before": {"litres": 2, "seconds": 10}}]""".formatted(weir.get("id").asLong()));
+
+        site.put(keeper, path, body)
+                .andExpect(jsonPath("$.service.flows[0].beforeLph").value(720.0));
+        site.put(keeper, "/api/services/" + UUID.randomUUID(), body.replace(", \"seconds\": 10", ""))
+                .andExpect(jsonPath("$.errors[0].field").value("flows[0].before.seconds"));
+    }
+
+    @ParameterizedTest(name = "{2}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"doneOn\": \"2026-06-01\" | \"doneOn\": \"2026-06-02\" | in-the-future  | doneOn",
+                "\"minutes\": 6            | \"minutes\": 0            | min             | minutes",
+                "\"minutes\": 6            | \"minutes\": 1.5e9        | max             | minutes",
+                "\"doneBy\": \"Ines\"      | \"doneBy\": \" \"         | not-blank       | doneBy",
+                "\"HEAVY\"                 | \"FILTHY\"                | not-understood  | tasks[0].finding",
+            })
+    void bad_input_is_refused_at_its_field(String was, String is, String code, String field) throws Exception {
+        site.put(keeper, path, rinse("HEAVY", "2026-06-01").replace(was, is))
+                .andExpect(jsonPath("$.errors[0].code").value(code))
+                .andExpect(jsonPath("$.errors[0].field").value(field));
+        site.get(keeper, path).andExpect(status().isNotFound());
+    }
+
+    @Test
+    void tasks_and_services_of_another_site_are_not_found() throws Exception {
+        site.put(keeper, path, rinse("HEAVY", "2026-06-01"));
+        SignedIn stranger = site.keeper();
+        long strangersTank = site.tank(stranger);
+        String foreignTask =
+                rinse("HEAVY", "2026-06-01").replace("\"tankId\": " + tank, "\"tankId\": " + strangersTank);
+
+        site.get(stranger, path).andExpect(status().isNotFound());
+        site.delete(stranger, path).andExpect(status().isNotFound());
+        site.put(stranger, path, foreignTask).andExpect(jsonPath("$.code").value("task-not-found"));
+        site.put(stranger, path, foreignTask.replaceAll("\"taskId\": \\d+", "\"taskId\": 987654321"))
+                .andExpect(status().isNotFound());
+    }
+
+    @Test
+    void rounds_ask_each_table_once_however_many_tanks_there_are() throws Exception {
+        site.put(keeper, path, rinse("HEAVY", "2026-05-21"));
+        for (int i = 0; i < 4; i++) {
+            site.canister(keeper, site.tank(keeper), "Creek", "2026-03-01");
+        }
+        count.reset();
+
+        site.get(keeper, "/api/rounds").andExpect(jsonPath("$.visits.length()").value(5));
+
+        // tank, filter, stage, care_task, context_change, service, service_task, service_flow
+        assertThat(count.statements()).hasSize(8);
+    }
+
+    private ResultActions correct(int version, String service) throws Exception {
+        return site.post(keeper, path + "/corrections", """
+            {"version": %d, "service": %s}""".formatted(version, service));
+    }
+
+    private String rinse(String finding, String on) {
+        return """
+            {"tankId": %d, "doneOn": "%s", "doneBy": "Ines", "minutes": 6, "note": "",
+             "tasks": [{"taskId": %d, "finding": "%s"}], "flows": []}""".formatted(tank, on, TestSite.task(weir, "Rinse the pre-filter"), finding);
+    }
+}

@@ -1,0 +1,35 @@
+import { describe, expect, it } from 'vitest'
+import { ageWords, daysBetween, shortDay, today, windowWords } from './dates'
+
+describe('dates', () => {
+  it('counts whole days across a change of clocks', () => {
+    expect(daysBetween('2026-03-28', '2026-03-30')).toBe(2)
+    expect(daysBetween('2026-10-26', '2026-10-24')).toBe(-2)
+  })
+
+  it('takes today from the clock it is given, not from UTC', () => {
+    expect(today(new Date(2026, 0, 5, 0, 30))).toBe('2026-01-05')
+  })
+
+  it.each([
+    ['2027-02-01', '1 Feb'],
+    ['2028-02-01', '1 Feb 2028'],
+    ['2025-11-01', '1 Nov 2025'],
+  ])('names the year of %s only where the month could be taken for another', (day, words) => {
+    expect(shortDay(day, '2026-11-25')).toBe(words)
+  })
+
+  it('tells a window as a span, and one day as that day', () => {
+    const now = today()
+    expect(windowWords({ earliest: now, ideal: now, latest: now })).not.toContain(' to ')
+  })
+
+  it.each([
+    ['2026-11-24', '1 day'],
+    ['2026-10-14', '42 days'],
+    ['2026-05-25', '6 months'],
+    ['2023-11-20', '3 years'],
+  ])('tells the age of something set up on %s', (since, words) => {
+    expect(ageWords(since, '2026-11-25')).toBe(words)
+  })
+})
