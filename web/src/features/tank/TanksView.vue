@@ -70,7 +70,7 @@ const filterNames = (tank: number) =>
             }}</RouterLink>
             <span class="quiet">
               {{ labelOf(WATER, tank.tank.setting.water) }},
-              <span class="num">{{ withUnit(tank.tank.netVolumeL, 'L') }}</span>
+              {{ withUnit(tank.tank.netVolumeL, 'L') }}
             </span>
             <span class="quiet">{{ filterNames(tank.id) || 'no filter yet' }}</span>
             <span v-if="nextByTank.get(tank.id)" class="next">

@@ -61,6 +61,11 @@ label {
   gap: 8px;
 }
 
+.input :deep(input),
+.input :deep(textarea) {
+  font-family: var(--text);
+}
+
 .number .input :deep(input) {
   text-align: right;
   font-family: var(--mono);

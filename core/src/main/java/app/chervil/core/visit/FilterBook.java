@@ -82,11 +82,6 @@ public final class FilterBook {
         }
     }
 
-    /** Flow right after the last service that cleaned the filter; empty if none was measured. */
-    public Optional<FlowRate> cleanFlow() {
-        return services.stream().reduce(Optional.empty(), this::cleanAfter, (first, second) -> second);
-    }
-
     private boolean goesWithOpening(BookedTask task) {
         return task.setting() instanceof Learned
                 && task.stage()

@@ -108,17 +108,6 @@ class FilterBookTest {
         assertThat(now.on(START.plusDays(5), List.of(raised), true).stocking()).isEqualTo(Stocking.HEAVY);
     }
 
-    @Test
-    void the_clean_flow_is_the_one_after_the_last_opening() {
-        BookBuilder book = new BookBuilder();
-
-        assertThat(book.with(service(10, Map.of(OPENING, Optional.empty()), 0, 900))
-                        .with(service(20, Map.of(PREFILTER, Optional.empty()), 0, 700))
-                        .build(NORMAL, List.of())
-                        .cleanFlow())
-                .contains(FlowRate.of(900));
-    }
-
     private static Map<Long, Forecast> canister(
             Surroundings today, List<ContextChange> changes, LoggedService... services) {
         BookBuilder book = new BookBuilder();

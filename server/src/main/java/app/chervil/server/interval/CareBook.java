@@ -53,11 +53,6 @@ public record CareBook(
                 .toList();
     }
 
-    /** Flow after the last service that cleaned the filter; empty if none was measured. */
-    public Optional<FlowRate> cleanFlow() {
-        return book().cleanFlow();
-    }
-
     private FilterBook book() {
         List<ContextChange> reaching = changes.stream()
                 .filter(change -> change.reaches(filter.id()))

@@ -32,7 +32,6 @@ class TankApiTest {
                 "netVolumeL    | -3           | 422 | decimal-min",
                 "netVolumeL    | 10000000     | 422 | decimal-max",
                 "netVolumeL    | \"lots\"     | 400 | not-understood",
-                "netVolumeL    | \"NaN\"      | 400 | not-understood",
                 "netVolumeL    | null         | 422 | not-null",
                 "establishedOn | \"2026-06-02\" | 422 | in-the-future",
                 "establishedOn | \"1949-12-31\" | 422 | too-long-ago",
@@ -47,6 +46,13 @@ class TankApiTest {
                 .andExpect(status().is(status))
                 .andExpect(jsonPath("$.errors[0].field").value(field))
                 .andExpect(jsonPath("$.errors[0].code").value(code));
+    }
+
+    @Test
+    void not_a_number_is_refused_at_its_field() throws Exception {
+        site.post(keeper, "/api/tanks", TestSite.TANK.replace("220", "\"NaN\""))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].field").value("netVolumeL"));
     }
 
     @Test
