@@ -1,0 +1,98 @@
+import { beforeEach, describe, expect, it } from 'vitest'
+import { mountView, refusal, settled, stubServer } from '@/testing/mounting'
+import type { Rounds } from './queries'
+import RoundsView from './RoundsView.vue'
+
+const WEEK = Array.from({ length: 7 }, (_, i) => ({
+  on: `2026-11-${String(26 + i).padStart(2, '0')}`,
+  minutes: 0,
+  tanks: 0,
+})).slice(0, 5)
+const WINDOW = { earliest: '2026-11-20', ideal: '2026-11-24', latest: '2026-11-26' }
+
+function visit(name: string, room: string, carry: [string, number][]): Rounds['visits'][number] {
+  return {
+    tank: { id: name.length, name, room },
+    standing: 'DUE',
+    effort: { minutes: 12, daysLate: 0 },
+    errands: [
+      {
+        taskId: 1,
+        filter: { id: 1, name: 'Weir' },
+        name: 'Rinse the pre-filter',
+        reach: 'FREE',
+        standing: 'DUE',
+        window: WINDOW,
+        reasons: ['Found heavy.'],
+      },
+    ],
+    carry: carry.map(([thing, count]) => ({ thing, count })),
+  }
+}
+
+function rounds(change: Partial<Rounds>): Rounds {
+  return { today: '2026-11-25', tanks: 2, visits: [], week: WEEK, ...change }
+}
+
+describe('rounds', () => {
+  beforeEach(() => {
+    document.body.innerHTML = ''
+  })
+
+  it('teach the first step where there is no tank', async () => {
+    stubServer({ 'GET /api/rounds': rounds({ tanks: 0 }) })
+
+    const { wrapper } = await mountView(RoundsView)
+
+    expect(wrapper.text()).toContain('Add the first tank')
+    expect(wrapper.text()).not.toContain('All done')
+  })
+
+  it('say when all is done, and what comes next', async () => {
+    const week = [{ on: '2026-11-27', minutes: 14, tanks: 1 }]
+    stubServer({ 'GET /api/rounds': rounds({ week }) })
+
+    const { wrapper } = await mountView(RoundsView)
+
+    expect(wrapper.text()).toContain('All done for today.')
+    expect(wrapper.text()).toContain('Next: Friday 27 November, about 14 minutes.')
+  })
+
+  it('group tanks by room and add up minutes and things, buckets once', async () => {
+    const visits = [
+      visit('Brook', 'Lab', [
+        ['Bucket', 1],
+        ['Fine pad', 1],
+      ]),
+      visit('Nook', 'Gallery', [
+        ['Bucket', 1],
+        ['Fine pad', 2],
+      ]),
+    ]
+    stubServer({ 'GET /api/rounds': rounds({ visits }) })
+
+    const { wrapper } = await mountView(RoundsView)
+
+    expect(wrapper.text()).toContain('Two tanks, about 24 minutes.')
+    expect(wrapper.findAll('section[aria-label]').map((room) => room.attributes('aria-label'))).toEqual([
+      'Lab',
+      'Gallery',
+    ])
+    expect(wrapper.findAll('.tray li').map((thing) => thing.text())).toEqual(['Bucket', 'Fine pad 3'])
+  })
+
+  it('say what failed and try again when asked', async () => {
+    const answers: Record<string, unknown> = {
+      'GET /api/rounds': refusal(503, { detail: 'The database rests.' }),
+    }
+    stubServer(answers)
+    const { wrapper } = await mountView(RoundsView)
+    expect(wrapper.get('[role=alert]').text()).toContain('The database rests.')
+
+    answers['GET /api/rounds'] = rounds({})
+    await wrapper.get('[role=alert] button').trigger('click')
+    await settled()
+
+    expect(wrapper.text()).toContain('All done for today.')
+  })
+})

@@ -1,0 +1,65 @@
+import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
+import { flushPromises, mount } from '@vue/test-utils'
+import { createPinia } from 'pinia'
+import { vi } from 'vitest'
+import type { Component } from 'vue'
+import { createMemoryHistory, createRouter } from 'vue-router'
+
+/** What the server would answer, by method and path; a number alone is a status without a document. */
+export type Answers = Record<string, unknown>
+
+const NAMES = ['rounds', 'tanks', 'new-tank', 'pick-log', 'people', 'door']
+const TANK_NAMES = ['tank', 'log', 'edit-tank', 'new-filter']
+
+/** Stands in for the server at its HTTP boundary; every request is kept. */
+export function stubServer(answers: Answers) {
+  const asked: { call: string; body: unknown }[] = []
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const url = new URL(request.url)
+    const call = `${request.method} ${url.pathname}`
+    const text = await request.text()
+    asked.push({ call, body: text ? (JSON.parse(text) as unknown) : undefined })
+    const answer = answers[call]
+    if (answer === undefined) return new Response('{}', { status: 404 })
+    if (typeof answer === 'number') return new Response(answer === 204 ? null : '{}', { status: answer })
+    if (answer instanceof Response) return answer.clone()
+    return new Response(JSON.stringify(answer), { headers: { 'Content-Type': 'application/json' } })
+  })
+  return asked
+}
+
+/** A refusal as the server words it. */
+export function refusal(status: number, document: Record<string, unknown>): Response {
+  return new Response(JSON.stringify(document), {
+    status,
+    headers: { 'Content-Type': 'application/problem+json' },
+  })
+}
+
+/** Mounts a view with a query cache, a router and the stubbed server, and waits until it has settled. */
+export async function mountView(view: Component, props: Record<string, unknown> = {}, path = '/') {
+  const page = { template: '<p />' }
+  const router = createRouter({
+    history: createMemoryHistory(),
+    routes: [
+      ...NAMES.map((name) => ({ path: name === 'rounds' ? '/' : `/${name}`, name, component: page })),
+      ...TANK_NAMES.map((name) => ({ path: `/at/:tank/${name}`, name, component: page })),
+      { path: '/at/:tank/filters/:filter', name: 'edit-filter', component: page },
+      { path: '/at/:tank/services/:service', name: 'correct', component: page },
+    ],
+  })
+  await router.push(path)
+  const queryClient = new QueryClient({ defaultOptions: { queries: { retry: false } } })
+  const wrapper = mount(view, {
+    props,
+    attachTo: document.body,
+    global: { plugins: [router, createPinia(), [VueQueryPlugin, { queryClient }]] },
+  })
+  await settled()
+  return { wrapper, router }
+}
+
+/** Lets answers arrive and the view follow. */
+export async function settled() {
+  for (let turn = 0; turn < 6; turn++) await flushPromises()
+}
