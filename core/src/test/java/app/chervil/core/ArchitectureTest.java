@@ -34,6 +34,9 @@ class ArchitectureTest {
     static final ArchRule visits_rest_on_intervals = only("visit", "interval", "filter", "tank", "calc");
 
     @ArchTest
+    static final ArchRule procedures_rest_on_filters = only("procedure", "filter", "tank", "calc");
+
+    @ArchTest
     static final ArchRule features_have_no_cycles =
             slices().matching("app.chervil.core.(*)..").should().beFreeOfCycles();
 

@@ -1,0 +1,37 @@
+package app.chervil.core.procedure;
+
+/** Parts of a service in the order they are done; steps of all tasks are merged by it. */
+enum Phase {
+    ROCK,
+    PREPARE,
+    MEASURE,
+    DRAW,
+    STOP,
+    SHUT,
+    COOL,
+    DRAIN,
+    OPEN,
+    TAKE_OUT,
+    RINSE_FIRST,
+    RINSE_SECOND,
+    DIP,
+    RINSE_LAST,
+    RENEW,
+    HOUSING,
+    HEAD_OUT,
+    HEAD,
+    HEAD_IN,
+    LAMP_OPEN,
+    LAMP,
+    LAMP_SHUT,
+    HOSES,
+    PUT_BACK,
+    SEAL,
+    FILL,
+    CONNECT,
+    START,
+    WATCH,
+    FLOW,
+    FINISH,
+    BENCH
+}

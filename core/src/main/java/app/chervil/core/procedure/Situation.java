@@ -1,0 +1,88 @@
+package app.chervil.core.procedure;
+
+import app.chervil.core.filter.CareAction;
+import app.chervil.core.filter.FilterKind;
+import app.chervil.core.filter.Stage;
+import app.chervil.core.filter.StageKind;
+import app.chervil.core.tank.BacteriaHome;
+import app.chervil.core.tank.RinseWater;
+import app.chervil.core.tank.TapWater;
+import app.chervil.core.tank.Thoroughness;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What a procedure is assembled from.
+ *
+ * @param filterName what the keeper calls it
+ * @param path the stages in the order water meets them
+ * @param work tasks to be done, and chores that go with them
+ */
+public record Situation(String filterName, FilterKind kind, Practice practice, List<PathStage> path, Work work) {
+    public Situation {
+        path = List.copyOf(path);
+    }
+
+    /** A stage with its id and what the keeper calls it. */
+    public record PathStage(long id, String name, Stage stage) {
+        StageKind kind() {
+            return stage.kind();
+        }
+    }
+
+    /** The schools and waters that change the steps. */
+    public record Practice(RinseWater rinse, Thoroughness thoroughness, TapWater tap, BacteriaHome bacteria) {
+        /** Whether kept media may meet tap water. */
+        public boolean tapAllowed() {
+            return rinse == RinseWater.TAP_WHERE_SAFE
+                    && (tap == TapWater.NEITHER || bacteria == BacteriaHome.SUBSTRATE_AND_ROCK);
+        }
+
+        /** Why media is rinsed in what it is, for a keeper to read. */
+        public String whyWater() {
+            String holds = tap == TapWater.CHLORAMINE ? "chloramine" : "chlorine";
+            if (tapAllowed()) {
+                return tap == TapWater.NEITHER
+                        ? "Tap water is fine: yours holds neither chlorine nor chloramine."
+                        : "Tap water is fine: this tank's bacteria live in its substrate and rock, not here.";
+            }
+            if (tap == TapWater.NEITHER) {
+                return "Tank water, as you chose for this tank.";
+            }
+            return bacteria == BacteriaHome.SUBSTRATE_AND_ROCK
+                    ? "Tank water, as you chose for this tank; your tap carries " + holds + "."
+                    : "Tank water only. Your tap carries " + holds + ", and this tank's bacteria live in its media.";
+        }
+    }
+
+    /** Tasks and chores asked for. */
+    public record Work(List<Asked> tasks, Set<Chore> chores) {
+        public Work {
+            tasks = List.copyOf(tasks);
+            chores = Set.copyOf(chores);
+        }
+    }
+
+    /**
+     * A task asked for.
+     *
+     * @param stage id of its stage; empty for the whole filter
+     */
+    public record Asked(long task, CareAction action, Optional<Long> stage) {}
+
+    /** Work on the tank that touches its filters. */
+    public enum Chore {
+        ROCK_BLOW_OFF,
+        SUBSTRATE_VACUUM
+    }
+
+    boolean does(CareAction action) {
+        return work.tasks().stream().anyMatch(asked -> asked.action() == action);
+    }
+
+    Optional<PathStage> stageOf(Asked asked) {
+        return asked.stage()
+                .flatMap(id -> path.stream().filter(stage -> stage.id() == id).findFirst());
+    }
+}

@@ -1,0 +1,65 @@
+package app.chervil.core.procedure;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.OptionalLong;
+import java.util.Set;
+
+/**
+ * One thing to do.
+ *
+ * @param id unique within a procedure and the same whenever it is assembled again
+ * @param what text and reason
+ * @param about the task it serves; empty for what every service has
+ * @param care cautions, materials and timer
+ * @param captures what is written down here
+ */
+public record Step(String id, Words what, About about, Care care, Optional<Capture> captures, Set<Effect> effects) {
+    /**
+     * What to do and why.
+     *
+     * @param reason may be empty
+     */
+    public record Words(String text, String reason) {}
+
+    /** The task and stage a step belongs to; both empty for what every service has. */
+    public record About(OptionalLong task, OptionalLong stage) {
+        public static final About ALL = new About(OptionalLong.empty(), OptionalLong.empty());
+    }
+
+    /**
+     * What to mind.
+     *
+     * @param timerMinutes how long to wait, above zero
+     */
+    public record Care(List<Caution> cautions, List<String> materials, OptionalInt timerMinutes) {
+        public static final Care NONE = new Care(List.of(), List.of(), OptionalInt.empty());
+
+        public Care {
+            cautions = List.copyOf(cautions);
+            materials = List.copyOf(materials);
+        }
+    }
+
+    /** What a step writes down. */
+    public enum Capture {
+        FINDING,
+        FLOW_BEFORE,
+        FLOW_AFTER,
+        RESTART
+    }
+
+    /** What a step does to the filter, as far as safety goes. */
+    public enum Effect {
+        POWER_OFF,
+        POWER_ON,
+        HANDS_IN,
+        FILTER_OPENED,
+        FILTER_SHUT,
+        PART_OUT,
+        PART_IN,
+        LAMP_BAY_OPENED,
+        LAMP_BAY_SHUT
+    }
+}
