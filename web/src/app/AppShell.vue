@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { RestartGuard } from '@/features/procedure'
 import { useKeys } from '@/shared/keys'
 import { usePreferences } from '@/shared/preferences'
 import KeysHelp from './KeysHelp.vue'
@@ -40,7 +41,10 @@ const logHere = () =>
   <div class="app">
     <a class="skip" href="#content">Skip to content</a>
     <RailNav @keys="helping = true" @search="searching = true" />
-    <div id="content" tabindex="-1"><RouterView /></div>
+    <div id="content" tabindex="-1">
+      <RestartGuard v-if="route.name !== 'service'" />
+      <RouterView :key="route.path" />
+    </div>
     <KeysHelp v-model="helping" />
     <SearchPalette v-model="searching" />
   </div>

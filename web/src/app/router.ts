@@ -62,6 +62,18 @@ export function makeRouter(client: QueryClient) {
         props: (to) => ({ ...tank(to), service: String(to.params.service) }),
         component: () => import('@/features/visit/LogView.vue'),
       },
+      {
+        path: '/tanks/:tank(\\d+)/prepare',
+        name: 'prepare',
+        props: tank,
+        component: () => import('@/features/procedure/PrepareView.vue'),
+      },
+      {
+        path: '/service/:service',
+        name: 'service',
+        props: (to) => ({ service: String(to.params.service) }),
+        component: () => import('@/features/procedure/ServiceView.vue'),
+      },
       { path: '/people', name: 'people', component: () => import('@/features/account/PeopleView.vue') },
       { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./NowhereView.vue') },
     ],

@@ -50,6 +50,16 @@ export const SOCK: Choice<Schemas['Schools']['sock']>[] = [
   { value: 'NUTRIENT_EXPORT', label: 'Nutrient export', hint: 'Every three or four days.' },
 ]
 
+export const RINSE: Choice<Schemas['Schools']['rinse']>[] = [
+  { value: 'TANK_WATER', label: 'Tank water always' },
+  { value: 'TAP_WHERE_SAFE', label: 'Tap where safe', hint: 'Only where the tap or the bacteria allow it.' },
+]
+
+export const THOROUGHNESS: Choice<Schemas['Schools']['thoroughness']>[] = [
+  { value: 'LIGHT', label: 'Light', hint: 'Media swished and put back.' },
+  { value: 'FULL', label: 'Full', hint: 'Housing and trays washed too.' },
+]
+
 export const FILTER_KIND: Choice<Schemas['FilterView']['kind']>[] = [
   { value: 'CANISTER', label: 'Canister' },
   { value: 'HANG_ON_BACK', label: 'Hang-on-back' },

@@ -9,7 +9,7 @@ import { createMemoryHistory, createRouter } from 'vue-router'
 export type Answers = Record<string, unknown>
 
 const NAMES = ['rounds', 'tanks', 'new-tank', 'pick-log', 'people', 'door']
-const TANK_NAMES = ['tank', 'log', 'edit-tank', 'new-filter']
+const TANK_NAMES = ['tank', 'log', 'prepare', 'edit-tank', 'new-filter']
 
 /** Stands in for the server at its HTTP boundary; every request is kept. */
 export function stubServer(answers: Answers) {
@@ -44,6 +44,7 @@ export async function mountView(view: Component, props: Record<string, unknown> 
     routes: [
       ...NAMES.map((name) => ({ path: name === 'rounds' ? '/' : `/${name}`, name, component: page })),
       ...TANK_NAMES.map((name) => ({ path: `/at/:tank/${name}`, name, component: page })),
+      { path: '/service/:service', name: 'service', component: page },
       { path: '/at/:tank/filters/:filter', name: 'edit-filter', component: page },
       { path: '/at/:tank/services/:service', name: 'correct', component: page },
     ],

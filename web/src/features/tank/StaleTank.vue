@@ -1,6 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { labelOf, BACTERIA, FEEDING, OPENING, SOCK, STOCKING, TAP, WATER } from '@/shared/words'
+import {
+  labelOf,
+  BACTERIA,
+  FEEDING,
+  OPENING,
+  SOCK,
+  STOCKING,
+  TAP,
+  WATER,
+  RINSE,
+  THOROUGHNESS,
+} from '@/shared/words'
 import { fromTank, type TankForm } from './form'
 import type { Tank } from './queries'
 
@@ -21,6 +32,8 @@ function told(tank: TankForm): Record<string, string> {
     Bacteria: labelOf(BACTERIA, tank.setting.bacteriaHome),
     Canisters: labelOf(OPENING, tank.schools.opening),
     Socks: labelOf(SOCK, tank.schools.sock),
+    'Rinsed in': labelOf(RINSE, tank.schools.rinse),
+    Cleaning: labelOf(THOROUGHNESS, tank.schools.thoroughness),
   }
 }
 const differences = computed(() => {

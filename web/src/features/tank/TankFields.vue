@@ -2,7 +2,7 @@
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { today } from '@/shared/dates'
-import { BACTERIA, FEEDING, OPENING, SOCK, STOCKING, TAP, WATER } from '@/shared/words'
+import { BACTERIA, FEEDING, OPENING, RINSE, SOCK, STOCKING, TAP, THOROUGHNESS, WATER } from '@/shared/words'
 import type { TankForm } from './form'
 
 /** The fields of a tank, what changes its plan first. */
@@ -76,6 +76,20 @@ const now = today()
         legend="Socks are kept for"
         name="schools.sock"
         :choices="SOCK"
+      />
+    </div>
+    <div class="pair wide">
+      <ChoiceRow
+        v-model="form.schools.rinse"
+        legend="Media is rinsed in"
+        name="schools.rinse"
+        :choices="RINSE"
+      />
+      <ChoiceRow
+        v-model="form.schools.thoroughness"
+        legend="A service is"
+        name="schools.thoroughness"
+        :choices="THOROUGHNESS"
       />
     </div>
   </div>

@@ -20,7 +20,7 @@ export function blankTank(): TankForm {
       bacteriaHome: 'MEDIA',
       tapWater: 'CHLORAMINE',
     },
-    schools: { opening: 'CONDITION_LED', sock: 'CLARITY' },
+    schools: { opening: 'CONDITION_LED', sock: 'CLARITY', rinse: 'TANK_WATER', thoroughness: 'LIGHT' },
   }
 }
 

@@ -66,8 +66,11 @@ const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
       </div>
     </div>
     <div class="act">
-      <RouterLink class="button" :to="{ name: 'log', params: { tank: visit.tank.id }, query: { tasks } }">
-        Log<span class="seen-by-readers"> {{ visit.tank.name }}</span>
+      <RouterLink class="button" :to="{ name: 'prepare', params: { tank: visit.tank.id }, query: { tasks } }">
+        Start<span class="seen-by-readers"> on {{ visit.tank.name }}</span>
+      </RouterLink>
+      <RouterLink class="small log" :to="{ name: 'log', params: { tank: visit.tank.id }, query: { tasks } }">
+        Only log<span class="seen-by-readers"> {{ visit.tank.name }}</span>
       </RouterLink>
       <p class="small quiet">
         <span class="num">{{ visit.effort.minutes }}</span> min
@@ -118,6 +121,11 @@ summary {
 
 .act p {
   margin-top: 5px;
+}
+
+.log {
+  display: block;
+  margin-top: 8px;
 }
 
 @media (width <= 640px) {

@@ -26,7 +26,7 @@ public class TestSite {
             {"name": "Brook", "room": "Lab", "netVolumeL": 220, "establishedOn": "2024-01-01",
              "setting": {"water": "FRESH", "stocking": "NORMAL", "feeding": "NORMAL", "bacteriaHome": "MEDIA",
                          "tapWater": "CHLORAMINE"},
-             "schools": {"opening": "CONDITION_LED", "sock": "CLARITY"}}""";
+             "schools": {"opening": "CONDITION_LED", "sock": "CLARITY", "rinse": "TANK_WATER", "thoroughness": "LIGHT"}}""";
 
     private final MockMvc mvc;
     private final AccountOperations accounts;

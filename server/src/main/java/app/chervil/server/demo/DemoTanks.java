@@ -11,9 +11,11 @@ import app.chervil.core.filter.StageKind;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.Feeding;
 import app.chervil.core.tank.OpeningSchool;
+import app.chervil.core.tank.RinseWater;
 import app.chervil.core.tank.SockSchool;
 import app.chervil.core.tank.Stocking;
 import app.chervil.core.tank.TapWater;
+import app.chervil.core.tank.Thoroughness;
 import app.chervil.core.tank.WaterKind;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterInput;
@@ -239,7 +241,8 @@ class DemoTanks {
             SignedIn who, String name, String room, double litres, LocalDate since, WaterKind water, Keeping keeping) {
         TankInput.Setting setting =
                 new TankInput.Setting(water, keeping.stocking, keeping.feeding, keeping.home, TapWater.CHLORAMINE);
-        TankInput.Schools schools = new TankInput.Schools(OpeningSchool.CONDITION_LED, keeping.sock);
+        TankInput.Schools schools = new TankInput.Schools(
+                OpeningSchool.CONDITION_LED, keeping.sock, RinseWater.TANK_WATER, Thoroughness.FULL);
         return tanks.create(who, new TankInput(name, room, litres, since, setting, schools))
                 .id();
     }

@@ -3,9 +3,11 @@ package app.chervil.server.tank;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.Feeding;
 import app.chervil.core.tank.OpeningSchool;
+import app.chervil.core.tank.RinseWater;
 import app.chervil.core.tank.SockSchool;
 import app.chervil.core.tank.Stocking;
 import app.chervil.core.tank.TapWater;
+import app.chervil.core.tank.Thoroughness;
 import app.chervil.core.tank.WaterKind;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
@@ -47,7 +49,10 @@ public record TankInput(
 
     /** Practices chosen for it. */
     public record Schools(
-            @NotNull OpeningSchool opening, @NotNull SockSchool sock) {
+            @NotNull OpeningSchool opening,
+            @NotNull SockSchool sock,
+            @NotNull RinseWater rinse,
+            @NotNull Thoroughness thoroughness) {
         public app.chervil.core.tank.Schools toCore() {
             return new app.chervil.core.tank.Schools(opening, sock);
         }

@@ -1,0 +1,40 @@
+package app.chervil.server.procedure;
+
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Something that happened at the tank, under an id its client made; sent any number of times it is kept once.
+ *
+ * @param seq order in which the server got it; absent on the way in
+ * @param happenedAt by the client's clock
+ * @param doneBy absent on the way in
+ * @param step id of the step it is about; empty if about none
+ * @param value reason, grade, litres per hour or task id; may be empty
+ */
+public record GuidedEvent(
+        @NotNull UUID id,
+        @Nullable Long seq,
+        @NotNull Instant happenedAt,
+        @Nullable String doneBy,
+        @NotNull Kind kind,
+        @NotNull @Size(max = 80) String step,
+
+        @NotNull @Size(max = 500, message = "At most 500 characters.")
+        String value) {
+
+    /** What happened. */
+    public enum Kind {
+        DONE,
+        UNDONE,
+        SKIPPED,
+        FINDING,
+        FLOW_BEFORE,
+        FLOW_AFTER,
+        TIMER,
+        TASK_ADDED
+    }
+}

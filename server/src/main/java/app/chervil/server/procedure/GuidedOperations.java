@@ -1,0 +1,237 @@
+package app.chervil.server.procedure;
+
+import app.chervil.core.interval.Finding;
+import app.chervil.core.procedure.Situation.Chore;
+import app.chervil.core.procedure.Step.Effect;
+import app.chervil.server.account.SignedIn;
+import app.chervil.server.filter.FilterOperations;
+import app.chervil.server.filter.FilterView;
+import app.chervil.server.problem.NotFound;
+import app.chervil.server.problem.Rejected;
+import app.chervil.server.procedure.ProcedureView.StepView;
+import app.chervil.server.tank.TankOperations;
+import app.chervil.server.visit.SavedService;
+import app.chervil.server.visit.ServiceInput;
+import app.chervil.server.visit.ServiceOperations;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Services in progress: every tick is an event kept once; finishing writes them into the log. */
+@Service
+public class GuidedOperations {
+    private static final TypeReference<List<StepView>> STEPS = new TypeReference<>() {};
+    private static final TypeReference<List<Long>> TASKS = new TypeReference<>() {};
+    private static final TypeReference<Set<Chore>> CHORES = new TypeReference<>() {};
+
+    private final GuidedMapper mapper;
+    private final ProcedureOperations procedures;
+    private final FilterOperations filters;
+    private final TankOperations tanks;
+    private final ServiceOperations services;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    GuidedOperations(
+            GuidedMapper mapper,
+            ProcedureOperations procedures,
+            FilterOperations filters,
+            TankOperations tanks,
+            ServiceOperations services,
+            JsonMapper json,
+            Clock clock) {
+        this.mapper = mapper;
+        this.procedures = procedures;
+        this.filters = filters;
+        this.tanks = tanks;
+        this.services = services;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** Begins a service under an id its client made; beginning it again answers what is there. */
+    @Transactional
+    public GuidedView start(SignedIn who, UUID id, GuidedStart input) {
+        ProcedureView procedure = procedures.assemble(who, input.filterId(), input.tasks(), input.chores());
+        new Rejected.Gatherer()
+                .check(!procedure.steps().isEmpty(), "tasks", "nothing-to-do", "Choose at least one task.")
+                .done();
+        long tank = filters.find(who, input.filterId()).tankId();
+        mapper.insert(
+                who.siteId(),
+                new GuidedRow(
+                        id,
+                        tank,
+                        input.filterId(),
+                        json.writeValueAsString(input.tasks()),
+                        json.writeValueAsString(input.chores()),
+                        json.writeValueAsString(procedure.steps()),
+                        clock.instant(),
+                        who.name(),
+                        null,
+                        null));
+        return find(who, id);
+    }
+
+    /** Services in progress on the site. */
+    @Transactional(readOnly = true)
+    public List<GuidedView> listOpen(SignedIn who) {
+        return mapper.listOpen(who.siteId()).stream().map(row -> view(who, row)).toList();
+    }
+
+    /**
+     * One guided service.
+     *
+     * @throws NotFound if the site has no such service
+     */
+    @Transactional(readOnly = true)
+    public GuidedView find(SignedIn who, UUID id) {
+        return view(who, row(who, id));
+    }
+
+    /** Keeps each event once, in the order given, and answers all that is known. */
+    @Transactional
+    public GuidedView keep(SignedIn who, UUID id, List<GuidedEvent> events) {
+        GuidedRow row = row(who, id);
+        for (GuidedEvent event : events) {
+            if (mapper.insertEvent(who.siteId(), id, who.name(), event) == 1) {
+                follow(who, row, event);
+            }
+        }
+        return find(who, id);
+    }
+
+    /**
+     * Writes what was done into the log.
+     *
+     * @throws Rejected if the filter is off and no reason is given, or nothing was done
+     */
+    @Transactional
+    public SavedService finish(SignedIn who, UUID id, GuidedFinish input) {
+        GuidedRow row = row(who, id);
+        String reason = input.leftOffReason().strip();
+        ServiceInput done = done(who, view(who, row), input);
+        new Rejected.Gatherer()
+                .check(
+                        row.offSince() == null || !reason.isEmpty(),
+                        "leftOffReason",
+                        "pump-not-confirmed",
+                        "The filter is still off. Start it and confirm, or write why it stays off.")
+                .check(
+                        !done.tasks().isEmpty(),
+                        "tasks",
+                        "nothing-done",
+                        "No task was finished. Leave it open, or drop it.")
+                .done();
+        mapper.updateFinished(who.siteId(), id, clock.instant(), reason.isEmpty() ? null : reason);
+        return services.save(who, id, done);
+    }
+
+    /** Confirms that a filter left off by a finished service runs again. */
+    @Transactional
+    public void confirmRunning(SignedIn who, UUID id) {
+        row(who, id);
+        mapper.updateOff(who.siteId(), id, null);
+    }
+
+    /** Drops a service in which nothing was done. */
+    @Transactional
+    public void drop(SignedIn who, UUID id) {
+        GuidedRow row = row(who, id);
+        new Rejected.Gatherer()
+                .check(
+                        row.finishedAt() == null
+                                && mapper.listEvents(who.siteId(), id).isEmpty(),
+                        "",
+                        "work-was-done",
+                        "Something was done already. Finish it instead.")
+                .done();
+        mapper.delete(who.siteId(), id);
+    }
+
+    private GuidedRow row(SignedIn who, UUID id) {
+        return mapper.find(who.siteId(), id).orElseThrow(() -> new NotFound("guided service"));
+    }
+
+    private GuidedView view(SignedIn who, GuidedRow row) {
+        FilterView filter = filters.find(who, row.filterId());
+        String tank = tanks.find(who, row.tankId()).tank().name();
+        return new GuidedView(
+                row.id(),
+                new GuidedView.Place(row.tankId(), tank, filter.id(), filter.name()),
+                json.readValue(row.steps(), STEPS),
+                mapper.listEvents(who.siteId(), row.id()),
+                row.startedAt(),
+                row.offSince(),
+                row.finishedAt());
+    }
+
+    /** What an event means beyond itself: the filter goes off or on, or a task is added. */
+    private void follow(SignedIn who, GuidedRow row, GuidedEvent event) {
+        switch (event.kind()) {
+            case DONE ->
+                json.readValue(row.steps(), STEPS).stream()
+                        .filter(step -> step.id().equals(event.step()))
+                        .forEach(step -> turn(who, row, step.effects(), event.happenedAt()));
+            case TASK_ADDED -> addTask(who, row, event.value());
+            default -> {}
+        }
+    }
+
+    private void turn(SignedIn who, GuidedRow row, List<Effect> effects, Instant at) {
+        if (effects.contains(Effect.POWER_OFF)) {
+            mapper.updateOff(who.siteId(), row.id(), at);
+        }
+        if (effects.contains(Effect.POWER_ON)) {
+            mapper.updateOff(who.siteId(), row.id(), null);
+        }
+    }
+
+    private void addTask(SignedIn who, GuidedRow row, String task) {
+        List<Long> tasks = new java.util.ArrayList<>(json.readValue(row.tasks(), TASKS));
+        tasks.add(Long.valueOf(task));
+        ProcedureView procedure = procedures.assemble(who, row.filterId(), tasks, json.readValue(row.chores(), CHORES));
+        mapper.updateSteps(
+                who.siteId(), row.id(), json.writeValueAsString(tasks), json.writeValueAsString(procedure.steps()));
+    }
+
+    private ServiceInput done(SignedIn who, GuidedView guided, GuidedFinish input) {
+        FilterView filter = filters.find(who, guided.place().filterId());
+        Progress progress = new Progress(guided.steps(), guided.events());
+        List<Long> asked = json.readValue(row(who, guided.id()).tasks(), TASKS);
+        List<ServiceInput.Done> tasks = filter.tasks().stream()
+                .filter(task -> asked.contains(task.id()) && progress.finished(task))
+                .map(task -> new ServiceInput.Done(task.id(), finding(progress, task)))
+                .toList();
+        long minutes = Math.max(
+                1, Duration.between(guided.startedAt(), clock.instant()).toMinutes());
+        ServiceInput.FlowInput flow = new ServiceInput.FlowInput(
+                filter.id(),
+                reading(progress.flow(GuidedEvent.Kind.FLOW_BEFORE)),
+                reading(progress.flow(GuidedEvent.Kind.FLOW_AFTER)));
+        return new ServiceInput(
+                guided.place().tankId(),
+                tanks.today(),
+                who.name(),
+                (int) Math.min(minutes, 1440),
+                input.note().strip(),
+                tasks,
+                List.of(flow));
+    }
+
+    private static @Nullable Finding finding(Progress progress, FilterView.TaskView task) {
+        return task.graded() && task.stageId() != null ? progress.findingOf(task.stageId()) : null;
+    }
+
+    private static ServiceInput.@Nullable FlowReading reading(@Nullable Double litresPerHour) {
+        return litresPerHour == null ? null : new ServiceInput.FlowReading(litresPerHour, null, null);
+    }
+}

@@ -1,0 +1,18 @@
+package app.chervil.server.procedure;
+
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** A guided service as stored; tasks, chores and steps are JSON. */
+record GuidedRow(
+        UUID id,
+        long tankId,
+        long filterId,
+        String tasks,
+        String chores,
+        String steps,
+        Instant startedAt,
+        String startedBy,
+        @Nullable Instant offSince,
+        @Nullable Instant finishedAt) {}

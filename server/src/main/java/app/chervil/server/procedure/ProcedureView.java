@@ -1,0 +1,49 @@
+package app.chervil.server.procedure;
+
+import app.chervil.core.procedure.Step;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Before starting: what to carry, water to draw, minutes, warnings, and every step.
+ *
+ * @param carry each thing once
+ * @param draw absent if no tank water is needed
+ * @param minutes of work with set-up
+ * @param rinseWith why media is rinsed in what it is
+ */
+public record ProcedureView(
+        String filterName,
+        List<StepView> steps,
+        List<String> carry,
+        @Nullable Draw draw,
+        int minutes,
+        String rinseWith,
+        List<String> warnings) {
+
+    /**
+     * Tank water to draw.
+     *
+     * @param litres in all
+     * @param percent of the tank's volume
+     */
+    public record Draw(int buckets, double litres, double percent) {}
+
+    /**
+     * One step.
+     *
+     * @param id stays the same when the procedure is assembled again
+     * @param timerMinutes absent if there is nothing to wait for
+     * @param captures absent if nothing is written down here
+     */
+    public record StepView(
+            String id,
+            String text,
+            String reason,
+            List<String> cautions,
+            @Nullable Integer timerMinutes,
+            Step.@Nullable Capture captures,
+            @Nullable Long taskId,
+            @Nullable Long stageId,
+            List<Step.Effect> effects) {}
+}

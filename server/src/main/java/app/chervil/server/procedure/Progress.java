@@ -1,0 +1,66 @@
+package app.chervil.server.procedure;
+
+import app.chervil.core.filter.CareAction;
+import app.chervil.core.interval.Finding;
+import app.chervil.server.filter.FilterView.TaskView;
+import app.chervil.server.procedure.ProcedureView.StepView;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/** What the events of a guided service add up to. */
+final class Progress {
+    private final List<StepView> steps;
+    private final List<GuidedEvent> events;
+    private final Set<String> done = new HashSet<>();
+
+    Progress(List<StepView> steps, List<GuidedEvent> events) {
+        this.steps = steps;
+        this.events = events;
+        for (GuidedEvent event : events) {
+            switch (event.kind()) {
+                case DONE -> done.add(event.step());
+                case UNDONE, SKIPPED -> done.remove(event.step());
+                default -> {}
+            }
+        }
+    }
+
+    /** A task is finished once one of its own steps is done; an opening, once the filter was opened. */
+    boolean finished(TaskView task) {
+        if (task.action() == CareAction.OPEN) {
+            return done.stream().anyMatch(step -> step.startsWith("tip:"));
+        }
+        return steps.stream()
+                .filter(step -> Objects.equals(step.taskId(), task.id()))
+                .anyMatch(step -> done.contains(step.id()));
+    }
+
+    /** The last grade given to a stage; null if nobody looked. */
+    @Nullable
+    Finding findingOf(long stage) {
+        Set<String> ofStage = new HashSet<>();
+        steps.stream().filter(step -> Objects.equals(step.stageId(), stage)).forEach(step -> ofStage.add(step.id()));
+        @Nullable Finding last = null;
+        for (GuidedEvent event : events) {
+            if (event.kind() == GuidedEvent.Kind.FINDING && ofStage.contains(event.step())) {
+                last = event.value().isEmpty() ? null : Finding.valueOf(event.value());
+            }
+        }
+        return last;
+    }
+
+    /** The last flow written down, in L/h; null if none was. */
+    @Nullable
+    Double flow(GuidedEvent.Kind when) {
+        @Nullable Double last = null;
+        for (GuidedEvent event : events) {
+            if (event.kind() == when) {
+                last = event.value().isEmpty() ? null : Double.valueOf(event.value());
+            }
+        }
+        return last;
+    }
+}

@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { withUnit } from '@/shared/units'
+import type { Procedure } from './queries'
+
+/** What a service takes and every step of it; also the card that is printed for the bench. */
+defineProps<{ procedure: Procedure; tank: string }>()
+
+const print = () => {
+  globalThis.print()
+}
+</script>
+
+<template>
+  <article class="card" :aria-label="`Bench card for ${procedure.filterName}`">
+    <div class="head">
+      <h2>{{ procedure.filterName }} on {{ tank }}</h2>
+      <button class="button plain" type="button" @click="print">Print</button>
+    </div>
+    <p class="quiet">
+      About {{ procedure.minutes }} minutes, {{ procedure.steps.length }} steps. {{ procedure.rinseWith }}
+    </p>
+    <p v-for="warning in procedure.warnings" :key="warning" class="warning" role="note">{{ warning }}</p>
+    <div class="take">
+      <section v-if="procedure.carry.length">
+        <h3>Carry</h3>
+        <ul>
+          <li v-for="thing in procedure.carry" :key="thing">{{ thing }}</li>
+        </ul>
+      </section>
+      <section v-if="procedure.draw">
+        <h3>Draw</h3>
+        <p>
+          {{ withUnit(procedure.draw.litres, 'L') }} of tank water,
+          {{ withUnit(procedure.draw.percent, '%') }} of the tank. It counts into today’s water change.
+        </p>
+      </section>
+    </div>
+    <h3>Steps</h3>
+    <ol>
+      <li v-for="step in procedure.steps" :key="step.id">
+        {{ step.text }} <span v-if="step.timerMinutes" class="num">{{ step.timerMinutes }} min</span>
+        <p v-for="caution in step.cautions" :key="caution" class="caution small">{{ caution }}</p>
+      </li>
+    </ol>
+  </article>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+}
+
+.warning {
+  margin: 8px 0;
+  padding: 8px 14px;
+  border-left: 5px solid var(--amber);
+  background: var(--amber-soft);
+}
+
+.take {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
+  gap: 8px 30px;
+  margin: 10px 0;
+}
+
+ol {
+  counter-reset: step;
+}
+
+ol li {
+  position: relative;
+  padding: 6px 0 6px 38px;
+  border-bottom: 1px solid var(--hair);
+  counter-increment: step;
+}
+
+ol li::before {
+  position: absolute;
+  left: 0;
+  color: var(--ink-quiet);
+  font-family: var(--mono);
+  content: counter(step);
+}
+
+.caution {
+  margin-top: 2px;
+  padding-left: 10px;
+  border-left: 3px solid var(--brick);
+}
+
+@media print {
+  .button {
+    display: none;
+  }
+}
+</style>

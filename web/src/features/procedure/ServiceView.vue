@@ -1,0 +1,221 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import { useKeys } from '@/shared/keys'
+import { FINDINGS, type Finding } from '@/shared/words'
+import FinishPanel from './FinishPanel.vue'
+import { useGuided } from './guided'
+import { useAwakeScreen, useNow } from './now'
+import { clockWords } from './progress'
+import type { Step } from './queries'
+import ServiceTop from './ServiceTop.vue'
+import SkipDialog from './SkipDialog.vue'
+import StepNow from './StepNow.vue'
+
+/** At the tank: one large step, the next two small, timers and the filter-off clock always in view. */
+const props = defineProps<{ service: string }>()
+
+const guided = useGuided(props.service)
+const now = useNow()
+useAwakeScreen()
+
+const skipping = ref(false)
+const listing = ref(false)
+const ending = ref(false)
+
+const { progress } = guided
+const steps = computed(() => guided.view.value?.steps ?? [])
+const current = computed(() => progress.value.current)
+const place = computed(() => steps.value.findIndex((step) => step.id === current.value?.id) + 1)
+const next = computed(() =>
+  steps.value
+    .slice(place.value)
+    .filter((step) => !progress.value.done.has(step.id) && !progress.value.skipped.has(step.id))
+    .slice(0, 2),
+)
+const previous = computed(() =>
+  steps.value
+    .slice(0, place.value - 1 || undefined)
+    .findLast((step) => progress.value.done.has(step.id) || progress.value.skipped.has(step.id)),
+)
+const timers = computed(() =>
+  progress.value.timers.map((timer) => ({ ...timer, left: timer.endsAt - now.value })),
+)
+
+function done(step: Step | undefined) {
+  if (step) guided.record('DONE', step.id)
+}
+
+function skip(reason: string) {
+  if (current.value) guided.record('SKIPPED', current.value.id, reason)
+  skipping.value = false
+}
+
+function back() {
+  if (previous.value) guided.record('UNDONE', previous.value.id)
+}
+
+useKeys((key, event) => {
+  if (skipping.value || ending.value || listing.value) return
+  const grade = FINDINGS[Number(key) - 1]
+  if (
+    key === ' ' &&
+    !(event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement)
+  ) {
+    event.preventDefault()
+    done(current.value)
+  } else if (grade && current.value?.captures === 'FINDING')
+    guided.record('FINDING', current.value.id, grade.value)
+  else if (key === 'b') back()
+  else if (key === 's' && current.value) skipping.value = true
+})
+
+const grade = (finding: Finding | undefined) => {
+  if (current.value) guided.record('FINDING', current.value.id, finding ?? '')
+}
+</script>
+
+<template>
+  <main class="service">
+    <AsyncState
+      :pending="!guided.view.value && !guided.failure.value"
+      :error="guided.view.value ? null : guided.failure.value"
+      what="the service"
+      @retry="guided.sync()"
+    >
+      <template v-if="guided.view.value">
+        <ServiceTop
+          :view="guided.view.value"
+          :place="place"
+          :total="steps.length"
+          :off-since="progress.offSince"
+          :now="now"
+          :reachable="guided.reachable.value"
+          :waiting="guided.waiting.value"
+        />
+        <FinishPanel
+          v-if="ending || !current || guided.view.value.finishedAt"
+          :guided="guided"
+          :off="progress.offSince !== undefined"
+          :early="current !== undefined"
+          @resume="ending = false"
+        />
+        <template v-else>
+          <div class="steps">
+            <StepNow
+              :step="current"
+              :finding="progress.findings.get(current.id)"
+              :running="timers.some((timer) => timer.step.id === current?.id)"
+              @grade="grade"
+              @time="guided.record('TIMER', current.id)"
+              @flow="
+                (lph) =>
+                  current &&
+                  guided.record(
+                    current.captures === 'FLOW_BEFORE' ? 'FLOW_BEFORE' : 'FLOW_AFTER',
+                    current.id,
+                    String(lph),
+                  )
+              "
+            />
+            <aside>
+              <p v-for="(step, i) in next" :key="step.id" class="next">
+                <b v-if="i === 0">Next</b> {{ step.text }}
+              </p>
+              <button class="button plain" type="button" :aria-expanded="listing" @click="listing = !listing">
+                All steps
+              </button>
+              <ol v-if="listing" class="all">
+                <li v-for="step in steps" :key="step.id">
+                  {{ progress.done.has(step.id) ? '✓' : progress.skipped.has(step.id) ? '–' : '·' }}
+                  {{ step.text }}
+                </li>
+              </ol>
+            </aside>
+          </div>
+          <footer class="dock">
+            <p v-for="timer in timers" :key="timer.step.id" class="timer" role="timer">
+              <span class="small">{{ timer.step.text.slice(0, 28) }}…</span>
+              <b class="num">{{ timer.left > 0 ? clockWords(timer.left) : 'over' }}</b>
+            </p>
+            <button class="button outlined" type="button" :disabled="!previous" @click="back">Back</button>
+            <button class="button outlined" type="button" @click="skipping = true">Skip…</button>
+            <button class="button outlined" type="button" @click="ending = true">End…</button>
+            <button class="button done" type="button" @click="done(current)">Done</button>
+          </footer>
+        </template>
+      </template>
+    </AsyncState>
+    <SkipDialog v-model="skipping" :step="current" @skip="skip" />
+  </main>
+</template>
+
+<style scoped>
+.service {
+  display: flex;
+  flex-direction: column;
+  min-height: 100vh;
+}
+
+.steps {
+  display: grid;
+  flex: 1;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 330px);
+  gap: 50px;
+  align-content: start;
+  padding: 26px 40px;
+}
+
+.next,
+.all li {
+  padding: 11px 0;
+  border-top: 1px solid var(--line);
+  color: var(--ink-quiet);
+}
+
+.dock {
+  position: sticky;
+  bottom: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: stretch;
+  padding: 12px 26px;
+  border-top: 1px solid var(--line);
+  background: var(--surface);
+}
+
+.timer {
+  display: flex;
+  flex-direction: column;
+  padding: 4px 12px;
+  border: 1.5px solid var(--line);
+  border-radius: var(--round);
+}
+
+.dock .button {
+  min-height: 56px;
+}
+
+.done {
+  flex: 1 1 220px;
+  font-size: 22px;
+}
+
+@media (width <= 640px) {
+  .steps {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 14px;
+    padding: 16px;
+  }
+
+  .dock {
+    bottom: 58px;
+    padding: 10px 14px;
+  }
+
+  .done {
+    flex-basis: 100%;
+  }
+}
+</style>

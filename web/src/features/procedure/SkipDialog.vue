@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import TextField from '@/shared/components/TextField.vue'
+import type { Step } from './queries'
+
+/** A step is skipped with its reason, so that the log tells why. */
+defineProps<{ step: Step | undefined }>()
+const emit = defineEmits<{ skip: [reason: string] }>()
+const shown = defineModel<boolean>({ required: true })
+
+const reason = ref('')
+const error = ref('')
+watch(shown, () => {
+  reason.value = ''
+  error.value = ''
+})
+
+function submit() {
+  if (reason.value.trim()) emit('skip', reason.value.trim())
+  else error.value = 'Say in a word why.'
+}
+</script>
+
+<template>
+  <el-dialog v-model="shown" title="Skip this step?" width="min(440px, 94vw)">
+    <form @submit.prevent="submit">
+      <p class="quiet">{{ step?.text }}</p>
+      <TextField v-model="reason" label="Why" name="reason" :error="error" />
+      <button class="button" type="submit">Skip it</button>
+    </form>
+  </el-dialog>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: 14px;
+}
+
+.button {
+  min-height: var(--touch);
+}
+</style>

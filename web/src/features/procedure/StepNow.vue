@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { FindingPick } from '@/features/visit'
+import type { Finding } from '@/shared/words'
+import FlowCatch from './FlowCatch.vue'
+import type { Step } from './queries'
+
+/** The step to do now: large, with its reason, its cautions, and what is written down here. */
+defineProps<{ step: Step; finding?: Finding; running: boolean }>()
+const emit = defineEmits<{ grade: [finding: Finding | undefined]; time: []; flow: [litresPerHour: number] }>()
+</script>
+
+<template>
+  <section aria-live="polite">
+    <p class="now">{{ step.text }}</p>
+    <p v-if="step.reason" class="reason">{{ step.reason }}</p>
+    <p v-for="caution in step.cautions" :key="caution" class="caution">{{ caution }}</p>
+    <button v-if="step.timerMinutes && !running" class="button outlined" type="button" @click="emit('time')">
+      Start the {{ step.timerMinutes }} minutes
+    </button>
+    <FindingPick
+      v-if="step.captures === 'FINDING'"
+      :model-value="finding"
+      what="part"
+      @update:model-value="(grade) => emit('grade', grade)"
+    />
+    <FlowCatch
+      v-if="step.captures === 'FLOW_BEFORE' || step.captures === 'FLOW_AFTER'"
+      :key="step.id"
+      @flow="(lph) => emit('flow', lph)"
+    />
+  </section>
+</template>
+
+<style scoped>
+.now {
+  font-size: 30px;
+  font-weight: 620;
+  letter-spacing: -0.01em;
+  line-height: 1.22;
+}
+
+.reason {
+  margin: 12px 0 18px;
+  color: var(--ink-quiet);
+  font-size: 19px;
+}
+
+.caution {
+  margin-bottom: 12px;
+  padding: 4px 0 4px 14px;
+  border-left: 5px solid var(--brick);
+  font-size: 17px;
+}
+
+.button {
+  min-height: 56px;
+  margin-bottom: 12px;
+}
+
+@media (width <= 640px) {
+  .now {
+    font-size: 24px;
+  }
+
+  .reason {
+    font-size: 17px;
+  }
+}
+</style>

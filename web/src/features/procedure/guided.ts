@@ -1,0 +1,88 @@
+import { computed, onBeforeUnmount, reactive, ref, toRaw } from 'vue'
+import { Problem } from '@/shared/problem'
+import { progressOf } from './progress'
+import { exchange, type Guided, type GuidedEvent } from './queries'
+
+const SYNC_MS = 3000
+
+interface Kept {
+  view: Guided | undefined
+  outbox: GuidedEvent[]
+}
+
+function stored(place: string): Kept {
+  try {
+    return JSON.parse(localStorage.getItem(place) ?? '') as Kept
+  } catch {
+    return { view: undefined, outbox: [] }
+  }
+}
+
+/**
+ * A service in progress. Every event is kept in this browser first and sent in order when the server can be reached;
+ * what others did on the same service arrives with each exchange.
+ */
+export function useGuided(id: string) {
+  const place = `chervil.guided.${id}`
+  const kept = reactive<Kept>(stored(place))
+  const reachable = ref(true)
+  const failure = ref<unknown>()
+  let exchanging = false
+
+  const events = computed(() => [...(kept.view?.events ?? []), ...kept.outbox])
+  const progress = computed(() => progressOf(kept.view?.steps ?? [], events.value))
+
+  function keep() {
+    localStorage.setItem(place, JSON.stringify(toRaw(kept)))
+  }
+
+  function record(kind: GuidedEvent['kind'], step: string, value = '') {
+    kept.outbox.push({ id: crypto.randomUUID(), happenedAt: new Date().toISOString(), kind, step, value })
+    keep()
+    void sync()
+  }
+
+  async function sync() {
+    if (exchanging) return
+    exchanging = true
+    const sending = [...kept.outbox]
+    try {
+      kept.view = await exchange(id, sending)
+      const sent = new Set(sending.map((event) => event.id))
+      kept.outbox = kept.outbox.filter((event) => !sent.has(event.id))
+      reachable.value = true
+      failure.value = undefined
+      keep()
+    } catch (problem) {
+      const refused = problem instanceof Problem && problem.status >= 400 && problem.status < 500
+      reachable.value = refused
+      failure.value = refused ? problem : undefined
+    } finally {
+      exchanging = false
+    }
+  }
+
+  /** Everything is on the server and may be forgotten here. */
+  function forget() {
+    stop()
+    localStorage.removeItem(place)
+  }
+
+  const timer = setInterval(() => void sync(), SYNC_MS)
+  const stop = () => {
+    clearInterval(timer)
+  }
+  onBeforeUnmount(stop)
+  void sync()
+
+  return {
+    view: computed(() => kept.view),
+    waiting: computed(() => kept.outbox.length),
+    progress,
+    reachable,
+    failure,
+    record,
+    sync,
+    forget,
+  }
+}

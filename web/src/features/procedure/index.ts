@@ -1,0 +1,2 @@
+export { default as RestartGuard } from './RestartGuard.vue'
+export { useOpenGuided } from './queries'

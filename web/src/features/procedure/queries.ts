@@ -1,0 +1,85 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { forecastsStale } from '@/features/interval'
+import { api, body, type Schemas } from '@/shared/api/client'
+
+export type Procedure = Schemas['ProcedureView']
+export type Step = Schemas['StepView']
+export type Guided = Schemas['GuidedView']
+export type GuidedEvent = Schemas['GuidedEvent']
+export type Chore = Schemas['GuidedStart']['chores'][number]
+
+const OPEN = ['guided', 'open'] as const
+const WATCH_MS = 15_000
+
+/** The procedure for some tasks of a filter, as it would be done now. */
+export function useProcedure(
+  filter: MaybeRefOrGetter<number | undefined>,
+  tasks: MaybeRefOrGetter<number[]>,
+  chores: MaybeRefOrGetter<Chore[]>,
+) {
+  return useQuery({
+    queryKey: computed(() => ['procedure', toValue(filter), toValue(tasks), toValue(chores)]),
+    queryFn: () =>
+      body(
+        api.GET('/api/filters/{filter}/procedure', {
+          params: {
+            path: { filter: toValue(filter) ?? 0 },
+            query: { tasks: toValue(tasks), chores: toValue(chores) },
+          },
+        }),
+      ),
+    enabled: computed(() => toValue(filter) !== undefined),
+    placeholderData: (before) => before,
+  })
+}
+
+/** Services in progress and filters left off, watched while a page is open. */
+export const useOpenGuided = () =>
+  useQuery({
+    queryKey: OPEN,
+    queryFn: () => body(api.GET('/api/guided-services')),
+    refetchInterval: WATCH_MS,
+  })
+
+export function useStartGuided() {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: ({ id, start }: { id: string; start: Schemas['GuidedStart'] }) =>
+      body(api.PUT('/api/guided-services/{guided}', { params: { path: { guided: id } }, body: start })),
+    onSuccess: () => client.invalidateQueries({ queryKey: OPEN }),
+  })
+}
+
+export function useFinishGuided() {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: ({ id, end }: { id: string; end: Schemas['GuidedFinish'] }) =>
+      body(api.POST('/api/guided-services/{guided}/finish', { params: { path: { guided: id } }, body: end })),
+    onSuccess: () => Promise.all([client.invalidateQueries({ queryKey: OPEN }), forecastsStale(client)]),
+  })
+}
+
+export function useDropGuided() {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: (id: string) =>
+      body(api.DELETE('/api/guided-services/{guided}', { params: { path: { guided: id } } })),
+    onSuccess: () => client.invalidateQueries({ queryKey: OPEN }),
+  })
+}
+
+export function useConfirmRunning() {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: (id: string) =>
+      body(api.POST('/api/guided-services/{guided}/running', { params: { path: { guided: id } } })),
+    onSuccess: () => client.invalidateQueries({ queryKey: OPEN }),
+  })
+}
+
+/** Sends what happened, each event once however often it is sent, and answers all that is known. */
+export const exchange = (id: string, events: GuidedEvent[]): Promise<Guided> =>
+  body(
+    api.POST('/api/guided-services/{guided}/events', { params: { path: { guided: id } }, body: { events } }),
+  )
