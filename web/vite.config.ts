@@ -5,6 +5,7 @@ import AutoImport from 'unplugin-auto-import/vite'
 import { ElementPlusResolver } from 'unplugin-vue-components/resolvers'
 import Components from 'unplugin-vue-components/vite'
 import { defineConfig } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 
 const testing = process.env.VITEST === 'true'
 const resolver = ElementPlusResolver({ importStyle: testing ? false : 'css' })
@@ -13,6 +14,23 @@ export default defineConfig({
   plugins: [
     vue(),
     AutoImport({ resolvers: [resolver], dts: 'src/generated/auto-imports.d.ts' }),
+    VitePWA({
+      registerType: 'autoUpdate',
+      injectRegister: false,
+      manifest: {
+        name: 'Chervil',
+        short_name: 'Chervil',
+        display: 'standalone',
+        background_color: '#f5f2e8',
+        theme_color: '#f5f2e8',
+        icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+      },
+    }),
     Components({ dirs: [], resolvers: [resolver], dts: 'src/generated/components.d.ts' }),
   ],
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },

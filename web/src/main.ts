@@ -4,6 +4,7 @@ import './shared/tokens.css'
 import './shared/base.css'
 import { MutationCache, QueryCache, QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { createPinia } from 'pinia'
+import { registerSW } from 'virtual:pwa-register'
 import { createApp } from 'vue'
 import App from './app/App.vue'
 import { makeRouter } from './app/router'
@@ -33,3 +34,6 @@ createApp(App)
   .use(VueQueryPlugin, { queryClient: client })
   .use(makeRouter(client))
   .mount('#app')
+
+/** The shell opens at the tank without a connection. */
+registerSW({ immediate: true })

@@ -23,7 +23,7 @@ watch(inside, (now, before) => {
 <template>
   <AsyncState
     :pending="session.isPending.value"
-    :error="session.error.value"
+    :error="session.data.value ? null : session.error.value"
     what="Chervil"
     @retry="session.refetch()"
   >

@@ -6,9 +6,26 @@ export type Session = Schemas['Session']
 const SESSION = ['session'] as const
 const ACCOUNTS = ['accounts'] as const
 
+const KEPT = 'chervil.session'
+
+/** Who was signed in here last, so that the shell opens at the tank without a connection. */
+function keptSession(): Session | undefined {
+  try {
+    return JSON.parse(localStorage.getItem(KEPT) ?? '') as Session
+  } catch {
+    return undefined
+  }
+}
+
 export const sessionOptions = {
   queryKey: SESSION,
-  queryFn: () => body(api.GET('/api/session')),
+  queryFn: async () => {
+    const session = await body(api.GET('/api/session'))
+    localStorage.setItem(KEPT, JSON.stringify(session))
+    return session
+  },
+  initialData: keptSession,
+  initialDataUpdatedAt: 0,
   staleTime: Infinity,
 }
 

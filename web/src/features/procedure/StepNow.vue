@@ -20,7 +20,7 @@ const emit = defineEmits<{ grade: [finding: Finding | undefined]; time: []; flow
     <FindingPick
       v-if="step.captures === 'FINDING'"
       :model-value="finding"
-      what="part"
+      :what="step.stageName ?? 'part'"
       @update:model-value="(grade) => emit('grade', grade)"
     />
     <FlowCatch

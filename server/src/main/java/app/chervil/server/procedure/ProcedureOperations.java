@@ -23,6 +23,7 @@ import app.chervil.server.tank.TankOperations;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
@@ -64,7 +65,7 @@ public class ProcedureOperations {
         int work = tasks.stream().mapToInt(task -> task.catalogue().minutes()).sum();
         return new ProcedureView(
                 filter.name(),
-                procedure.steps().stream().map(ProcedureOperations::view).toList(),
+                procedure.steps().stream().map(step -> view(step, filter)).toList(),
                 carry(procedure),
                 draw(procedure.buckets(), tank),
                 work + SET_UP_MINUTES,
@@ -141,7 +142,14 @@ public class ProcedureOperations {
         return warnings;
     }
 
-    static StepView view(Step step) {
+    private static StepView view(Step step, FilterView filter) {
+        @Nullable Long stage = boxed(step.about().stage());
+        @Nullable
+        String stageName = filter.stages().stream()
+                .filter(one -> Objects.equals(one.id(), stage))
+                .map(FilterView.StageView::name)
+                .findFirst()
+                .orElse(null);
         return new StepView(
                 step.id(),
                 step.what().text(),
@@ -152,7 +160,8 @@ public class ProcedureOperations {
                         : null,
                 step.captures().orElse(null),
                 boxed(step.about().task()),
-                boxed(step.about().stage()),
+                stage,
+                stageName,
                 step.effects().stream().sorted().toList());
     }
 

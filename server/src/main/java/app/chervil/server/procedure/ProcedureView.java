@@ -35,6 +35,7 @@ public record ProcedureView(
      * @param id stays the same when the procedure is assembled again
      * @param timerMinutes absent if there is nothing to wait for
      * @param captures absent if nothing is written down here
+     * @param taskId absent for what every service has; likewise the stage
      */
     public record StepView(
             String id,
@@ -45,5 +46,6 @@ public record ProcedureView(
             Step.@Nullable Capture captures,
             @Nullable Long taskId,
             @Nullable Long stageId,
+            @Nullable String stageName,
             List<Step.Effect> effects) {}
 }

@@ -1,0 +1,196 @@
+package app.chervil.server.procedure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import app.chervil.server.ChervilTest;
+import app.chervil.server.TestSite;
+import app.chervil.server.account.SignedIn;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.ResultActions;
+import tools.jackson.databind.JsonNode;
+
+@ChervilTest
+class GuidedApiTest {
+    private static final String END = "{\"note\": \"\", \"leftOffReason\": \"\"}";
+
+    @Autowired
+    TestSite site;
+
+    SignedIn keeper;
+    long tank;
+    JsonNode weir;
+    String path;
+
+    @BeforeEach
+    void begin() throws Exception {
+        keeper = site.keeper();
+        tank = site.tank(keeper);
+        weir = site.canister(keeper, tank, "Weir", "2026-05-20");
+        path = "/api/guided-services/" + UUID.randomUUID();
+    }
+
+    @Test
+    void before_starting_it_tells_what_to_carry_and_what_the_water_is_of_the_tank() throws Exception {
+        site.get(keeper, "/api/filters/" + weir.get("id").asLong() + "/procedure?tasks=" + task("Dip bio media"))
+                .andExpect(jsonPath("$.draw.buckets").value(3))
+                .andExpect(jsonPath("$.draw.litres").value(24.0))
+                // 24 of 220 L
+                .andExpect(jsonPath("$.draw.percent").value(org.hamcrest.Matchers.closeTo(10.909, 0.001)))
+                .andExpect(jsonPath("$.rinseWith").value(org.hamcrest.Matchers.startsWith("Tank water only.")))
+                .andExpect(jsonPath("$.carry[0]").value("3 buckets"));
+    }
+
+    @Test
+    void the_rinse_school_and_the_tap_change_the_steps_and_say_why() throws Exception {
+        String free = TestSite.TANK
+                .replace("CHLORAMINE", "NEITHER")
+                .replace("\"rinse\": \"TANK_WATER\"", "\"rinse\": \"TAP_WHERE_SAFE\"");
+        site.put(keeper, "/api/tanks/" + tank, """
+            {"version": 1, "changedOn": "2026-06-01", "tank": %s}""".formatted(free)).andExpect(status().isOk());
+
+        site.get(keeper, "/api/filters/" + weir.get("id").asLong() + "/procedure?tasks=" + task("Rinse the pre-filter"))
+                .andExpect(jsonPath("$.draw").doesNotExist())
+                .andExpect(jsonPath("$.rinseWith")
+                        .value("Tap water is fine: yours holds neither chlorine nor chloramine."));
+    }
+
+    @Test
+    void starting_twice_under_one_id_starts_once() throws Exception {
+        JsonNode first = site.read(start("Rinse the pre-filter"));
+
+        assertThat(site.read(start("Rinse the pre-filter"))).isEqualTo(first);
+        site.get(keeper, "/api/guided-services")
+                .andExpect(jsonPath("$.length()").value(1));
+    }
+
+    @Test
+    void an_event_sent_twice_is_kept_once_and_order_is_kept() throws Exception {
+        start("Rinse the pre-filter");
+        String gloves = event("DONE", "gloves:filter", "");
+        String stop = event("DONE", "stop:filter", "");
+        send(gloves);
+
+        JsonNode view = site.read(send(gloves + ", " + stop));
+
+        assertThat(view.get("events").valueStream().map(event -> event.get("step")
+                        .asString()))
+                .containsExactly("gloves:filter", "stop:filter");
+        assertThat(view.get("events").get(0).get("doneBy").asString()).isEqualTo(keeper.name());
+    }
+
+    @Test
+    void it_cannot_be_closed_while_the_filter_is_off_unless_a_reason_is_written() throws Exception {
+        start("Rinse the pre-filter");
+        String squeeze = "out:" + stage("PREFILTER_SPONGE");
+        send(event("DONE", "stop:filter", ""), event("DONE", squeeze, ""));
+
+        finish(END)
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].code").value("pump-not-confirmed"));
+        finish(END.replace("\"leftOffReason\": \"\"", "\"leftOffReason\": \"Impeller broke\""))
+                .andExpect(status().isOk());
+
+        site.get(keeper, "/api/guided-services")
+                .andExpect(jsonPath("$[0].offSince").exists());
+        site.post(keeper, path + "/running", "").andExpect(status().isNoContent());
+        site.get(keeper, "/api/guided-services")
+                .andExpect(jsonPath("$.length()").value(0));
+    }
+
+    @Test
+    void finishing_writes_findings_and_flow_into_the_log_and_tells_what_moved() throws Exception {
+        start("Rinse the pre-filter");
+        String out = "out:" + stage("PREFILTER_SPONGE");
+        send(
+                event("FLOW_BEFORE", "flow-before:filter", "640.5"),
+                event("DONE", "stop:filter", ""),
+                event("FINDING", out, "LIGHT"),
+                event("FINDING", out, "HEAVY"),
+                event("DONE", out, ""),
+                event("DONE", "start:filter", ""));
+
+        finish(END)
+                .andExpect(jsonPath("$.service.tasks.length()").value(1))
+                .andExpect(jsonPath("$.service.tasks[0].finding").value("HEAVY"))
+                .andExpect(jsonPath("$.service.flows[0].beforeLph").value(640.5))
+                .andExpect(jsonPath("$.moved[0].name").value("Rinse the pre-filter"));
+    }
+
+    @Test
+    void a_task_found_necessary_on_the_way_joins_without_losing_a_tick() throws Exception {
+        JsonNode view = site.read(start("Rinse the pre-filter"));
+        send(event("DONE", "gloves:filter", ""));
+
+        JsonNode more = site.read(send(event("TASK_ADDED", "", Long.toString(task("Dip bio media")))));
+
+        List<String> ids = more.get("steps")
+                .valueStream()
+                .map(step -> step.get("id").asString())
+                .toList();
+        assertThat(ids)
+                .containsAll(view.get("steps")
+                        .valueStream()
+                        .map(step -> step.get("id").asString())
+                        .toList())
+                .contains("dip:" + stage("BIO_MEDIA"));
+    }
+
+    @Test
+    void nothing_was_done_so_it_may_be_dropped_but_not_logged() throws Exception {
+        start("Rinse the pre-filter");
+
+        finish(END).andExpect(jsonPath("$.errors[0].code").value("nothing-done"));
+        site.delete(keeper, path).andExpect(status().isNoContent());
+        site.get(keeper, path).andExpect(status().isNotFound());
+    }
+
+    @Test
+    void a_service_of_another_site_is_not_found() throws Exception {
+        start("Rinse the pre-filter");
+        SignedIn stranger = site.keeper();
+
+        site.get(stranger, path).andExpect(status().isNotFound());
+        site.post(stranger, path + "/events", "{\"events\": []}").andExpect(status().isNotFound());
+        site.post(stranger, path + "/finish", END).andExpect(status().isNotFound());
+        site.get(stranger, "/api/guided-services")
+                .andExpect(jsonPath("$.length()").value(0));
+    }
+
+    private long task(String name) {
+        return TestSite.task(weir, name);
+    }
+
+    private long stage(String kind) {
+        return weir.get("stages")
+                .valueStream()
+                .filter(stage -> stage.get("kind").asString().equals(kind))
+                .findFirst()
+                .orElseThrow()
+                .get("id")
+                .asLong();
+    }
+
+    private ResultActions start(String task) throws Exception {
+        return site.put(keeper, path, """
+            {"filterId": %d, "tasks": [%d], "chores": []}""".formatted(weir.get("id").asLong(), task(task)));
+    }
+
+    private ResultActions send(String... events) throws Exception {
+        return site.post(keeper, path + "/events", "{\"events\": [" + String.join(", ", events) + "]}");
+    }
+
+    private ResultActions finish(String end) throws Exception {
+        return site.post(keeper, path + "/finish", end);
+    }
+
+    private static String event(String kind, String step, String value) {
+        return """
+            {"id": "%s", "happenedAt": "2026-06-01T11:00:00Z", "kind": "%s", "step": "%s", "value": "%s"}""".formatted(UUID.randomUUID(), kind, step, value);
+    }
+}
