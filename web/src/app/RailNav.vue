@@ -13,6 +13,7 @@ const { data: session } = useSession()
 const within = (place: string) => {
   const logging = route.path.endsWith('/log')
   if (logging) return place === 'log'
+  if (place === 'ledger') return route.path === '/ledger'
   return place === 'tanks' ? route.path.startsWith('/tanks') : place === 'rounds' && route.path === '/'
 }
 </script>

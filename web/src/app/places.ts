@@ -9,4 +9,5 @@ export interface Place {
 export const PLACES: Place[] = [
   { name: 'rounds', label: 'Rounds', key: 'r' },
   { name: 'tanks', label: 'Tanks', key: 't' },
+  { name: 'ledger', label: 'Ledger', key: 'h' },
 ]

@@ -74,6 +74,7 @@ export function makeRouter(client: QueryClient) {
         props: (to) => ({ service: String(to.params.service) }),
         component: () => import('@/features/procedure/ServiceView.vue'),
       },
+      { path: '/ledger', name: 'ledger', component: () => import('@/features/visit/LedgerView.vue') },
       { path: '/people', name: 'people', component: () => import('@/features/account/PeopleView.vue') },
       { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./NowhereView.vue') },
     ],

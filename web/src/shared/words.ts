@@ -90,6 +90,7 @@ export const STAGE_KIND: Choice<StageKind>[] = [
   { value: 'MEDIUM_FOAM', label: 'Medium foam' },
   { value: 'FINE_PAD', label: 'Fine pad' },
   { value: 'FLOSS', label: 'Floss' },
+  { value: 'CARTRIDGE', label: 'Cartridge' },
   { value: 'BIO_MEDIA', label: 'Bio media' },
   { value: 'CARBON', label: 'Carbon' },
   { value: 'RESIN', label: 'Resin' },

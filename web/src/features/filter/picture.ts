@@ -28,6 +28,7 @@ export const LOOK: Record<StageKind, { texture: Texture; width: number }> = {
   MEDIUM_FOAM: { texture: 'medium', width: 118 },
   FINE_PAD: { texture: 'fine', width: 86 },
   FLOSS: { texture: 'fine', width: 86 },
+  CARTRIDGE: { texture: 'grains', width: 86 },
   BIO_MEDIA: { texture: 'bio', width: 150 },
   CARBON: { texture: 'grains', width: 74 },
   RESIN: { texture: 'grains', width: 74 },

@@ -56,7 +56,7 @@ async function dropIt() {
 <template>
   <div class="end">
     <template v-if="saved">
-      <MovedPanel :saved="saved" :corrected="false" />
+      <MovedPanel :saved="saved" :corrected="false" @merged="(one) => (saved = one)" />
       <section class="later">
         <h2>Later</h2>
         <p>In ten minutes: no drips, water clear again, level steady, leak sensor dry.</p>

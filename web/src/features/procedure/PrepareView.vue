@@ -24,6 +24,7 @@ const chores = ref<Chore[]>([])
 const CHORES: { value: Chore; label: string; marine: boolean }[] = [
   { value: 'ROCK_BLOW_OFF', label: 'Blow detritus off the rock first', marine: true },
   { value: 'SUBSTRATE_VACUUM', label: 'Vacuum the substrate', marine: false },
+  { value: 'BIO_PART_REPLACED', label: 'Replace part of the bio media', marine: false },
 ]
 
 const procedure = useProcedure(filterId, tasks, chores)
@@ -101,7 +102,9 @@ async function begin() {
           </label>
           <p v-if="errors.tasks || trouble" class="trouble" role="alert">{{ errors.tasks ?? trouble }}</p>
           <div class="actions">
-            <button class="button" type="submit" :disabled="sending || tasks.length === 0">Start</button>
+            <button class="button" type="submit" :disabled="sending || tasks.length + chores.length === 0">
+              Start
+            </button>
             <RouterLink
               class="button plain"
               :to="{ name: 'log', params: { tank: props.tank }, query: { tasks: tasks.join(',') } }"

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { useKeys } from '@/shared/keys'
 import { FINDINGS, type Finding } from '@/shared/words'
+import AddTask from './AddTask.vue'
 import FinishPanel from './FinishPanel.vue'
 import { useGuided } from './guided'
 import { useAwakeScreen, useNow } from './now'
@@ -131,6 +132,10 @@ const grade = (finding: Finding | undefined) => {
                   {{ step.text }}
                 </li>
               </ol>
+              <AddTask
+                :view="guided.view.value"
+                @add="(task) => guided.record('TASK_ADDED', '', String(task))"
+              />
             </aside>
           </div>
           <footer class="dock">

@@ -3,9 +3,8 @@ import { computed } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import FindingTile from '@/shared/components/FindingTile.vue'
 import { shortDay } from '@/shared/dates'
-import { withUnit } from '@/shared/units'
-import { FINDINGS, gradeOf, labelOf } from '@/shared/words'
-import { useServices, type Change, type Service } from './queries'
+import { useServices, type Change } from './queries'
+import { told, worst } from './telling'
 
 /** What was done on a tank and what changed on it, latest first. */
 const props = defineProps<{ tank: number; changes: Change[] }>()
@@ -36,27 +35,6 @@ const events = computed(() => {
     }))
   return [...done, ...changed].toSorted((a, b) => b.on.localeCompare(a.on))
 })
-
-/** The fullest of what was found; it tells the most. */
-const worst = (service: Service) =>
-  service.tasks
-    .map((task) => task.finding)
-    .filter((finding) => finding !== undefined)
-    .toSorted((a, b) => gradeOf(b) - gradeOf(a))[0]
-
-function told(service: Service): string {
-  const tasks = service.tasks.map((task) =>
-    task.finding ? `${task.told}, ${labelOf(FINDINGS, task.finding)}` : task.told,
-  )
-  const flows = service.flows.map(
-    (flow) =>
-      `flow ${[flow.beforeLph, flow.afterLph]
-        .filter((one) => one !== undefined)
-        .map((one) => withUnit(one, 'L/h'))
-        .join(' → ')}`,
-  )
-  return [...tasks, ...flows].join(' · ')
-}
 </script>
 
 <template>

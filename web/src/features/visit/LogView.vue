@@ -101,7 +101,12 @@ const notThere = computed(() => failed.value instanceof Problem && failed.value.
       what="the tank"
       @retry="(tank.refetch(), filters.refetch())"
     >
-      <MovedPanel v-if="saved" :saved="saved" :corrected="props.service !== undefined" />
+      <MovedPanel
+        v-if="saved"
+        :saved="saved"
+        :corrected="props.service !== undefined"
+        @merged="(one) => (saved = one)"
+      />
       <form v-else-if="draft" novalidate @submit.prevent="submit">
         <header>
           <p class="quiet small">{{ props.service ? 'Correct a service' : 'Log a service' }}</p>

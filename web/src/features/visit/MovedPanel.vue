@@ -3,10 +3,12 @@ import { computed, ref } from 'vue'
 import WindowLine from '@/shared/components/WindowLine.vue'
 import { longDay, shortDay, today, windowWords } from '@/shared/dates'
 import { wordsOf } from '@/shared/problem'
+import TwinNotice from './TwinNotice.vue'
 import { useRestoreService, useWithdrawService, type Saved } from './queries'
 
 /** After saving: what moved, from which window to which, and why; and a way back. */
 const props = defineProps<{ saved: Saved; corrected: boolean }>()
+const emit = defineEmits<{ merged: [saved: Saved] }>()
 
 const withdraw = useWithdrawService()
 const restore = useRestoreService()
@@ -44,6 +46,12 @@ async function turn() {
           : `${longDay(saved.service.doneOn)}, ${saved.service.doneBy}.`
       }}
     </p>
+    <TwinNotice
+      v-if="!undone"
+      :service="saved.service.id"
+      :twins="saved.twins"
+      @merged="(one) => emit('merged', one)"
+    />
     <template v-if="!undone">
       <h2 v-if="shown.length">What moved</h2>
       <p v-else class="quiet">No window moved.</p>

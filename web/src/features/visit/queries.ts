@@ -1,4 +1,5 @@
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import type { paths } from '@/generated/api'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { forecastsStale } from '@/features/interval'
 import { api, body, type Schemas } from '@/shared/api/client'
@@ -27,6 +28,27 @@ export function useServices(tank: MaybeRefOrGetter<number>) {
       ),
     initialPageParam: 0,
     getNextPageParam: (last, pages) => (last.length < PAGE ? undefined : pages.length * PAGE),
+  })
+}
+
+export type LedgerSearch = Omit<
+  NonNullable<paths['/api/services']['get']['parameters']['query']>,
+  'skip' | 'limit'
+>
+
+/** Services a page of the ledger. */
+export const LEDGER_PAGE = 50
+
+export function useLedger(search: MaybeRefOrGetter<LedgerSearch>, page: MaybeRefOrGetter<number>) {
+  return useQuery({
+    queryKey: computed(() => ['services', 'ledger', toValue(search), toValue(page)]),
+    queryFn: () =>
+      body(
+        api.GET('/api/services', {
+          params: { query: { ...toValue(search), skip: toValue(page) * LEDGER_PAGE, limit: LEDGER_PAGE } },
+        }),
+      ),
+    placeholderData: (before) => before,
   })
 }
 
@@ -63,6 +85,15 @@ export function useCorrectService() {
           body: { version, service: input },
         }),
       ),
+    onSuccess: useLogStale(),
+  })
+}
+
+/** Makes one of two services that logged the same work. */
+export function useMergeServices() {
+  return useMutation({
+    mutationFn: ({ service, other }: { service: string; other: string }) =>
+      body(api.POST('/api/services/{service}/twins/{other}', { params: { path: { service, other } } })),
     onSuccess: useLogStale(),
   })
 }

@@ -163,6 +163,7 @@ class DemoJourneyIT {
                 "/tanks/2/filters/2",
                 "/tanks/2/log?tasks=9,11",
                 "/log",
+                "/ledger",
                 "/people",
                 "/nowhere"
             })
@@ -173,7 +174,7 @@ class DemoJourneyIT {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/", "/tanks", "/tanks/2", "/tanks/2/log?tasks=9,11", "/tanks/new"})
+    @ValueSource(strings = {"/", "/tanks", "/tanks/2", "/tanks/2/log?tasks=9,11", "/tanks/2/prepare?tasks=9", "/ledger", "/tanks/new"})
     void views_fit_a_phone(String path) {
         keeper.takePhone();
         keeper.go(path);

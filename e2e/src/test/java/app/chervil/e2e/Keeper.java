@@ -50,6 +50,11 @@ final class Keeper implements AutoCloseable {
         return page;
     }
 
+    /** Takes the device out of reach of the network, or back. */
+    void goOffline(boolean offline) {
+        page.context().setOffline(offline);
+    }
+
     /** Goes on with the same session on a phone. */
     void takePhone() {
         page.setViewportSize(390, 844);

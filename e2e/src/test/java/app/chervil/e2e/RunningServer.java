@@ -21,13 +21,15 @@ import java.util.UUID;
 final class RunningServer implements AutoCloseable {
     private static final String CODE = "SETUP-CODE ";
 
-    private final Process process;
+    private final ProcessBuilder builder;
     private final int port;
+    private Process process;
     private String setupCode = "";
 
-    private RunningServer(Process process, int port) {
-        this.process = process;
+    private RunningServer(ProcessBuilder builder, int port) throws IOException {
+        this.builder = builder;
         this.port = port;
+        this.process = builder.start();
     }
 
     static RunningServer demo() {
@@ -50,7 +52,7 @@ final class RunningServer implements AutoCloseable {
             ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
             builder.environment().put("CHERVIL_DB_URL", freshDatabase());
             builder.environment().put("CHERVIL_PORT", Integer.toString(port));
-            RunningServer server = new RunningServer(builder.start(), port);
+            RunningServer server = new RunningServer(builder, port);
             server.awaitStart();
             return server;
         } catch (IOException | SQLException failure) {
@@ -64,6 +66,21 @@ final class RunningServer implements AutoCloseable {
 
     String setupCode() {
         return setupCode;
+    }
+
+    /** Ends the server without a word, as a power cut would. */
+    void kill() {
+        process.destroyForcibly().onExit().join();
+    }
+
+    /** Starts it again on the same port and database. */
+    void startAgain() {
+        try {
+            process = builder.start();
+            awaitStart();
+        } catch (IOException failure) {
+            throw new IllegalStateException("Could not start the server again", failure);
+        }
     }
 
     @Override

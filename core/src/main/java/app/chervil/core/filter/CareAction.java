@@ -10,6 +10,7 @@ public enum CareAction {
     DIP,
     REPLACE,
     REGENERATE,
+    REBUILD,
     CLEAN,
     INSPECT,
     BRUSH,

@@ -99,6 +99,7 @@ public final class CareCatalogue {
                         FOAM_REPLACE);
             case FINE_PAD -> List.of(finePad(stage.make()));
             case FLOSS -> List.of(finePad(Stage.Make.DISPOSABLE));
+            case CARTRIDGE -> List.of(cartridge(stage.make()));
             case BIO_MEDIA ->
                 List.of(rule(
                         DIP,
@@ -239,6 +240,13 @@ public final class CareCatalogue {
         return school == SockSchool.NUTRIENT_EXPORT
                 ? rule(CHANGE, 4, 2, 7, effort, Graded.of(1, 21), "Dirt taken out early never becomes nitrate.")
                 : rule(CHANGE, 14, 4, 28, effort, Graded.of(1, 28), "Changed before it overflows.");
+    }
+
+    private static CareRule cartridge(Stage.Make make) {
+        String why = "Its carbon fills unseen, and its pad shuts like any fine pad.";
+        return make == Stage.Make.WASHABLE
+                ? rule(REBUILD, 30, 14, 56, effort(15, 1, "Loose carbon", "Scissors"), ByAge.cappedAt(56), why)
+                : rule(CHANGE, 30, 14, 56, effort(5, 1, "Cartridge"), ByAge.cappedAt(56), why);
     }
 
     private static CareRule finePad(Stage.Make make) {

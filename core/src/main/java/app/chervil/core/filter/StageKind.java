@@ -14,6 +14,7 @@ public enum StageKind {
     MEDIUM_FOAM("medium foam"),
     FINE_PAD("fine pad"),
     FLOSS("floss"),
+    CARTRIDGE("cartridge"),
     BIO_MEDIA("bio media"),
     CARBON("carbon"),
     RESIN("resin"),

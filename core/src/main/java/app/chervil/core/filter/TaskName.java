@@ -6,7 +6,7 @@ public final class TaskName {
 
     public static String of(CareAction action, StageKind stage) {
         return switch (action) {
-            case RINSE, CHANGE, CLEAR, DIP, REPLACE, REGENERATE, CLEAN, BRUSH, DESCALE, SQUEEZE ->
+            case RINSE, CHANGE, CLEAR, DIP, REPLACE, REGENERATE, REBUILD, CLEAN, BRUSH, DESCALE, SQUEEZE ->
                 verb(action) + article(stage) + stage.words();
             case INSPECT -> stage == StageKind.SEALS ? "Grease and check the seals" : "Check the impeller for wear";
             case OPEN -> "Open the " + stage.words();
@@ -31,6 +31,7 @@ public final class TaskName {
             case DIP -> what + "dipped";
             case REPLACE -> what + "replaced";
             case REGENERATE -> what + "regenerated";
+            case REBUILD -> what + "rebuilt";
             case CLEAN -> what + "cleaned";
             case BRUSH -> what + "brushed";
             case DESCALE -> what + "descaled";

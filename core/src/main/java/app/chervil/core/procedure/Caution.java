@@ -10,6 +10,7 @@ public enum Caution {
     MERCURY("The lamp holds mercury. If it breaks, leave and air the room, no vacuum cleaner, and follow local"
             + " hazardous-waste rules."),
     GLASS("Quartz and glass cut. Hold it with a cloth, and do not force it."),
+    SHARP("Blades cut, wet hands slip. Cut away from yourself, on a firm ground."),
     BLEACH(
             "Plain bleach only, and never with vinegar, acid or ammonia. Gloves, eye protection, open air. Not for resins"
                     + " whose label forbids it."),

@@ -66,6 +66,30 @@ final class CommonSteps {
                                         "blow-again",
                                         "Second pass over the rock, then work on the filter the same day.")
                                 .because("The sock or pad now holds it; left in, it becomes nitrate."));
+            case BIO_PART_REPLACED ->
+                List.of(
+                        step(
+                                        Phase.PREPARE,
+                                        "bio-read",
+                                        "Test ammonia and nitrite first. Above zero, leave the media for another day.")
+                                .because("New media holds no bacteria yet; the rest must carry the tank."),
+                        step(
+                                        Phase.RENEW,
+                                        "bio-new",
+                                        "Rinse the dust off the new media. Exchange no more than the share allowed for this"
+                                                + " tank's age, old beside new.")
+                                .because(
+                                        "A quarter in a tank under 90 days, half in one over a year, rising between, within 28"
+                                                + " days and over all its filters.")
+                                .mind(GERMS)
+                                .using("New bio media")
+                                .does(HANDS_IN),
+                        step(Phase.RENEW, "bio-old", "Keep the old media wet: it can seed another filter at once."),
+                        step(
+                                Phase.FINISH,
+                                "bio-watch",
+                                "Test ammonia and nitrite on days 1, 2, 4 and 7, nitrate weekly for eight"
+                                        + " weeks. Write the days down."));
             case SUBSTRATE_VACUUM ->
                 List.of(step(
                                 Phase.DRAW,

@@ -70,6 +70,7 @@ public record Procedure(List<Step> steps, int buckets) {
     private static boolean opens(Situation situation) {
         return situation.kind() == FilterKind.CANISTER
                 && (situation.does(CareAction.OPEN)
+                        || situation.work().chores().contains(Situation.Chore.BIO_PART_REPLACED)
                         || situation.work().tasks().stream()
                                 .flatMap(asked -> situation.stageOf(asked).stream())
                                 .anyMatch(stage -> stage.kind().insideCanister()));

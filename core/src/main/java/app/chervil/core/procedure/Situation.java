@@ -74,7 +74,8 @@ public record Situation(String filterName, FilterKind kind, Practice practice, L
     /** Work on the tank that touches its filters. */
     public enum Chore {
         ROCK_BLOW_OFF,
-        SUBSTRATE_VACUUM
+        SUBSTRATE_VACUUM,
+        BIO_PART_REPLACED
     }
 
     boolean does(CareAction action) {

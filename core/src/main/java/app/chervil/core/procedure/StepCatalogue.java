@@ -55,6 +55,7 @@ final class StepCatalogue {
             case COARSE_FOAM, MEDIUM_FOAM ->
                 action == CareAction.REPLACE ? foamReplaced() : rinsed(out("Lift the {stage} out into bucket one."));
             case FINE_PAD, FLOSS -> action == CareAction.RINSE ? finePadRinsed() : padChanged();
+            case CARTRIDGE -> action == CareAction.REBUILD ? cartridgeRebuilt() : cartridgeChanged();
             case SOCK ->
                 List.of(
                         out("Lift the {stage} by its ring, slowly, and let it drain.")
@@ -196,6 +197,32 @@ final class StepCatalogue {
                 out("Lift the {stage} out and throw it away."),
                 back("Lay a new {stage} in, a little oversize so that it seals.")
                         .using("Fine pad"));
+    }
+
+    private static List<Template> cartridgeChanged() {
+        return List.of(
+                out("Lift the {stage} out, slowly, over a cup.").because("Small animals in it go back into the tank."),
+                step(Phase.RENEW, "dust", "Rinse the dust off the new {stage}.").using("Cartridge"),
+                back("Slide the new {stage} in, the way its arrow shows."));
+    }
+
+    private static List<Template> cartridgeRebuilt() {
+        return List.of(
+                out("Lift the {stage} out, slowly, over a cup.").because("Small animals in it go back into the tank."),
+                step(
+                        Phase.RINSE_FIRST,
+                        "rinse",
+                        "Rinse the {stage} well in {water}; return small animals to the tank."),
+                step(Phase.RENEW, "slit", "Open a slit near the top of the {stage} and tip the spent carbon out.")
+                        .mind(SHARP)
+                        .using("Scissors"),
+                step(
+                                Phase.RENEW,
+                                "refill",
+                                "Fill in a measured dose of loose carbon, dust rinsed off, and close the slit.")
+                        .because("The carbon's label gives the dose for your volume.")
+                        .using("Loose carbon"),
+                back("Slide the {stage} back, the way its arrow shows."));
     }
 
     private static List<Template> resin() {

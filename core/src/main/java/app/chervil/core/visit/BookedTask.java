@@ -45,7 +45,7 @@ public record BookedTask(long id, Optional<StagePart> stage, LocalDate countFrom
     }
 
     private boolean renews() {
-        return is(CareAction.REPLACE) || is(CareAction.CHANGE) || is(CareAction.REGENERATE);
+        return is(CareAction.REPLACE) || is(CareAction.CHANGE) || is(CareAction.REGENERATE) || is(CareAction.REBUILD);
     }
 
     private Optional<LocalDate> fittedOn() {

@@ -127,6 +127,7 @@ class ProcedurePropertiesTest {
         danger(steps, "plug in", Caution.ELECTRICITY);
         danger(steps, "vacuum", Caution.SIPHON, Caution.GAS);
         danger(steps, "draw three", Caution.SIPHON);
+        danger(steps, "slit near", Caution.SHARP);
         danger(steps, "tip the canister", Caution.HEAVY);
         steps.stream()
                 .filter(step -> step.effects().contains(Effect.LAMP_BAY_OPENED))
@@ -222,6 +223,9 @@ class ProcedurePropertiesTest {
     /** The template's path, and after it every kind of stage that such a filter may also hold. */
     private static List<PathStage> path(FilterKind kind) {
         List<Stage> stages = new ArrayList<>(FilterTemplates.waterPath(kind));
+        if (kind == FilterKind.HANG_ON_BACK) {
+            stages.add(Stage.washable(StageKind.CARTRIDGE));
+        }
         if (kind == FilterKind.CANISTER || kind == FilterKind.SUMP) {
             stages.add(Stage.washable(StageKind.CARBON));
             stages.add(Stage.washable(StageKind.RESIN));

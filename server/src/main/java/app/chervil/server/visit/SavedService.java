@@ -7,8 +7,9 @@ import java.util.List;
  * A service just stored, and what it moved.
  *
  * @param moved tasks whose window changed, those done first
+ * @param twins services by others on the same day that share a task with it
  */
-public record SavedService(ServiceView service, List<Moved> moved) {
+public record SavedService(ServiceView service, List<Moved> moved, List<ServiceView> twins) {
     /**
      * A task whose window moved.
      *

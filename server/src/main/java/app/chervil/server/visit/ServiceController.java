@@ -5,6 +5,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.UUID;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -23,9 +24,17 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class ServiceController {
     private final ServiceOperations operations;
+    private final LedgerOperations ledger;
 
-    ServiceController(ServiceOperations operations) {
+    ServiceController(ServiceOperations operations, LedgerOperations ledger) {
         this.operations = operations;
+        this.ledger = ledger;
+    }
+
+    /** The ledger, latest first. */
+    @GetMapping("/services")
+    LedgerView search(@AuthenticationPrincipal SignedIn who, @Valid @ParameterObject LedgerQuery query) {
+        return ledger.find(who, query);
     }
 
     @GetMapping("/tanks/{tank}/services")
@@ -53,6 +62,12 @@ class ServiceController {
     SavedService correct(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID service, @Valid @RequestBody Correction input) {
         return operations.correct(who, service, input.version(), input.service());
+    }
+
+    /** Makes one of two services that logged the same work. */
+    @PostMapping("/services/{service}/twins/{other}")
+    SavedService merge(@AuthenticationPrincipal SignedIn who, @PathVariable UUID service, @PathVariable UUID other) {
+        return operations.merge(who, service, other);
     }
 
     @DeleteMapping("/services/{service}")

@@ -24,6 +24,12 @@ interface ServiceMapper {
     /** Services not withdrawn, latest first. */
     List<ServiceRow> listLatest(long site, long tank, int skip, int limit);
 
+    /** One page of the services that fit, on tanks in use, latest first. */
+    List<ServiceRow> listFound(long site, LedgerQuery query);
+
+    /** How many services fit. */
+    long findCount(long site, LedgerQuery query);
+
     Optional<ServiceRow> find(long site, UUID id);
 
     /**

@@ -61,7 +61,7 @@ public class ServiceOperations {
         long tank = saved.tankId();
         List<ForecastView> without =
                 forecasts.list(who, tank, service -> !service.id().equals(id));
-        return new SavedService(saved, moved(saved, without, forecasts.list(who, tank)));
+        return new SavedService(saved, moved(saved, without, forecasts.list(who, tank)), twins(who, saved));
     }
 
     /** Logs a service without asking what it moved; for histories brought in whole. */
@@ -92,7 +92,25 @@ public class ServiceOperations {
         mapper.deleteFlows(who.siteId(), id);
         storeParts(who, id, input);
         ServiceView corrected = find(who, id);
-        return new SavedService(corrected, moved(corrected, was, forecasts.list(who, before.tankId())));
+        return new SavedService(
+                corrected, moved(corrected, was, forecasts.list(who, before.tankId())), twins(who, corrected));
+    }
+
+    /**
+     * Makes one service of two that logged the same work: all tasks of both, of two grades the fuller, the notes of both. The
+     * other one is withdrawn.
+     *
+     * @throws Rejected if they are not twins
+     */
+    @Transactional
+    public SavedService merge(SignedIn who, UUID id, UUID otherId) {
+        ServiceView kept = find(who, id);
+        ServiceView other = twins(who, kept).stream()
+                .filter(twin -> twin.id().equals(otherId))
+                .findFirst()
+                .orElseThrow(() -> Rejected.field("other", "no-twin", "These two did not log the same work."));
+        withdraw(who, otherId);
+        return correct(who, id, kept.version(), Merging.of(kept, other));
     }
 
     /** Takes a service out of the log; it can be put back. */
@@ -134,7 +152,8 @@ public class ServiceOperations {
         return views(who, mapper.listLatest(who.siteId(), tank, Math.max(skip, 0), held));
     }
 
-    private List<ServiceView> views(SignedIn who, List<ServiceRow> rows) {
+    /** Rows with their tasks and flows, in the same order. */
+    List<ServiceView> views(SignedIn who, List<ServiceRow> rows) {
         if (rows.isEmpty()) {
             return List.of();
         }
@@ -145,6 +164,18 @@ public class ServiceOperations {
                 mapper.listFlowsOf(who.siteId(), ids).stream().collect(Collectors.groupingBy(FlowRow::serviceId));
         return rows.stream()
                 .map(row -> row.view(done.getOrDefault(row.id(), List.of()), flows.getOrDefault(row.id(), List.of())))
+                .toList();
+    }
+
+    private List<ServiceView> twins(SignedIn who, ServiceView service) {
+        Set<Long> tasks =
+                service.tasks().stream().map(ServiceView.DoneView::taskId).collect(Collectors.toSet());
+        LedgerQuery sameDay =
+                new LedgerQuery(null, service.tankId(), null, null, service.doneOn(), service.doneOn(), 0, MOST_LISTED);
+        return views(who, mapper.listFound(who.siteId(), sameDay)).stream()
+                .filter(other ->
+                        !other.id().equals(service.id()) && !other.doneBy().equals(service.doneBy()))
+                .filter(other -> other.tasks().stream().anyMatch(done -> tasks.contains(done.taskId())))
                 .toList();
     }
 

@@ -155,6 +155,66 @@ class ServiceApiTest {
         assertThat(count.statements()).hasSize(8);
     }
 
+    @ParameterizedTest(name = "{0}")
+    @CsvSource({
+        "'', 2",
+        "search=snail, 1",
+        "search=INES, 2",
+        "search=weir, 2",
+        "search=100%25, 0",
+        "search=nowhere, 0",
+        "stage=PREFILTER_SPONGE, 2",
+        "stage=SOCK, 0",
+        "from=2026-05-25, 1",
+        "to=2026-05-24, 1",
+        "from=2026-05-24&to=2026-05-24, 1"
+    })
+    void the_ledger_finds_by_words_stage_and_days(String query, int found) throws Exception {
+        site.put(keeper, path, rinse("HEAVY", "2026-06-01").replace("\"note\": \"\"", "\"note\": \"Snail shells\""));
+        site.put(keeper, "/api/services/" + UUID.randomUUID(), rinse("LIGHT", "2026-05-24"));
+
+        site.get(keeper, "/api/services?" + query)
+                .andExpect(jsonPath("$.total").value(found))
+                .andExpect(jsonPath("$.entries.length()").value(found));
+        site.get(site.keeper(), "/api/services?" + query)
+                .andExpect(jsonPath("$.total").value(0));
+    }
+
+    @Test
+    void the_same_task_logged_by_two_people_is_caught_and_can_be_merged() throws Exception {
+        site.put(keeper, path, rinse("LIGHT", "2026-06-01"));
+        String theirs = "/api/services/" + UUID.randomUUID();
+
+        JsonNode second =
+                site.read(site.put(keeper, theirs, rinse("HEAVY", "2026-06-01").replace("Ines", "Osei")));
+        String twin = second.get("twins").get(0).get("id").asString();
+        JsonNode merged =
+                site.read(site.post(keeper, theirs + "/twins/" + twin, "").andExpect(status().isOk()));
+
+        assertThat(merged.get("service").get("doneBy").asString()).isEqualTo("Osei and Ines");
+        assertThat(merged.get("service").get("tasks").get(0).get("finding").asString())
+                .isEqualTo("HEAVY");
+        assertThat(merged.get("twins").isEmpty()).isTrue();
+        site.get(keeper, "/api/services").andExpect(jsonPath("$.total").value(1));
+        site.post(keeper, theirs + "/twins/" + twin, "")
+                .andExpect(jsonPath("$.code").value("no-twin"));
+    }
+
+    @Test
+    void the_ledger_comes_in_pages_latest_first() throws Exception {
+        for (int day = 21; day <= 25; day++) {
+            site.put(keeper, "/api/services/" + UUID.randomUUID(), rinse("LIGHT", "2026-05-" + day));
+        }
+
+        site.get(keeper, "/api/services?skip=2&limit=2")
+                .andExpect(jsonPath("$.total").value(5))
+                .andExpect(jsonPath("$.entries[0].service.doneOn").value("2026-05-23"))
+                .andExpect(jsonPath("$.entries.length()").value(2))
+                .andExpect(jsonPath("$.entries[0].tankName").value("Brook"));
+        site.get(keeper, "/api/services?limit=101")
+                .andExpect(jsonPath("$.errors[0].field").value("limit"));
+    }
+
     private ResultActions correct(int version, String service) throws Exception {
         return site.post(keeper, path + "/corrections", """
             {"version": %d, "service": %s}""".formatted(version, service));

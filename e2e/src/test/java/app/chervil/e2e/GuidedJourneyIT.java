@@ -1,0 +1,191 @@
+package app.chervil.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** At the tank in the demo. Each test works on a service of its own. */
+class GuidedJourneyIT {
+    private static RunningServer server;
+    private Keeper keeper;
+
+    @BeforeAll
+    static void start() {
+        server = RunningServer.demo();
+    }
+
+    @AfterAll
+    static void stop() {
+        server.close();
+    }
+
+    @BeforeEach
+    void comeIn() {
+        keeper = new Keeper(server);
+        keeper.enterDemoAs("Marit");
+    }
+
+    @AfterEach
+    void leave() {
+        keeper.close();
+    }
+
+    @Test
+    void a_whole_canister_service_runs_by_keyboard_alone_and_ends_in_the_log() {
+        Page page = begin(2, "Open canister Weir", "Rinse the coarse foam", "Change the fine pad", "Dip bio media");
+        keeper.viewIsAccessible();
+
+        int steps = 0;
+        while (page.locator(".now").count() > 0) {
+            String step = page.locator(".now").textContent();
+            if (page.locator("fieldset.pick").count() > 0) {
+                page.keyboard().press("3");
+                assertThat(page.locator("label.on")).containsText("3 moderate");
+            }
+            page.keyboard().press(" ");
+            assertThat(page.locator(".now").filter(new Locator.FilterOptions().setHasText(step)))
+                    .hasCount(0);
+            steps++;
+        }
+
+        assertThat(steps).isGreaterThan(20);
+        assertThat(keeper.heading("All steps done")).isVisible();
+        keeper.viewIsAccessible();
+        keeper.button("Write it into the log").click();
+        assertThat(keeper.heading("Saved")).isVisible();
+        assertThat(page.locator("[data-moved='Open canister Weir']")).containsText("Found moderate after");
+        keeper.link("See the tank").click();
+        assertThat(page.locator(".history li").first()).containsText("Canister Weir opened");
+    }
+
+    @Test
+    void ticks_survive_a_killed_server() {
+        Page page = begin(3, "Change floss");
+        doSteps(2);
+        server.kill();
+        doSteps(2);
+        assertThat(page.getByText("ticks kept here")).isVisible();
+        String reached = page.locator(".now").textContent();
+
+        server.startAgain();
+
+        assertThat(page.getByText("No connection")).hasCount(0);
+        page.reload();
+        assertThat(page.locator(".now")).hasText(reached);
+        assertThat(page.getByText("step 5 of")).isVisible();
+    }
+
+    @Test
+    void five_ticks_offline_reach_a_second_browser_once() {
+        Page page = begin(1, "Change the sock");
+        doSteps(1);
+        assertThat(page.getByText("step 2 of")).isVisible();
+        keeper.goOffline(true);
+        doSteps(4);
+        assertThat(page.getByText("4 ticks kept here")).isVisible();
+        keeper.goOffline(false);
+        assertThat(page.getByText("No connection")).hasCount(0);
+
+        try (Keeper second = new Keeper(server)) {
+            second.enterDemoAs("Osei");
+            second.page().navigate(page.url());
+
+            assertThat(second.page().locator(".now"))
+                    .hasText(page.locator(".now").textContent());
+            assertThat(second.page().getByText("step 6 of")).isVisible();
+
+            second.page()
+                    .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Done"))
+                    .click();
+            assertThat(page.getByText("step 7 of")).isVisible();
+        }
+    }
+
+    @Test
+    void the_shell_opens_without_a_connection_and_the_service_goes_on() {
+        Page page = begin(1, "Dip bio media");
+        doSteps(1);
+        page.waitForFunction("() => navigator.serviceWorker.ready.then(() => true)");
+        page.reload();
+        page.waitForFunction("() => navigator.serviceWorker.controller !== null");
+        assertThat(page.getByText("step 2 of")).isVisible();
+        keeper.goOffline(true);
+
+        page.reload();
+
+        assertThat(page.getByText("step 2 of")).isVisible();
+        assertThat(page.getByText("No connection")).isVisible();
+        doSteps(1);
+        assertThat(page.getByText("step 3 of")).isVisible();
+        keeper.goOffline(false);
+        assertThat(page.getByText("No connection")).hasCount(0);
+    }
+
+    @Test
+    void a_filter_left_off_is_shown_everywhere_until_it_runs() {
+        Page page = begin(3, "Rinse the coarse foam");
+        doSteps(6);
+        assertThat(page.locator(".clock")).containsText("Filter off");
+        keeper.button("End…").click();
+        keeper.button("Write it into the log").click();
+        assertThat(page.locator("[data-field='leftOffReason'] .error")).containsText("The filter is still off.");
+        page.getByLabel("Why it stays off").fill("Impeller broke, a new one comes tomorrow");
+        keeper.button("Write it into the log").click();
+        assertThat(keeper.heading("Saved")).isVisible();
+
+        keeper.go("/tanks");
+        Locator off = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("In progress"))
+                .getByText("is off since");
+        assertThat(off.first()).isVisible();
+        keeper.viewIsAccessible();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("It runs again"))
+                .click();
+
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("It runs again")))
+                .hasCount(0);
+    }
+
+    @Test
+    void it_fits_a_phone_with_targets_for_wet_fingers() {
+        keeper.takePhone();
+        begin(2, "Rinse the pre-filter");
+
+        keeper.viewDoesNotScrollSideways();
+        keeper.viewIsAccessible();
+        for (Locator button : keeper.page().locator(".dock button").all()) {
+            assertThat(button.boundingBox().height).isGreaterThanOrEqualTo(48);
+            assertThat(button.boundingBox().width).isGreaterThanOrEqualTo(48);
+        }
+    }
+
+    /** Starts a service for these tasks and waits for its first step. */
+    private Page begin(int tank, String... tasks) {
+        keeper.go("/tanks/" + tank + "/prepare");
+        Page page = keeper.page();
+        for (String task : tasks) {
+            page.getByLabel(task).check();
+        }
+        keeper.button("Start").click();
+        assertThat(page.locator(".now")).isVisible();
+        return page;
+    }
+
+    /** Does so many steps, each only once the one before has given way. */
+    private void doSteps(int count) {
+        for (int i = 0; i < count; i++) {
+            String step = keeper.page().locator(".now").textContent();
+            keeper.page()
+                    .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Done"))
+                    .click();
+            assertThat(keeper.page().locator(".now")).not().hasText(step);
+        }
+    }
+}

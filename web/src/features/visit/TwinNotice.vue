@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { wordsOf } from '@/shared/problem'
+import { useMergeServices, type Saved, type Service } from './queries'
+import { told } from './telling'
+
+/** Somebody else logged the same task that day: one service may be made of the two. */
+const props = defineProps<{ service: string; twins: Service[] }>()
+const emit = defineEmits<{ merged: [saved: Saved] }>()
+
+const merge = useMergeServices()
+const trouble = ref('')
+
+async function mergeWith(other: string) {
+  trouble.value = ''
+  try {
+    emit('merged', await merge.mutateAsync({ service: props.service, other }))
+  } catch (failure) {
+    trouble.value = wordsOf(failure)
+  }
+}
+</script>
+
+<template>
+  <div v-for="twin in twins" :key="twin.id" class="twin" role="note">
+    <p>
+      <strong>{{ twin.doneBy }} logged the same that day:</strong> {{ told(twin) }}
+    </p>
+    <button
+      class="button outlined"
+      type="button"
+      :disabled="merge.isPending.value"
+      @click="mergeWith(twin.id)"
+    >
+      Make one of the two
+    </button>
+    <p v-if="trouble" role="alert">{{ trouble }}</p>
+  </div>
+</template>
+
+<style scoped>
+.twin {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+  margin-top: 12px;
+  padding: 12px 16px;
+  border-left: 5px solid var(--amber);
+  background: var(--amber-soft);
+}
+</style>

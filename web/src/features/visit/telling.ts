@@ -1,0 +1,23 @@
+import { withUnit } from '@/shared/units'
+import { FINDINGS, gradeOf, labelOf, type Finding } from '@/shared/words'
+import type { Service } from './queries'
+
+/** The fullest of what was found; it tells the most. */
+export function worst(service: Service): Finding | undefined {
+  return service.tasks
+    .map((task) => task.finding)
+    .filter((finding) => finding !== undefined)
+    .toSorted((a, b) => gradeOf(b) - gradeOf(a))[0]
+}
+
+/** A service in one line: "Pre-filter rinsed, heavy · flow 640 L/h → 880 L/h". */
+export function told(service: Service): string {
+  const tasks = service.tasks.map((task) =>
+    task.finding ? `${task.told}, ${labelOf(FINDINGS, task.finding)}` : task.told,
+  )
+  const flows = service.flows.map((flow) => {
+    const measured = [flow.beforeLph, flow.afterLph].filter((one) => one !== undefined)
+    return `flow ${measured.map((one) => withUnit(one, 'L/h')).join(' → ')}`
+  })
+  return [...tasks, ...flows].join(' · ')
+}
