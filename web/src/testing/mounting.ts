@@ -1,12 +1,18 @@
 import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
-import { flushPromises, mount } from '@vue/test-utils'
+import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils'
 import { createPinia } from 'pinia'
-import { vi } from 'vitest'
+import { afterEach, vi } from 'vitest'
 import type { Component } from 'vue'
 import { createMemoryHistory, createRouter } from 'vue-router'
 
-/** What the server would answer, by method and path; a number alone is a status without a document. */
+/**
+ * What the server would answer, by method and path; a number alone is a status without a document, a function answers to
+ * the body it is sent.
+ */
 export type Answers = Record<string, unknown>
+
+// A view of an earlier test must not hear the keys of a later one.
+enableAutoUnmount(afterEach)
 
 const NAMES = ['rounds', 'tanks', 'new-tank', 'pick-log', 'people', 'door']
 const TANK_NAMES = ['tank', 'log', 'prepare', 'edit-tank', 'new-filter']
@@ -19,7 +25,9 @@ export function stubServer(answers: Answers) {
     const call = `${request.method} ${url.pathname}`
     const text = await request.text()
     asked.push({ call, body: text ? (JSON.parse(text) as unknown) : undefined })
-    const answer = answers[call]
+    const given = answers[call]
+    const answer: unknown =
+      typeof given === 'function' ? (given as (body: unknown) => unknown)(asked.at(-1)?.body) : given
     if (answer === undefined) return new Response('{}', { status: 404 })
     if (typeof answer === 'number') return new Response(answer === 204 ? null : '{}', { status: answer })
     if (answer instanceof Response) return answer.clone()

@@ -7,6 +7,7 @@ const STRANGER = { needsSetup: false, demoAccounts: [] }
 describe('the door', () => {
   beforeEach(() => {
     document.body.innerHTML = ''
+    localStorage.clear()
   })
 
   it('offers the invented accounts by button, in the demo alone', async () => {

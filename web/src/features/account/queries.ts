@@ -26,7 +26,8 @@ export const sessionOptions = {
   },
   initialData: keptSession,
   initialDataUpdatedAt: 0,
-  staleTime: Infinity,
+  staleTime: 5 * 60_000,
+  networkMode: 'always' as const,
 }
 
 export const useSession = () => useQuery(sessionOptions)

@@ -1,0 +1,121 @@
+import { beforeEach, describe, expect, it } from 'vitest'
+import { mountView, refusal, settled, stubServer, type Answers } from '@/testing/mounting'
+import type { GuidedEvent, Step } from './queries'
+import ServiceView from './ServiceView.vue'
+
+const ID = 'a1'
+const PATH = `/api/guided-services/${ID}`
+
+function step(id: string, more: Partial<Step> = {}): Step {
+  return { id, text: `Do ${id}`, reason: '', cautions: [], effects: [], ...more }
+}
+
+const STEPS = [
+  step('stop', { effects: ['POWER_OFF'], cautions: ['Unplug before hands go in.'] }),
+  step('out', { captures: 'FINDING', stageName: 'coarse foam' }),
+  step('start', { effects: ['POWER_ON'] }),
+]
+
+/** A server that keeps what it is sent, as the real one does. */
+async function open(more: Answers = {}) {
+  const kept: GuidedEvent[] = []
+  const answer = (body: unknown) => {
+    kept.push(...(body as { events: GuidedEvent[] }).events)
+    return {
+      id: ID,
+      place: { tankId: 1, tankName: 'Brook bench', filterId: 2, filterName: 'Weir' },
+      steps: STEPS,
+      events: [...kept],
+      startedAt: '2026-11-25T10:00:00Z',
+    }
+  }
+  stubServer({ 'GET /api/tanks/1/filters': [], [`POST ${PATH}/events`]: answer, ...more })
+  const { wrapper } = await mountView(ServiceView, { service: ID })
+  const key = async (pressed: string) => {
+    document.dispatchEvent(new KeyboardEvent('keydown', { key: pressed, bubbles: true }))
+    await settled()
+  }
+  return { wrapper, happened: () => kept, key }
+}
+
+describe('the service view', () => {
+  beforeEach(() => {
+    localStorage.clear()
+    document.body.innerHTML = ''
+  })
+
+  it('shows one step large with its caution, and the next two small', async () => {
+    const { wrapper } = await open()
+
+    expect(wrapper.get('.now').text()).toBe('Do stop')
+    expect(wrapper.get('.caution').text()).toBe('Unplug before hands go in.')
+    expect(wrapper.findAll('.next').map((next) => next.text())).toEqual(['Next Do out', 'Do start'])
+  })
+
+  it('runs the filter-off clock from the stop on', async () => {
+    const { wrapper, key } = await open()
+    expect(wrapper.find('.clock').exists()).toBe(false)
+
+    await key(' ')
+
+    expect(wrapper.get('.now').text()).toBe('Do out')
+    expect(wrapper.get('.clock').text()).toContain('Filter off')
+  })
+
+  it('grades by the keys 1 to 5 where a stage is opened, and names it', async () => {
+    const { wrapper, key, happened } = await open()
+    await key('4')
+    expect(happened()).toEqual([])
+    await key(' ')
+
+    await key('4')
+
+    expect(wrapper.text()).toContain('How did the coarse foam look')
+    expect(happened().at(-1)).toMatchObject({ kind: 'FINDING', step: 'out', value: 'HEAVY' })
+  })
+
+  it('goes back by key', async () => {
+    const { wrapper, key } = await open()
+    await key(' ')
+
+    await key('b')
+
+    expect(wrapper.get('.now').text()).toBe('Do stop')
+  })
+
+  it('skips only with a reason', async () => {
+    const { wrapper, key, happened } = await open()
+    await key('s')
+    const form = document.querySelector<HTMLFormElement>('[role=dialog] form')
+    form?.dispatchEvent(new Event('submit', { cancelable: true }))
+    await settled()
+    expect(form?.textContent).toContain('Say in a word why.')
+
+    const reason = form?.querySelector('input')
+    if (reason) reason.value = 'No plug in reach'
+    reason?.dispatchEvent(new Event('input'))
+    form?.dispatchEvent(new Event('submit', { cancelable: true }))
+    await settled()
+
+    expect(happened().at(-1)).toMatchObject({ kind: 'SKIPPED', step: 'stop', value: 'No plug in reach' })
+    expect(wrapper.get('.now').text()).toBe('Do out')
+  })
+
+  it('asks why before it ends with the filter off, and shows the refusal at its field', async () => {
+    const errors = [
+      { field: 'leftOffReason', code: 'pump-not-confirmed', message: 'The filter is still off.' },
+    ]
+    const { wrapper, key } = await open({ [`POST ${PATH}/finish`]: refusal(422, { errors }) })
+    await key(' ')
+    await wrapper
+      .findAll('.dock button')
+      .find((button) => button.text() === 'End…')
+      ?.trigger('click')
+    expect(wrapper.text()).toContain('End before the last step?')
+
+    await wrapper.get('form').trigger('submit')
+    await settled()
+
+    expect(wrapper.get('[data-field=leftOffReason] .error').text()).toBe('The filter is still off.')
+  })
+})
