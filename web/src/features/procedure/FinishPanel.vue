@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { MovedPanel } from '@/features/visit'
 import TextField from '@/shared/components/TextField.vue'
 import type { Schemas } from '@/shared/api/client'
 import { useSending } from '@/shared/form'
+import AfterPanel from './AfterPanel.vue'
 import type { useGuided } from './guided'
 import { useDropGuided, useFinishGuided } from './queries'
 
@@ -27,6 +27,29 @@ const skipped = computed(() => {
     .filter((step) => reasons.has(step.id))
     .map((step) => ({ step, reason: reasons.get(step.id) }))
 })
+const SHARED = [
+  'Gloves',
+  'Soft brush',
+  'Bag',
+  'Hose brush',
+  'Small pump',
+  'Siphon',
+  'Bucket',
+  'Cup',
+  'Scissors',
+  'Clean cloth',
+  'Soft cloth',
+]
+/** Things that are used up by the steps that were done. */
+const spent = computed(() => {
+  const { done } = props.guided.progress.value
+  const all = (view.value?.steps ?? []).filter((step) => done.has(step.id)).flatMap((step) => step.materials)
+  return [...new Set(all)].filter((thing) => !SHARED.some((shared) => thing.startsWith(shared)))
+})
+const used = ref<string[]>([])
+const written = computed(() =>
+  [note.value.trim(), used.value.length ? `Used: ${used.value.join(', ')}.` : ''].filter(Boolean).join(' '),
+)
 const untouched = computed(() => (view.value?.events.length ?? 0) + props.guided.waiting.value === 0)
 
 async function end() {
@@ -37,7 +60,7 @@ async function end() {
     return
   }
   saved.value = await send(() =>
-    finish.mutateAsync({ id, end: { note: note.value, leftOffReason: leftOffReason.value } }),
+    finish.mutateAsync({ id, end: { note: written.value, leftOffReason: leftOffReason.value } }),
   )
   if (saved.value) props.guided.forget()
 }
@@ -55,14 +78,7 @@ async function dropIt() {
 
 <template>
   <div class="end">
-    <template v-if="saved">
-      <MovedPanel :saved="saved" :corrected="false" @merged="(one) => (saved = one)" />
-      <section class="later">
-        <h2>Later</h2>
-        <p>In ten minutes: no drips, water clear again, level steady, leak sensor dry.</p>
-        <p>Tomorrow: animals active and eating, flow as it was left. Any doubt, test ammonia first.</p>
-      </section>
-    </template>
+    <AfterPanel v-if="saved && view" :saved="saved" :guided="view" @merged="(one) => (saved = one)" />
     <p v-else-if="view?.finishedAt">
       This service is finished.
       <RouterLink :to="{ name: 'tank', params: { tank: view.place.tankId } }">See the tank</RouterLink>
@@ -84,6 +100,12 @@ async function dropIt() {
         name="leftOffReason"
         :error="errors.leftOffReason"
       />
+      <fieldset v-if="spent.length">
+        <legend>Parts used</legend>
+        <label v-for="thing in spent" :key="thing" class="part"
+          ><input v-model="used" type="checkbox" :value="thing" /> {{ thing }}</label
+        >
+      </fieldset>
       <TextField v-model="note" label="Note" name="note" type="textarea" :error="errors.note" />
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <div class="actions">
@@ -101,11 +123,21 @@ async function dropIt() {
   max-width: 820px;
 }
 
-form,
-.later {
+form {
   display: grid;
   gap: 14px;
   margin-top: 10px;
+}
+
+.part {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: var(--touch);
+}
+
+legend {
+  font-weight: 600;
 }
 
 .warn {

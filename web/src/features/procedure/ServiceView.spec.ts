@@ -7,7 +7,7 @@ const ID = 'a1'
 const PATH = `/api/guided-services/${ID}`
 
 function step(id: string, more: Partial<Step> = {}): Step {
-  return { id, text: `Do ${id}`, reason: '', cautions: [], effects: [], ...more }
+  return { id, text: `Do ${id}`, reason: '', cautions: [], materials: [], effects: [], ...more }
 }
 
 const STEPS = [
@@ -29,7 +29,12 @@ async function open(more: Answers = {}) {
       startedAt: '2026-11-25T10:00:00Z',
     }
   }
-  stubServer({ 'GET /api/tanks/1/filters': [], [`POST ${PATH}/events`]: answer, ...more })
+  stubServer({
+    'GET /api/tanks/1/filters': [],
+    [`GET /api/services/${ID}/photos`]: [],
+    [`POST ${PATH}/events`]: answer,
+    ...more,
+  })
   const { wrapper } = await mountView(ServiceView, { service: ID })
   const key = async (pressed: string) => {
     document.dispatchEvent(new KeyboardEvent('keydown', { key: pressed, bubbles: true }))

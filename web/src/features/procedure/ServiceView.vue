@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { PhotoStrip } from '@/features/visit'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { useKeys } from '@/shared/keys'
 import { FINDINGS, type Finding } from '@/shared/words'
@@ -132,6 +133,7 @@ const grade = (finding: Finding | undefined) => {
                   {{ step.text }}
                 </li>
               </ol>
+              <PhotoStrip :service="props.service" />
               <AddTask
                 :view="guided.view.value"
                 @add="(task) => guided.record('TASK_ADDED', '', String(task))"

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { clockWords, offAdvice, progressOf } from './progress'
+import { clockWords, offAdvice, offMinutes, progressOf } from './progress'
 import type { GuidedEvent, Step } from './queries'
 
 const START = Date.parse('2026-11-25T10:00:00Z')
 
 function step(id: string, more: Partial<Step> = {}): Step {
-  return { id, text: id, reason: '', cautions: [], effects: [], ...more }
+  return { id, text: id, reason: '', cautions: [], materials: [], effects: [], ...more }
 }
 
 const STEPS = [
@@ -16,14 +16,15 @@ const STEPS = [
 ]
 
 /** Events a minute apart, each written as kind and step. */
-function after(...written: string[]) {
-  const events = written.map((words, minute): GuidedEvent => {
+function happened(written: string[]) {
+  return written.map((words, minute): GuidedEvent => {
     const [kind, id = '', value = ''] = words.split(' ')
     const happenedAt = new Date(START + minute * 60_000).toISOString()
     return { id: String(minute), happenedAt, kind: kind as GuidedEvent['kind'], step: id, value }
   })
-  return progressOf(STEPS, events)
 }
+
+const after = (...written: string[]) => progressOf(STEPS, happened(written))
 
 describe('progress of a service', () => {
   it('stands at the first step that is neither done nor skipped', () => {
@@ -38,6 +39,12 @@ describe('progress of a service', () => {
     expect(after('DONE gloves', 'DONE stop', 'DONE soak').offSince).toBe(START + 60_000)
     expect(after('DONE stop', 'DONE start').offSince).toBeUndefined()
     expect(after('DONE stop', 'UNDONE stop').offSince).toBeUndefined()
+  })
+
+  it('adds up the minutes without a filter', () => {
+    expect(offMinutes(STEPS, happened(['DONE gloves']))).toBeUndefined()
+    expect(offMinutes(STEPS, happened(['DONE stop', 'DONE soak', 'DONE start', 'DONE gloves']))).toBe(2)
+    expect(offMinutes(STEPS, happened(['DONE stop', 'DONE start', 'DONE stop', 'DONE soak']))).toBe(2)
   })
 
   it('runs a timer until its step is done', () => {

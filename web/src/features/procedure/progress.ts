@@ -57,6 +57,22 @@ export function progressOf(steps: Step[], events: GuidedEvent[]): Progress {
   }
 }
 
+/** Whole minutes the filter was off in all; undefined if it was never stopped. Still off counts to the last event. */
+export function offMinutes(steps: Step[], events: GuidedEvent[]): number | undefined {
+  let since: number | undefined
+  let total: number | undefined
+  for (const event of events) {
+    const effects = event.kind === 'DONE' ? steps.find((step) => step.id === event.step)?.effects : undefined
+    if (effects?.includes('POWER_OFF')) since ??= Date.parse(event.happenedAt)
+    if (since !== undefined && effects?.includes('POWER_ON')) {
+      total = (total ?? 0) + Date.parse(event.happenedAt) - since
+      since = undefined
+    }
+  }
+  if (since !== undefined) total = (total ?? 0) + Date.parse(events.at(-1)?.happenedAt ?? '') - since
+  return total === undefined ? undefined : Math.round(total / MINUTE_MS)
+}
+
 /** "18:40", or "1:02:05" past an hour; never below zero. */
 export function clockWords(ms: number): string {
   const seconds = Math.max(0, Math.round(ms / 1000))

@@ -54,6 +54,7 @@ const SERVICE = {
 const SITE: Answers = {
   'GET /api/session': { name: 'Ines', siteName: 'Home', role: 'KEEPER', needsSetup: false, demoAccounts: [] },
   'GET /api/accounts': [],
+  'GET /api/services/x/photos': [],
   'GET /api/tanks/1': { id: 1, version: 1, tank: { name: 'Brook' } },
   'GET /api/tanks/1/filters': [
     {

@@ -12,6 +12,7 @@ import { Problem } from '@/shared/problem'
 import { blankDraft, fromService, keptDraft, toInput, type Draft } from './draft'
 import LogFilter from './LogFilter.vue'
 import MovedPanel from './MovedPanel.vue'
+import PhotoStrip from './PhotoStrip.vue'
 import { useCorrectService, useSaveService, useService, type Saved, type Service } from './queries'
 
 /** At the tank: tick what was done, grade what was opened, save once. Also corrects a service logged before. */
@@ -150,6 +151,7 @@ const notThere = computed(() => failed.value instanceof Problem && failed.value.
             :error="errors.minutes"
           />
         </div>
+        <PhotoStrip v-if="props.service" :service="props.service" />
         <TextField v-model="draft.note" label="Note" name="note" type="textarea" :error="errors.note" />
         <div v-if="conflict" class="stale" role="alert">
           <p>

@@ -174,7 +174,16 @@ class DemoJourneyIT {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/", "/tanks", "/tanks/2", "/tanks/2/log?tasks=9,11", "/tanks/2/prepare?tasks=9", "/ledger", "/tanks/new"})
+    @ValueSource(
+            strings = {
+                "/",
+                "/tanks",
+                "/tanks/2",
+                "/tanks/2/log?tasks=9,11",
+                "/tanks/2/prepare?tasks=9",
+                "/ledger",
+                "/tanks/new"
+            })
     void views_fit_a_phone(String path) {
         keeper.takePhone();
         keeper.go(path);

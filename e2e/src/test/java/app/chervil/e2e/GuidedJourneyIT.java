@@ -6,6 +6,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -154,6 +160,33 @@ class GuidedJourneyIT {
     }
 
     @Test
+    void a_photo_is_made_smaller_and_stands_with_the_service() {
+        Page page = begin(1, "Brush the hoses");
+
+        page.getByLabel("Photo before").setInputFiles(new FilePayload("hose.png", "image/png", picture(2400, 1200)));
+
+        Locator photo = page.getByAltText("Before, Marit");
+        assertThat(photo).isVisible();
+        page.waitForFunction("() => document.querySelector('.photos img').naturalWidth === 1600");
+        keeper.viewIsAccessible();
+    }
+
+    @Test
+    void a_task_found_necessary_joins_the_steps() {
+        Page page = begin(2, "Rinse the pre-filter");
+        doSteps(1);
+        page.getByLabel("Task found necessary").selectOption("Grease and check the seals");
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Add").setExact(true))
+                .click();
+        keeper.button("All steps").click();
+
+        assertThat(page.locator(".all")).containsText("Take each seal out");
+        assertThat(page.getByText("step 2 of")).isVisible();
+    }
+
+    @Test
     void it_fits_a_phone_with_targets_for_wet_fingers() {
         keeper.takePhone();
         begin(2, "Rinse the pre-filter");
@@ -186,6 +219,15 @@ class GuidedJourneyIT {
                     .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Done"))
                     .click();
             assertThat(keeper.page().locator(".now")).not().hasText(step);
+        }
+    }
+
+    private static byte[] picture(int width, int height) {
+        try (ByteArrayOutputStream bytes = new ByteArrayOutputStream()) {
+            ImageIO.write(new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB), "png", bytes);
+            return bytes.toByteArray();
+        } catch (IOException failure) {
+            throw new UncheckedIOException(failure);
         }
     }
 }

@@ -155,6 +155,7 @@ public class ProcedureOperations {
                 step.what().text(),
                 step.what().reason(),
                 step.care().cautions().stream().map(Caution::words).toList(),
+                step.care().materials(),
                 step.care().timerMinutes().isPresent()
                         ? step.care().timerMinutes().getAsInt()
                         : null,

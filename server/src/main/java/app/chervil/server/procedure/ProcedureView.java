@@ -42,6 +42,7 @@ public record ProcedureView(
             String text,
             String reason,
             List<String> cautions,
+            List<String> materials,
             @Nullable Integer timerMinutes,
             Step.@Nullable Capture captures,
             @Nullable Long taskId,

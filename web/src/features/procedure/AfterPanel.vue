@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { MovedPanel } from '@/features/visit'
+import type { Schemas } from '@/shared/api/client'
+import { withUnit } from '@/shared/units'
+import { offMinutes } from './progress'
+import type { Guided } from './queries'
+
+/** After the service: what was done and regained, what moved, and what to look at in ten minutes and tomorrow. */
+const props = defineProps<{ saved: Schemas['SavedService']; guided: Guided }>()
+const emit = defineEmits<{ merged: [saved: Schemas['SavedService']] }>()
+
+const LONG_OFF_MINUTES = 240
+const off = computed(() => offMinutes(props.guided.steps, props.guided.events))
+const opened = computed(() =>
+  props.guided.events.some((event) => event.kind === 'DONE' && event.step.startsWith('tip:')),
+)
+const regained = computed(() => {
+  const flow = props.saved.service.flows[0]
+  if (flow?.beforeLph === undefined || flow.afterLph === undefined) return ''
+  return `Flow ${withUnit(flow.beforeLph, 'L/h')} before, ${withUnit(flow.afterLph, 'L/h')} after.`
+})
+const facts = computed(() =>
+  [
+    props.saved.service.minutes ? `${String(props.saved.service.minutes)} minutes of work.` : '',
+    off.value === undefined ? '' : `Filter off for ${String(off.value)} minutes.`,
+    regained.value,
+  ].filter(Boolean),
+)
+</script>
+
+<template>
+  <p v-if="facts.length" class="facts">{{ facts.join(' ') }}</p>
+  <MovedPanel :saved="saved" :corrected="false" @merged="(one) => emit('merged', one)" />
+  <section class="later">
+    <h2>In ten minutes</h2>
+    <p>No drips, water clear again, level steady, leak sensor dry and plugged in.</p>
+    <h2>Tomorrow</h2>
+    <p>Animals active, eating and breathing normally; flow as it was left.</p>
+    <p v-if="opened || (off ?? 0) > LONG_OFF_MINUTES">
+      Test ammonia on days 1 and 3, keeping the kit’s waiting time. Sick animals are a vet’s matter.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.facts {
+  margin-bottom: 14px;
+  font-weight: 600;
+}
+
+.later {
+  display: grid;
+  gap: 6px;
+  margin-top: 22px;
+}
+</style>

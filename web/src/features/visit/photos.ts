@@ -1,0 +1,74 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { api, body, type Schemas } from '@/shared/api/client'
+
+export type Photo = Schemas['Photo']
+
+/** Longest side of a stored photo in px; enough to read a pad, small enough for a phone's connection. */
+const LONGEST = 1600
+const QUALITY = 0.85
+
+export const usePhotos = (service: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: computed(() => ['photos', toValue(service)]),
+    queryFn: () =>
+      body(api.GET('/api/services/{service}/photos', { params: { path: { service: toValue(service) } } })),
+  })
+
+function usePhotosStale() {
+  const client = useQueryClient()
+  return () => client.invalidateQueries({ queryKey: ['photos'] })
+}
+
+export function useAddPhoto() {
+  return useMutation({
+    mutationFn: async ({
+      service,
+      moment,
+      file,
+    }: {
+      service: string
+      moment: Photo['moment']
+      file: Blob
+    }) => {
+      const picture = await resized(file)
+      const path = { service, photo: crypto.randomUUID() }
+      return body(
+        api.PUT('/api/services/{service}/photos/{photo}', {
+          params: { path, query: { moment } },
+          body: picture as unknown as string,
+          bodySerializer: (sent) => sent,
+          headers: { 'Content-Type': 'image/jpeg' },
+        }),
+      )
+    },
+    onSuccess: usePhotosStale(),
+  })
+}
+
+export function useDeletePhoto() {
+  return useMutation({
+    mutationFn: (photo: string) => body(api.DELETE('/api/photos/{photo}', { params: { path: { photo } } })),
+    onSuccess: usePhotosStale(),
+  })
+}
+
+/** Width and height that fit the longest side, in px; never enlarged. */
+export function fitted(width: number, height: number): { width: number; height: number } {
+  const scale = Math.min(1, LONGEST / Math.max(width, height))
+  return { width: Math.round(width * scale), height: Math.round(height * scale) }
+}
+
+async function resized(file: Blob): Promise<Blob> {
+  const picture = await createImageBitmap(file).catch(() => {
+    throw new Error('This is no picture that the browser can read.')
+  })
+  const canvas = document.createElement('canvas')
+  Object.assign(canvas, fitted(picture.width, picture.height))
+  canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height)
+  const smaller = await new Promise<Blob | null>((resolve) => {
+    canvas.toBlob(resolve, 'image/jpeg', QUALITY)
+  })
+  if (!smaller) throw new Error('The photo could not be made smaller.')
+  return smaller
+}
