@@ -86,7 +86,7 @@ watch(form, () => {
           <RouterLink :to="{ name: 'tank', params: { tank: service.tankId } }">{{ tankName }}</RouterLink>
           <FindingTile v-if="worst(service)" :finding="worst(service)!" :size="26" />
           <span v-else />
-          <span>
+          <span class="told">
             {{ told(service) }} <span v-if="service.note" class="small quiet">{{ service.note }}</span>
           </span>
           <span class="small quiet"
@@ -156,11 +156,15 @@ li {
 
 @media (width <= 900px) {
   .search {
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
   }
 
   li {
-    grid-template-columns: 90px 1fr 26px;
+    grid-template-columns: 70px minmax(0, 1fr) 26px;
+  }
+
+  .told {
+    grid-column: 1 / -1;
   }
 }
 </style>

@@ -23,8 +23,8 @@ final class Keeper implements AutoCloseable {
         async () => (await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }))
           .violations.map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ') + ' ' + n.failureSummary).join('; '))""";
 
-    private final Playwright playwright = Playwright.create();
-    private final Browser browser = playwright
+    /** One browser for all, since starting it is what takes long; every keeper has a context of their own. */
+    private static final Browser BROWSER = Playwright.create()
             .chromium()
             .launch(new BrowserType.LaunchOptions()
                     .setExecutablePath(Path.of("/usr/bin/chromium"))
@@ -37,6 +37,7 @@ final class Keeper implements AutoCloseable {
                             "--disable-sync",
                             "--no-first-run",
                             "--disable-dev-shm-usage")));
+
     private final RunningServer server;
     private final List<String> complaints = new ArrayList<>();
     private Page page;
@@ -114,11 +115,11 @@ final class Keeper implements AutoCloseable {
 
     @Override
     public void close() {
-        playwright.close();
+        page.context().close();
     }
 
     private Page open(int width, int height) {
-        BrowserContext context = browser.newContext(new Browser.NewContextOptions()
+        BrowserContext context = BROWSER.newContext(new Browser.NewContextOptions()
                 .setViewportSize(width, height)
                 .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
         Page opened = context.newPage();

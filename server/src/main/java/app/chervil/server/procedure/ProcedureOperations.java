@@ -11,22 +11,27 @@ import app.chervil.core.procedure.Situation.PathStage;
 import app.chervil.core.procedure.Situation.Practice;
 import app.chervil.core.procedure.Situation.Work;
 import app.chervil.core.procedure.Step;
+import app.chervil.core.tank.RinseWater;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.filter.FilterView;
 import app.chervil.server.filter.FilterView.TaskView;
+import app.chervil.server.interval.ServiceHistory;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.procedure.ProcedureView.Draw;
 import app.chervil.server.procedure.ProcedureView.StepView;
 import app.chervil.server.tank.TankInput;
 import app.chervil.server.tank.TankOperations;
+import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -39,13 +44,16 @@ public class ProcedureOperations {
     private static final int SET_UP_MINUTES = 10;
     private static final int YOUNG_DAYS = 60;
     private static final int DISTURBS = 2;
+    private static final int SPACING_DAYS = 7;
 
     private final TankOperations tanks;
     private final FilterOperations filters;
+    private final ServiceHistory history;
 
-    ProcedureOperations(TankOperations tanks, FilterOperations filters) {
+    ProcedureOperations(TankOperations tanks, FilterOperations filters, ServiceHistory history) {
         this.tanks = tanks;
         this.filters = filters;
+        this.history = history;
     }
 
     /**
@@ -70,7 +78,7 @@ public class ProcedureOperations {
                 draw(procedure.buckets(), tank),
                 work + SET_UP_MINUTES,
                 practice.whyWater(),
-                warnings(tank, practice, filter, tasks));
+                warnings(who, tank, filter, tasks));
     }
 
     private static TaskView task(FilterView filter, long id) {
@@ -116,30 +124,58 @@ public class ProcedureOperations {
         return new Draw(buckets, drawn.value(), 100 * drawn.shareOf(Litres.of(tank.netVolumeL())));
     }
 
-    private List<String> warnings(TankInput tank, Practice practice, FilterView filter, List<TaskView> tasks) {
+    private List<String> warnings(SignedIn who, TankInput tank, FilterView filter, List<TaskView> tasks) {
         List<String> warnings = new ArrayList<>();
-        boolean disturbs = tasks.stream().anyMatch(task -> task.catalogue().disturbance() >= DISTURBS);
+        Practice practice = practice(tank);
+        if (tank.schools().rinse() == RinseWater.TAP_WHERE_SAFE && !practice.tapAllowed()) {
+            warnings.add("You rinse with tap water where it is safe; here it is not. " + practice.whyWater());
+        }
+        if (tasks.stream().noneMatch(ProcedureOperations::disturbs)) {
+            return warnings;
+        }
         long age = ChronoUnit.DAYS.between(tank.establishedOn(), tanks.today());
-        if (disturbs && age < YOUNG_DAYS) {
+        if (age < YOUNG_DAYS) {
             warnings.add(
                     "This tank is " + age + " days old. Leave its bacteria alone for the first " + YOUNG_DAYS + ".");
         }
-        if (tank.schools().rinse() == app.chervil.core.tank.RinseWater.TAP_WHERE_SAFE && !practice.tapAllowed()) {
-            warnings.add("You rinse with tap water where it is safe; here it is not. " + practice.whyWater());
-        }
-        long bearing = tasks.stream()
-                .filter(task -> task.catalogue().disturbance() >= 1 && task.stageId() != null)
-                .count();
-        long all = filter.tasks().stream()
-                .filter(task -> task.catalogue().disturbance() >= 1 && task.stageId() != null)
-                .map(TaskView::stageId)
-                .distinct()
-                .count();
-        if (disturbs && bearing >= all && all > 1) {
+        lastDisturbed(who, filter.tankId())
+                .map(day -> ChronoUnit.DAYS.between(day, tanks.today()))
+                .filter(days -> days < SPACING_DAYS)
+                .ifPresent(days -> warnings.add("The bacteria of this tank were disturbed " + days + " days ago. Leave "
+                        + SPACING_DAYS + " days between."));
+        if (everyHome(filter).equals(homes(tasks)) && homes(tasks).size() > 1) {
             warnings.add(
                     "This cleans every home of the bacteria in this filter at once. Better leave one for another week.");
         }
         return warnings;
+    }
+
+    private Optional<LocalDate> lastDisturbed(SignedIn who, long tank) {
+        Set<Long> disturbing = filters.list(who, tank).stream()
+                .flatMap(filter -> filter.tasks().stream())
+                .filter(ProcedureOperations::disturbs)
+                .map(TaskView::id)
+                .collect(Collectors.toSet());
+        return history.list(who.siteId(), tank).stream()
+                .filter(service -> service.done().keySet().stream().anyMatch(disturbing::contains))
+                .map(ServiceHistory.PastService::doneOn)
+                .max(Comparator.naturalOrder());
+    }
+
+    private static boolean disturbs(TaskView task) {
+        return task.catalogue().disturbance() >= DISTURBS;
+    }
+
+    private static Set<@Nullable Long> everyHome(FilterView filter) {
+        return homes(filter.tasks());
+    }
+
+    /** Stages on which these tasks touch bacteria. */
+    private static Set<@Nullable Long> homes(List<TaskView> tasks) {
+        return tasks.stream()
+                .filter(task -> task.catalogue().disturbance() >= 1 && task.stageId() != null)
+                .map(TaskView::stageId)
+                .collect(Collectors.toSet());
     }
 
     private static StepView view(Step step, FilterView filter) {

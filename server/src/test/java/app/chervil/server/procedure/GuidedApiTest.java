@@ -61,6 +61,23 @@ class GuidedApiTest {
     }
 
     @Test
+    void it_warns_where_the_bacteria_would_be_disturbed_too_soon_or_all_at_once() throws Exception {
+        String dip = "/api/filters/" + weir.get("id").asLong() + "/procedure?tasks=" + task("Dip bio media");
+        site.get(keeper, dip).andExpect(jsonPath("$.warnings").isEmpty());
+        for (String day : List.of("2026-05-25", "2026-05-26")) {
+            site.put(keeper, "/api/services/" + UUID.randomUUID(), """
+                {"tankId": %d, "doneOn": "%s", "doneBy": "Ines", "note": "", "flows": [],
+                 "tasks": [{"taskId": %d}]}""".formatted(tank, day, task("Dip bio media")));
+            boolean tooSoon = day.equals("2026-05-26");
+            site.get(keeper, dip).andExpect(jsonPath("$.warnings.length()").value(tooSoon ? 1 : 0));
+        }
+
+        site.get(keeper, dip + "," + task("Rinse the pre-filter") + "," + task("Rinse the coarse foam"))
+                .andExpect(jsonPath("$.warnings[0]").value(org.hamcrest.Matchers.containsString("6 days ago")))
+                .andExpect(jsonPath("$.warnings[1]").value(org.hamcrest.Matchers.containsString("every home")));
+    }
+
+    @Test
     void starting_twice_under_one_id_starts_once() throws Exception {
         JsonNode first = site.read(start("Rinse the pre-filter"));
 
