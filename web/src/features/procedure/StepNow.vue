@@ -37,10 +37,11 @@ const emit = defineEmits<{ grade: [finding: Finding | undefined]; time: []; flow
   font-weight: 620;
   letter-spacing: -0.01em;
   line-height: 1.22;
+  margin-bottom: 12px;
 }
 
 .reason {
-  margin: 12px 0 18px;
+  margin: 0 0 18px;
   color: var(--ink-quiet);
   font-size: 19px;
 }
