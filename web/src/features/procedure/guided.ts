@@ -69,8 +69,11 @@ export function useGuided(id: string) {
   }
 
   const timer = setInterval(() => void sync(), SYNC_MS)
+  const atOnce = () => void sync()
+  globalThis.addEventListener('online', atOnce)
   const stop = () => {
     clearInterval(timer)
+    globalThis.removeEventListener('online', atOnce)
   }
   onBeforeUnmount(stop)
   void sync()

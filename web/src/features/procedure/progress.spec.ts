@@ -39,6 +39,7 @@ describe('progress of a service', () => {
     expect(after('DONE gloves', 'DONE stop', 'DONE soak').offSince).toBe(START + 60_000)
     expect(after('DONE stop', 'DONE start').offSince).toBeUndefined()
     expect(after('DONE stop', 'UNDONE stop').offSince).toBeUndefined()
+    expect(after('DONE stop', 'DONE start', 'UNDONE start').offSince).toBe(START)
   })
 
   it('adds up the minutes without a filter', () => {

@@ -28,18 +28,20 @@ export function progressOf(steps: Step[], events: GuidedEvent[]): Progress {
   const findings = new Map<string, Finding>()
   const started = new Map<string, number>()
   let offSince: number | undefined
+  let lastOff: number | undefined
   for (const event of events) {
     const at = Date.parse(event.happenedAt)
     const step = steps.find((one) => one.id === event.step)
     if (event.kind === 'DONE') {
       done.add(event.step)
       skipped.delete(event.step)
-      if (step?.effects.includes('POWER_OFF')) offSince ??= at
+      if (step?.effects.includes('POWER_OFF')) lastOff = offSince = at
       if (step?.effects.includes('POWER_ON')) offSince = undefined
     } else if (event.kind === 'UNDONE') {
       done.delete(event.step)
       skipped.delete(event.step)
-      if (step?.effects.includes('POWER_OFF')) offSince = undefined
+      if (step?.effects.includes('POWER_OFF')) lastOff = offSince = undefined
+      if (step?.effects.includes('POWER_ON')) offSince = lastOff
     } else if (event.kind === 'SKIPPED') skipped.set(event.step, event.value)
     else if (event.kind === 'FINDING') findings.set(event.step, event.value as Finding)
     else if (event.kind === 'TIMER') started.set(event.step, at)

@@ -78,6 +78,9 @@ export function useConfirmRunning() {
   })
 }
 
+/** A connection that hangs is no connection. */
+const PATIENCE_MS = 10_000
+
 /** Sends what happened, each event once however often it is sent, and answers all that is known. */
 export const exchange = (id: string, events: GuidedEvent[]): Promise<Guided> =>
   body(

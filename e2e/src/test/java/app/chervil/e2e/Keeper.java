@@ -8,6 +8,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -37,6 +38,13 @@ final class Keeper implements AutoCloseable {
                             "--disable-sync",
                             "--no-first-run",
                             "--disable-dev-shm-usage")));
+
+    /** Room for a machine that does much else besides; what holds is seen at once all the same. */
+    private static final double PATIENCE_MS = 30_000;
+
+    static {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
+    }
 
     private final RunningServer server;
     private final List<String> complaints = new ArrayList<>();

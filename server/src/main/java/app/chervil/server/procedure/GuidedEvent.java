@@ -1,8 +1,11 @@
 package app.chervil.server.procedure;
 
+import app.chervil.core.calc.FlowRate;
+import app.chervil.core.interval.Finding;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -25,6 +28,25 @@ public record GuidedEvent(
 
         @NotNull @Size(max = 500, message = "At most 500 characters.")
         String value) {
+
+    /** Whether the value is one that its kind can have. */
+    boolean fits() {
+        return switch (kind) {
+            case FINDING ->
+                value.isEmpty()
+                        || Arrays.stream(Finding.values())
+                                .anyMatch(grade -> grade.name().equals(value));
+            case FLOW_BEFORE, FLOW_AFTER -> value.isEmpty() || isFlow(value);
+            case TASK_ADDED -> value.matches("[0-9]{1,18}");
+            default -> true;
+        };
+    }
+
+    private static boolean isFlow(String value) {
+        return value.matches("[0-9]{1,7}(\\.[0-9]{1,20})?")
+                && Double.parseDouble(value) >= 1
+                && Double.parseDouble(value) <= FlowRate.MOST;
+    }
 
     /** What happened. */
     public enum Kind {

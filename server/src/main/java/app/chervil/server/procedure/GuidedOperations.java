@@ -2,7 +2,6 @@ package app.chervil.server.procedure;
 
 import app.chervil.core.interval.Finding;
 import app.chervil.core.procedure.Situation.Chore;
-import app.chervil.core.procedure.Step.Effect;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.filter.FilterView;
@@ -101,12 +100,28 @@ public class GuidedOperations {
     @Transactional
     public GuidedView keep(SignedIn who, UUID id, List<GuidedEvent> events) {
         GuidedRow row = row(who, id);
+        Rejected.Gatherer gatherer = new Rejected.Gatherer();
+        for (int i = 0; i < events.size(); i++) {
+            gatherer.check(
+                    events.get(i).fits(), "events[" + i + "].value", "not-understood", "This value does not fit.");
+        }
+        gatherer.done();
+        boolean news = false;
         for (GuidedEvent event : events) {
             if (mapper.insertEvent(who.siteId(), id, who.name(), event) == 1) {
-                follow(who, row, event);
+                news = true;
+                if (event.kind() == GuidedEvent.Kind.TASK_ADDED) {
+                    addTask(who, row(who, id), Long.parseLong(event.value()));
+                }
             }
         }
-        return find(who, id);
+        GuidedView view = find(who, id);
+        if (news && row.finishedAt() == null) {
+            @Nullable Instant offSince = new Progress(view.steps(), view.events()).offSince();
+            mapper.updateOff(who.siteId(), id, offSince);
+            return find(who, id);
+        }
+        return view;
     }
 
     /**
@@ -174,30 +189,9 @@ public class GuidedOperations {
                 row.finishedAt());
     }
 
-    /** What an event means beyond itself: the filter goes off or on, or a task is added. */
-    private void follow(SignedIn who, GuidedRow row, GuidedEvent event) {
-        switch (event.kind()) {
-            case DONE ->
-                json.readValue(row.steps(), STEPS).stream()
-                        .filter(step -> step.id().equals(event.step()))
-                        .forEach(step -> turn(who, row, step.effects(), event.happenedAt()));
-            case TASK_ADDED -> addTask(who, row, event.value());
-            default -> {}
-        }
-    }
-
-    private void turn(SignedIn who, GuidedRow row, List<Effect> effects, Instant at) {
-        if (effects.contains(Effect.POWER_OFF)) {
-            mapper.updateOff(who.siteId(), row.id(), at);
-        }
-        if (effects.contains(Effect.POWER_ON)) {
-            mapper.updateOff(who.siteId(), row.id(), null);
-        }
-    }
-
-    private void addTask(SignedIn who, GuidedRow row, String task) {
+    private void addTask(SignedIn who, GuidedRow row, long task) {
         List<Long> tasks = new java.util.ArrayList<>(json.readValue(row.tasks(), TASKS));
-        tasks.add(Long.valueOf(task));
+        tasks.add(task);
         ProcedureView procedure = procedures.assemble(who, row.filterId(), tasks, json.readValue(row.chores(), CHORES));
         mapper.updateSteps(
                 who.siteId(), row.id(), json.writeValueAsString(tasks), json.writeValueAsString(procedure.steps()));

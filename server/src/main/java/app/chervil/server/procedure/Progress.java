@@ -2,8 +2,10 @@ package app.chervil.server.procedure;
 
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.interval.Finding;
+import app.chervil.core.procedure.Step.Effect;
 import app.chervil.server.filter.FilterView.TaskView;
 import app.chervil.server.procedure.ProcedureView.StepView;
+import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
@@ -26,6 +28,33 @@ final class Progress {
                 default -> {}
             }
         }
+    }
+
+    /** Since when the filter is off; null while it runs. Taking a step back takes its effect back. */
+    @Nullable
+    Instant offSince() {
+        @Nullable Instant off = null;
+        @Nullable Instant lastOff = null;
+        for (GuidedEvent event : events) {
+            boolean back = event.kind() == GuidedEvent.Kind.UNDONE;
+            if (!back && event.kind() != GuidedEvent.Kind.DONE) {
+                continue;
+            }
+            if (has(event, Effect.POWER_OFF)) {
+                off = back ? null : event.happenedAt();
+                lastOff = off;
+            }
+            if (has(event, Effect.POWER_ON)) {
+                off = back ? lastOff : null;
+            }
+        }
+        return off;
+    }
+
+    private boolean has(GuidedEvent event, Effect effect) {
+        return steps.stream()
+                .anyMatch(
+                        step -> step.id().equals(event.step()) && step.effects().contains(effect));
     }
 
     /** A task is finished once one of its own steps is done; an opening, once the filter was opened. */

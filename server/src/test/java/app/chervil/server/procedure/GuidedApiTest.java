@@ -11,6 +11,8 @@ import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.ResultActions;
 import tools.jackson.databind.JsonNode;
@@ -137,6 +139,30 @@ class GuidedApiTest {
                 .andExpect(jsonPath("$.service.tasks[0].finding").value("HEAVY"))
                 .andExpect(jsonPath("$.service.flows[0].beforeLph").value(640.5))
                 .andExpect(jsonPath("$.moved[0].name").value("Rinse the pre-filter"));
+    }
+
+    @Test
+    void taking_the_stop_or_the_start_back_turns_the_clock_back_too() throws Exception {
+        start("Rinse the pre-filter");
+        send(event("DONE", "stop:filter", "")).andExpect(jsonPath("$.offSince").value("2026-06-01T11:00:00Z"));
+        send(event("UNDONE", "stop:filter", ""))
+                .andExpect(jsonPath("$.offSince").doesNotExist());
+        send(event("DONE", "stop:filter", ""), event("DONE", "start:filter", ""))
+                .andExpect(jsonPath("$.offSince").doesNotExist());
+        send(event("UNDONE", "start:filter", ""))
+                .andExpect(jsonPath("$.offSince").value("2026-06-01T11:00:00Z"));
+    }
+
+    @ParameterizedTest(name = "{0} {1}")
+    @CsvSource({"FINDING, FILTHY", "FLOW_BEFORE, NaN", "FLOW_AFTER, -3", "FLOW_AFTER, 1000001", "TASK_ADDED, seals"})
+    void a_value_that_does_not_fit_is_refused_and_nothing_of_the_lot_is_kept(String kind, String value)
+            throws Exception {
+        start("Rinse the pre-filter");
+
+        send(event("DONE", "gloves:filter", ""), event(kind, "out:1", value))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].field").value("events[1].value"));
+        site.get(keeper, path).andExpect(jsonPath("$.events").isEmpty());
     }
 
     @Test
