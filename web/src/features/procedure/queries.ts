@@ -84,5 +84,9 @@ const PATIENCE_MS = 10_000
 /** Sends what happened, each event once however often it is sent, and answers all that is known. */
 export const exchange = (id: string, events: GuidedEvent[]): Promise<Guided> =>
   body(
-    api.POST('/api/guided-services/{guided}/events', { params: { path: { guided: id } }, body: { events } }),
+    api.POST('/api/guided-services/{guided}/events', {
+      params: { path: { guided: id } },
+      body: { events },
+      signal: AbortSignal.timeout(PATIENCE_MS),
+    }),
   )
