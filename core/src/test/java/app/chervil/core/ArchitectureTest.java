@@ -37,6 +37,9 @@ class ArchitectureTest {
     static final ArchRule procedures_rest_on_filters = only("procedure", "filter", "tank", "calc");
 
     @ArchTest
+    static final ArchRule water_rests_on_tanks = only("water", "tank", "calc");
+
+    @ArchTest
     static final ArchRule features_have_no_cycles =
             slices().matching("app.chervil.core.(*)..").should().beFreeOfCycles();
 
