@@ -22,7 +22,7 @@ public final class CareCatalogue {
             REPLACE,
             540,
             new Bounds(365, 1825),
-            effort(5, 2, "New foam, cut oversize"),
+            effort(5, 2, Material.FOAM),
             ByAge.cappedAt(1825),
             "Foam that no longer springs back lets water past.");
     private static final CareRule CORDS = new CareRule(
@@ -55,7 +55,7 @@ public final class CareCatalogue {
                         14,
                         5,
                         30,
-                        effort(5, 1, "Bucket"),
+                        effort(5, 1, Material.BUCKET),
                         Graded.withFlow(1.5, 0.45, 35),
                         "It catches most of the dirt, so it fills first."));
             case SPONGE ->
@@ -64,7 +64,7 @@ public final class CareCatalogue {
                         21,
                         7,
                         60,
-                        effort(8, 2, "Bag for the sponge", "Bucket"),
+                        effort(8, 2, Material.SPONGE_BAG, Material.BUCKET),
                         Graded.of(2, 75),
                         "The sponge holds the bacteria and the dirt alike."));
             case AIR_LINE ->
@@ -73,7 +73,7 @@ public final class CareCatalogue {
                         120,
                         60,
                         365,
-                        effort(5, 0, "Spare air stone"),
+                        effort(5, 0, Material.AIR_STONE),
                         ByAge.cappedAt(365),
                         "A clogged stone loads the air pump; a stuck valve floods it."));
             case SOCK -> List.of(sock(schools.sock()));
@@ -83,7 +83,7 @@ public final class CareCatalogue {
                         30,
                         7,
                         180,
-                        effort(10, 0, "Fleece roll"),
+                        effort(10, 0, Material.FLEECE_ROLL),
                         ByAge.cappedAt(180),
                         "A roll that ran out filters nothing."));
             case COARSE_FOAM, MEDIUM_FOAM ->
@@ -93,7 +93,7 @@ public final class CareCatalogue {
                                 60,
                                 14,
                                 270,
-                                effort(8, 1, "Bucket"),
+                                effort(8, 1, Material.BUCKET),
                                 Graded.withFlow(2, 0.60, 300),
                                 "Foam slows the flow as it fills."),
                         FOAM_REPLACE);
@@ -106,7 +106,7 @@ public final class CareCatalogue {
                         150,
                         60,
                         540,
-                        effort(8, 2, "Bucket"),
+                        effort(8, 2, Material.BUCKET),
                         Graded.of(2, 540),
                         "Silt on the media keeps water from the bacteria."));
             case CARBON ->
@@ -115,7 +115,7 @@ public final class CareCatalogue {
                         30,
                         14,
                         56,
-                        effort(5, 0, "Carbon", "Media bag"),
+                        effort(5, 0, Material.CARBON, Material.MEDIA_BAG),
                         ByAge.cappedAt(56),
                         "Carbon fills with what it takes up, unseen."));
             case RESIN ->
@@ -124,7 +124,7 @@ public final class CareCatalogue {
                         60,
                         21,
                         180,
-                        effort(20, 0, "Spare resin bag"),
+                        effort(20, 0, Material.RESIN_BAG),
                         ByAge.cappedAt(180),
                         "Its colour tells; without a look, two months."));
             case PHOSPHATE_REMOVER ->
@@ -133,7 +133,7 @@ public final class CareCatalogue {
                         35,
                         14,
                         70,
-                        effort(10, 0, "Phosphate remover"),
+                        effort(10, 0, Material.PHOSPHATE_REMOVER),
                         ByAge.cappedAt(70),
                         "Spent remover lets phosphate climb again."));
             case UV_LAMP ->
@@ -142,7 +142,7 @@ public final class CareCatalogue {
                         375,
                         250,
                         500,
-                        effort(15, 0, "UV lamp", "Clean cloth"),
+                        effort(15, 0, Material.UV_LAMP, Material.SOFT_CLOTH),
                         new ByAge(0.85, 1.05, 500, UnknownAge.IS_SPENT),
                         "Its germicidal output fades long before the glow does."));
             case UV_SLEEVE ->
@@ -151,7 +151,7 @@ public final class CareCatalogue {
                         120,
                         60,
                         365,
-                        effort(10, 0, "Soft cloth"),
+                        effort(10, 0, Material.SOFT_CLOTH),
                         Graded.of(1.5, 365),
                         "Film on the sleeve stops the light."));
             case IMPELLER ->
@@ -161,7 +161,7 @@ public final class CareCatalogue {
                                 120,
                                 60,
                                 365,
-                                effort(10, 0, "Soft brush"),
+                                effort(10, 0, Material.SOFT_BRUSH),
                                 ByAge.cappedAt(365),
                                 "Slime and grit wear the shaft."),
                         rule(
@@ -178,7 +178,7 @@ public final class CareCatalogue {
                         365,
                         180,
                         487,
-                        effort(10, 0, "Silicone grease"),
+                        effort(10, 0, Material.GREASE),
                         ByAge.cappedAt(487),
                         "A dry or flat seal drips."));
             case HOSES ->
@@ -187,7 +187,7 @@ public final class CareCatalogue {
                         180,
                         60,
                         365,
-                        effort(20, 0, "Hose brush"),
+                        effort(20, 0, Material.HOSE_BRUSH),
                         Graded.of(1.5, 365),
                         "Growth in the hoses takes flow without a sign in the filter."));
             case RETURN_PUMP ->
@@ -196,7 +196,7 @@ public final class CareCatalogue {
                         180,
                         90,
                         365,
-                        effort(30, 0, "Vinegar", "Bucket"),
+                        effort(30, 0, Material.VINEGAR, Material.BUCKET),
                         ByAge.cappedAt(365),
                         "Lime slows the rotor and heats the pump."));
             case OVERFLOW, SETTLING -> List.of();
@@ -224,7 +224,7 @@ public final class CareCatalogue {
 
     private static CareRule opening(OpeningSchool school) {
         int start = school == OpeningSchool.MAKERS_CALENDAR ? 30 : 90;
-        Effort effort = new Effort(35, 15, 1, List.of("3 buckets of tank water", "Gloves, towel, drip tray"));
+        Effort effort = new Effort(35, 15, 1, List.of(Material.THREE_BUCKETS, Material.GLOVES));
         return rule(
                 OPEN,
                 start,
@@ -236,7 +236,7 @@ public final class CareCatalogue {
     }
 
     private static CareRule sock(SockSchool school) {
-        Effort effort = effort(5, 0, "Clean sock");
+        Effort effort = effort(5, 0, Material.SOCK);
         return school == SockSchool.NUTRIENT_EXPORT
                 ? rule(CHANGE, 4, 2, 7, effort, Graded.of(1, 21), "Dirt taken out early never becomes nitrate.")
                 : rule(CHANGE, 14, 4, 28, effort, Graded.of(1, 28), "Changed before it overflows.");
@@ -245,15 +245,22 @@ public final class CareCatalogue {
     private static CareRule cartridge(Stage.Make make) {
         String why = "Its carbon fills unseen, and its pad shuts like any fine pad.";
         return make == Stage.Make.WASHABLE
-                ? rule(REBUILD, 30, 14, 56, effort(15, 1, "Loose carbon", "Scissors"), ByAge.cappedAt(56), why)
-                : rule(CHANGE, 30, 14, 56, effort(5, 1, "Cartridge"), ByAge.cappedAt(56), why);
+                ? rule(
+                        REBUILD,
+                        30,
+                        14,
+                        56,
+                        effort(15, 1, Material.LOOSE_CARBON, Material.SCISSORS),
+                        ByAge.cappedAt(56),
+                        why)
+                : rule(CHANGE, 30, 14, 56, effort(5, 1, Material.CARTRIDGE), ByAge.cappedAt(56), why);
     }
 
     private static CareRule finePad(Stage.Make make) {
         Graded learning = Graded.withFlow(1.5, 0.60, 105);
         return make == Stage.Make.DISPOSABLE
-                ? rule(CHANGE, 21, 7, 60, effort(5, 0, "Fine pad"), learning, "The finest stage shuts first.")
-                : rule(RINSE, 21, 7, 60, effort(6, 1, "Bucket"), learning, "The finest stage shuts first.");
+                ? rule(CHANGE, 21, 7, 60, effort(5, 0, Material.FINE_PAD), learning, "The finest stage shuts first.")
+                : rule(RINSE, 21, 7, 60, effort(6, 1, Material.BUCKET), learning, "The finest stage shuts first.");
     }
 
     private static CareRule rule(
@@ -261,7 +268,7 @@ public final class CareCatalogue {
         return new CareRule(action, start, new Bounds(least, most), effort, learning, why);
     }
 
-    private static Effort effort(int minutes, int disturbance, String... carry) {
+    private static Effort effort(int minutes, int disturbance, Material... carry) {
         return new Effort(minutes, 0, disturbance, List.of(carry));
     }
 }

@@ -1,6 +1,7 @@
 package app.chervil.core.filter;
 
 import app.chervil.core.calc.Check;
+import app.chervil.core.tank.BacteriaHome;
 import java.util.List;
 
 /**
@@ -20,6 +21,15 @@ public record CareRule(CareAction action, int startDays, Bounds bounds, Effort e
         return learning instanceof Learning.Graded;
     }
 
+    /**
+     * How much work disturbs where the bacteria live.
+     *
+     * @param disturbance where they live in the media, 0 to 3
+     */
+    public static int disturbanceOf(int disturbance, BacteriaHome home) {
+        return home == BacteriaHome.SUBSTRATE_AND_ROCK ? Math.max(0, disturbance - 1) : disturbance;
+    }
+
     /** Days that a learned interval may reach, both ends included. */
     public record Bounds(int leastDays, int mostDays) {
         public Bounds {
@@ -35,11 +45,16 @@ public record CareRule(CareAction action, int startDays, Bounds bounds, Effort e
      * @param disturbance of the bacteria, 0 none to 3 severe
      * @param carry what to bring to the tank
      */
-    public record Effort(int minutes, int setUpMinutes, int disturbance, List<String> carry) {
+    public record Effort(int minutes, int setUpMinutes, int disturbance, List<Material> carry) {
         public Effort {
             Check.within("minutes", minutes, 1, 600);
             Check.within("disturbance", disturbance, 0, 3);
             carry = List.copyOf(carry);
+        }
+
+        /** How much the work disturbs where the bacteria live: by one less where they live apart from the media. */
+        public int disturbanceOf(BacteriaHome home) {
+            return CareRule.disturbanceOf(disturbance, home);
         }
     }
 }

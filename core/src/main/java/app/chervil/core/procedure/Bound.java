@@ -4,6 +4,7 @@ import app.chervil.core.procedure.Situation.PathStage;
 import app.chervil.core.procedure.Step.About;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalLong;
 
 /** A template bound to the stage and task it is done for. */
@@ -55,6 +56,7 @@ record Bound(Template template, Optional<PathStage> stage, OptionalLong task) {
                 .replace("{stage}", stage.map(PathStage::name).orElse("filter"))
                 .replace("{filter}", situation.filterName())
                 .replace("{water}", water)
+                .replace("{media}", media(situation))
                 .replace("{buckets}", COUNTS[buckets]);
         boolean namesWater = template.words().text().contains("{water}");
         String reason = namesWater && template.words().reason().isEmpty()
@@ -64,6 +66,13 @@ record Bound(Template template, Optional<PathStage> stage, OptionalLong task) {
         About about = together.size() > 1 || concernsFilter() ? About.ALL : new About(task, ofStage);
         return new Step(
                 id(), new Step.Words(text, reason), about, template.care(), template.captures(), template.effects());
+    }
+
+    private static String media(Situation situation) {
+        OptionalDouble grams = situation.work().mediaGrams();
+        return grams.isPresent()
+                ? "the planned " + Math.round(grams.getAsDouble()) + " g"
+                : "no more than the share allowed for this tank's age";
     }
 
     private static String listed(List<String> names) {

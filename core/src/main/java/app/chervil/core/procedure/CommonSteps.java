@@ -6,6 +6,7 @@ import static app.chervil.core.procedure.Step.Effect.*;
 import static app.chervil.core.procedure.Template.step;
 
 import app.chervil.core.filter.FilterKind;
+import app.chervil.core.filter.Material;
 import app.chervil.core.procedure.Situation.Chore;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,7 +24,7 @@ final class CommonSteps {
         List<Template> steps = new ArrayList<>();
         steps.add(step(Phase.PREPARE, "gloves", "Cover cuts, put on gloves, lay out towel and drip tray.")
                 .mind(GERMS, WET_FLOOR)
-                .using("Gloves, towel, drip tray"));
+                .using(Material.GLOVES));
         if (situation.kind() != FilterKind.AIR_SPONGE && situation.kind() != FilterKind.UV_UNIT) {
             steps.add(
                     step(Phase.MEASURE, "flow-before", "If you measure flow: catch it at the outlet for some seconds.")
@@ -58,7 +59,7 @@ final class CommonSteps {
                                         "blow",
                                         "Blow the detritus off the rock, top to bottom. Leave all pumps running.")
                                 .because("What comes loose must reach the mechanical stage.")
-                                .using("Small pump for the rock"),
+                                .using(Material.ROCK_PUMP),
                         step(Phase.ROCK, "settle", "Wait until the water begins to clear.")
                                 .waiting(15),
                         step(
@@ -76,13 +77,12 @@ final class CommonSteps {
                         step(
                                         Phase.RENEW,
                                         "bio-new",
-                                        "Rinse the dust off the new media. Exchange no more than the share allowed for this"
-                                                + " tank's age, old beside new.")
+                                        "Rinse the dust off the new media. Exchange {media}, old beside new.")
                                 .because(
                                         "A quarter in a tank under 90 days, half in one over a year, rising between, within 28"
                                                 + " days and over all its filters.")
                                 .mind(GERMS)
-                                .using("New bio media")
+                                .using(Material.BIO_MEDIA)
                                 .does(HANDS_IN),
                         step(Phase.RENEW, "bio-old", "Keep the old media wet: it can seed another filter at once."),
                         step(
@@ -97,7 +97,7 @@ final class CommonSteps {
                                 "Vacuum the substrate in rows; pinch the hose to let sand fall back.")
                         .because("What is drained is your rinse water.")
                         .mind(SIPHON, GAS)
-                        .using("Siphon", "Buckets"));
+                        .using(Material.SIPHON, Material.BUCKET));
         };
     }
 

@@ -10,6 +10,7 @@ import app.chervil.core.tank.TapWater;
 import app.chervil.core.tank.Thoroughness;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 
 /**
@@ -56,8 +57,16 @@ public record Situation(String filterName, FilterKind kind, Practice practice, L
         }
     }
 
-    /** Tasks and chores asked for. */
-    public record Work(List<Asked> tasks, Set<Chore> chores) {
+    /**
+     * Tasks and chores asked for.
+     *
+     * @param mediaGrams bio media to be exchanged; empty if nobody said how much
+     */
+    public record Work(List<Asked> tasks, Set<Chore> chores, OptionalDouble mediaGrams) {
+        public Work(List<Asked> tasks, Set<Chore> chores) {
+            this(tasks, chores, OptionalDouble.empty());
+        }
+
         public Work {
             tasks = List.copyOf(tasks);
             chores = Set.copyOf(chores);
@@ -73,9 +82,33 @@ public record Situation(String filterName, FilterKind kind, Practice practice, L
 
     /** Work on the tank that touches its filters. */
     public enum Chore {
-        ROCK_BLOW_OFF,
-        SUBSTRATE_VACUUM,
-        BIO_PART_REPLACED
+        ROCK_BLOW_OFF("Blow detritus off the rock", "Blew detritus off the rock.", 1),
+        SUBSTRATE_VACUUM("Vacuum the substrate", "Vacuumed the substrate.", 2),
+        BIO_PART_REPLACED("Replace part of the bio media", "Replaced part of the bio media.", 3);
+
+        private final String words;
+        private final String told;
+        private final int disturbance;
+
+        Chore(String words, String told, int disturbance) {
+            this.words = words;
+            this.told = told;
+            this.disturbance = disturbance;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        /** What was done, in the past. */
+        public String told() {
+            return told;
+        }
+
+        /** Of the bacteria, 0 none to 3 severe. */
+        public int disturbance() {
+            return disturbance;
+        }
     }
 
     boolean does(CareAction action) {

@@ -1,5 +1,6 @@
 package app.chervil.core.procedure;
 
+import app.chervil.core.filter.Material;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -33,7 +34,7 @@ public record Step(String id, Words what, About about, Care care, Optional<Captu
      *
      * @param timerMinutes how long to wait, above zero
      */
-    public record Care(List<Caution> cautions, List<String> materials, OptionalInt timerMinutes) {
+    public record Care(List<Caution> cautions, List<Material> materials, OptionalInt timerMinutes) {
         public static final Care NONE = new Care(List.of(), List.of(), OptionalInt.empty());
 
         public Care {

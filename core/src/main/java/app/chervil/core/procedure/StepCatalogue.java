@@ -7,6 +7,7 @@ import static app.chervil.core.procedure.Template.step;
 
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.FilterKind;
+import app.chervil.core.filter.Material;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.procedure.Situation.PathStage;
 import java.util.List;
@@ -44,7 +45,7 @@ final class StepCatalogue {
                 List.of(
                         out("Slip a bag over the {stage} under water, then lift it out in the bag.")
                                 .because("Lifting it bare sheds its dirt into the tank.")
-                                .using("Bag for the sponge"),
+                                .using(Material.SPONGE_BAG),
                         step(
                                         Phase.RINSE_FIRST,
                                         "squeeze",
@@ -60,11 +61,11 @@ final class StepCatalogue {
                 List.of(
                         out("Lift the {stage} by its ring, slowly, and let it drain.")
                                 .because("Tipped, it gives all its dirt back."),
-                        back("Hang a clean sock and press its ring home.").using("Clean sock"));
+                        back("Hang a clean sock and press its ring home.").using(Material.SOCK));
             case FLEECE_ROLL ->
                 List.of(
                         out("Take the used {stage} out."),
-                        back("Fit a new roll and thread it as its label shows.").using("Fleece roll"));
+                        back("Fit a new roll and thread it as its label shows.").using(Material.FLEECE_ROLL));
             case BIO_MEDIA ->
                 List.of(
                         restingInWater().writes(FINDING),
@@ -81,7 +82,7 @@ final class StepCatalogue {
                                         Phase.RENEW,
                                         "dust",
                                         "Rinse the dust off the new {stage}; the tap is fine, it holds no bacteria yet.")
-                                .using("New media", "Media bag"),
+                                .using(spare(stage.kind()), Material.MEDIA_BAG),
                         back("Put the new {stage} in its place, flat, so that water goes through it and not round."));
             case RESIN -> resin();
             case UV_LAMP -> lamp();
@@ -94,7 +95,7 @@ final class StepCatalogue {
                                 "Take each seal out, wipe it, look for cracks and flats, and grease"
                                         + " it thinly with silicone.")
                         .because("Petroleum grease swells seals. A flat or cracked one is replaced.")
-                        .using("Food-grade silicone grease"));
+                        .using(Material.GREASE));
             case HOSES ->
                 List.of(
                         step(
@@ -110,7 +111,7 @@ final class StepCatalogue {
                                         "brush",
                                         "Draw the brush through the {stage} both ways; look for kinks and for the O-ring in"
                                                 + " each coupling.")
-                                .using("Hose brush"),
+                                .using(Material.HOSE_BRUSH),
                         step(Phase.FILL, "hoses-back", "Push the {stage} back on the ports you marked.")
                                 .does(HANDS_IN, PART_IN)
                                 .because("In to in, out to out."));
@@ -123,7 +124,7 @@ final class StepCatalogue {
                                         "Soak the {stage} and its rotor in diluted vinegar, then brush off what is left.")
                                 .because("Lime slows the rotor and heats the pump.")
                                 .mind(VINEGAR)
-                                .using("Vinegar", "Soft brush")
+                                .using(Material.VINEGAR, Material.SOFT_BRUSH)
                                 .waiting(30),
                         step(Phase.HEAD, "descale-rinse", "Rinse the {stage} well under the tap and close its cover."),
                         back("Set the {stage} back in its chamber, fully under water."));
@@ -133,10 +134,14 @@ final class StepCatalogue {
                                 "stone",
                                 "Renew or clean the air stone, and blow through the check valve both ways.")
                         .because("Air must pass one way only, or water siphons back to the air pump.")
-                        .using("Spare air stone")
+                        .using(Material.AIR_STONE)
                         .does(HANDS_IN));
             case OVERFLOW, SETTLING -> List.of();
         };
+    }
+
+    private static Material spare(StageKind kind) {
+        return kind == StageKind.CARBON ? Material.CARBON : Material.PHOSPHATE_REMOVER;
     }
 
     /** Bio media that rests under water while other work is done. */
@@ -180,7 +185,7 @@ final class StepCatalogue {
                 out("Lift the old {stage} out."),
                 step(Phase.RENEW, "cut", "Cut the new {stage} three to five millimetres oversize and rinse it.")
                         .because("A snug fit seals; a loose one lets water past.")
-                        .using("New foam, scissors"),
+                        .using(Material.FOAM, Material.SCISSORS),
                 back("Press the new {stage} in, beside the old one for some weeks if there is room.")
                         .because("The old one seeds the new with bacteria."));
     }
@@ -196,13 +201,13 @@ final class StepCatalogue {
         return List.of(
                 out("Lift the {stage} out and throw it away."),
                 back("Lay a new {stage} in, a little oversize so that it seals.")
-                        .using("Fine pad"));
+                        .using(Material.FINE_PAD));
     }
 
     private static List<Template> cartridgeChanged() {
         return List.of(
                 out("Lift the {stage} out, slowly, over a cup.").because("Small animals in it go back into the tank."),
-                step(Phase.RENEW, "dust", "Rinse the dust off the new {stage}.").using("Cartridge"),
+                step(Phase.RENEW, "dust", "Rinse the dust off the new {stage}.").using(Material.CARTRIDGE),
                 back("Slide the new {stage} in, the way its arrow shows."));
     }
 
@@ -215,20 +220,20 @@ final class StepCatalogue {
                         "Rinse the {stage} well in {water}; return small animals to the tank."),
                 step(Phase.RENEW, "slit", "Open a slit near the top of the {stage} and tip the spent carbon out.")
                         .mind(SHARP)
-                        .using("Scissors"),
+                        .using(Material.SCISSORS),
                 step(
                                 Phase.RENEW,
                                 "refill",
                                 "Fill in a measured dose of loose carbon, dust rinsed off, and close the slit.")
                         .because("The carbon's label gives the dose for your volume.")
-                        .using("Loose carbon"),
+                        .using(Material.LOOSE_CARBON),
                 back("Slide the {stage} back, the way its arrow shows."));
     }
 
     private static List<Template> resin() {
         return List.of(
                 out("Take the {stage} bag out."),
-                back("Put the spare {stage} bag in, flat.").using("Spare resin bag"),
+                back("Put the spare {stage} bag in, flat.").using(Material.RESIN_BAG),
                 step(
                                 Phase.BENCH,
                                 "bleach",
@@ -236,14 +241,14 @@ final class StepCatalogue {
                                         + " part water, until its colour is back.")
                         .because("The resin's label gives strength and time, and comes before this.")
                         .mind(BLEACH)
-                        .using("Gloves, goggles", "Plain bleach")
+                        .using(Material.GOGGLES, Material.BLEACH)
                         .waiting(720),
                 step(
                                 Phase.BENCH,
                                 "unbleach",
                                 "Rinse the {stage} well, then soak it in water with a strong dose of dechlorinator.")
                         .mind(BLEACH)
-                        .using("Dechlorinator")
+                        .using(Material.DECHLORINATOR)
                         .waiting(240),
                 step(
                                 Phase.BENCH,
@@ -268,7 +273,7 @@ final class StepCatalogue {
                                 "Slide the new {stage} in with a clean cloth, no fingers on the glass. Twins are renewed"
                                         + " together.")
                         .mind(MERCURY, GLASS)
-                        .using("UV lamp", "Clean cloth")
+                        .using(Material.UV_LAMP, Material.SOFT_CLOTH)
                         .does(PART_IN),
                 bayShut(),
                 step(
@@ -286,7 +291,7 @@ final class StepCatalogue {
                                 "sleeve",
                                 "Draw the {stage} out with a cloth, wipe it clear, dry it and slide it back.")
                         .mind(GLASS)
-                        .using("Soft cloth")
+                        .using(Material.SOFT_CLOTH)
                         .writes(FINDING),
                 bayShut());
     }
@@ -313,7 +318,7 @@ final class StepCatalogue {
                         "impeller-out",
                         "Draw the {stage} out by its shaft; screws go into a cup, counted.")
                 .because("Parts lost here stop the pump.")
-                .using("Cup for screws")
+                .using(Material.CUP)
                 .does(HANDS_IN, PART_OUT);
         Template work = action == CareAction.INSPECT
                 ? step(
@@ -324,7 +329,7 @@ final class StepCatalogue {
                                 Phase.HEAD,
                                 "impeller-clean",
                                 "Brush the {stage} and its well softly, without scratching; stray media out.")
-                        .using("Soft brush");
+                        .using(Material.SOFT_BRUSH);
         Template in = step(
                         Phase.HEAD_IN,
                         "impeller-in",

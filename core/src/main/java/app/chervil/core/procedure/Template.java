@@ -1,5 +1,6 @@
 package app.chervil.core.procedure;
 
+import app.chervil.core.filter.Material;
 import app.chervil.core.procedure.Step.Capture;
 import app.chervil.core.procedure.Step.Effect;
 import java.util.EnumSet;
@@ -34,7 +35,7 @@ record Template(
         return with(new Step.Care(List.of(cautions), care.materials(), care.timerMinutes()));
     }
 
-    Template using(String... materials) {
+    Template using(Material... materials) {
         return with(new Step.Care(care.cautions(), List.of(materials), care.timerMinutes()));
     }
 

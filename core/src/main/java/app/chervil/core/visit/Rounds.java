@@ -1,5 +1,6 @@
 package app.chervil.core.visit;
 
+import app.chervil.core.filter.Material;
 import app.chervil.core.interval.Window.Standing;
 import app.chervil.core.visit.Errand.Reach;
 import java.time.LocalDate;
@@ -27,7 +28,7 @@ public record Rounds(List<Visit> visits, List<Day> week) {
      * @param carry what to bring, each thing once with its count
      */
     public record Visit(
-            long tankId, Standing standing, List<Errand> errands, Effort effort, Map<String, Integer> carry) {}
+            long tankId, Standing standing, List<Errand> errands, Effort effort, Map<Material, Integer> carry) {}
 
     /**
      * What a visit takes.
@@ -115,12 +116,11 @@ public record Rounds(List<Visit> visits, List<Day> week) {
         return work + setUp;
     }
 
-    private static Map<String, Integer> carry(List<Errand> errands) {
-        Map<String, Integer> things = new LinkedHashMap<>();
+    private static Map<Material, Integer> carry(List<Errand> errands) {
+        Map<Material, Integer> things = new LinkedHashMap<>();
         for (Errand errand : errands) {
-            for (String thing : new LinkedHashSet<>(errand.rule().effort().carry())) {
-                boolean shared = thing.equals("Bucket") || thing.startsWith("Gloves");
-                things.merge(thing, 1, (had, one) -> shared ? had : had + one);
+            for (Material thing : new LinkedHashSet<>(errand.rule().effort().carry())) {
+                things.merge(thing, 1, (had, one) -> thing.use() == Material.Use.SHARED ? had : had + one);
             }
         }
         return things;

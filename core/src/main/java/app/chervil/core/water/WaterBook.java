@@ -5,8 +5,12 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * What is known of one tank's water, as far as rules ask for it (docs/sources.md#holds).
@@ -45,6 +49,32 @@ public record WaterBook(
         }
         return holds;
     }
+
+    /**
+     * When which hold was in force, for drawing.
+     *
+     * @param fromInclusive first day
+     * @param toInclusive last day, not before the first
+     * @param stepDays how finely to look, 1 or above; ends are told to that many days
+     */
+    public List<Period> periods(LocalDate fromInclusive, LocalDate toInclusive, int stepDays) {
+        Map<Cause, Period> open = new EnumMap<>(Cause.class);
+        List<Period> closed = new ArrayList<>();
+        for (LocalDate day = fromInclusive; !day.isAfter(toInclusive); day = day.plusDays(stepDays)) {
+            Set<Cause> now = EnumSet.noneOf(Cause.class);
+            holds(day).forEach(hold -> now.add(hold.cause()));
+            open.entrySet().removeIf(entry -> !now.contains(entry.getKey()) && closed.add(entry.getValue()));
+            for (Cause cause : now) {
+                Period before = open.get(cause);
+                open.put(cause, new Period(cause, before == null ? day : before.from(), day));
+            }
+        }
+        closed.addAll(open.values());
+        return closed;
+    }
+
+    /** A stretch of days on which a hold was in force, both ends included. */
+    public record Period(Cause cause, LocalDate from, LocalDate to) {}
 
     /** A spike begins with a trusted reading above noise and ends with the second clean one at least two days apart. */
     private Optional<Hold> byReadings(Parameter parameter, Cause cause, LocalDate today) {

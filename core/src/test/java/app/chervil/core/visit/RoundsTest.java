@@ -6,6 +6,7 @@ import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.CareCatalogue;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.FilterKind;
+import app.chervil.core.filter.Material;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Forecast;
@@ -92,7 +93,9 @@ class RoundsTest {
                         errand(1, 1, PREFILTER, Reach.FREE, 0), errand(1, 2, PREFILTER, Reach.FREE, 0),
                         errand(1, 1, pad, Reach.FREE, 0), errand(1, 2, pad, Reach.FREE, 0)));
 
-        assertThat(rounds.visits().get(0).carry()).containsEntry("Bucket", 1).containsEntry("Fine pad", 2);
+        assertThat(rounds.visits().get(0).carry())
+                .containsEntry(Material.BUCKET, 1)
+                .containsEntry(Material.FINE_PAD, 2);
     }
 
     /** A task whose ideal day lies so many days ahead, with two days of slack to either side. */

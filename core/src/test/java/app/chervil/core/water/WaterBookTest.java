@@ -83,6 +83,17 @@ class WaterBookTest {
     }
 
     @Test
+    void past_holds_are_told_as_stretches_of_days() {
+        WaterBook book =
+                book(OLD, reading(NITRITE, 20, 0.5), clean(NITRITE, 17), clean(NITRITE, 15), reading(NITRITE, 3, 1));
+
+        assertThat(book.periods(TODAY.minusDays(30), TODAY, 1))
+                .containsExactly(
+                        new WaterBook.Period(Cause.NITRITE, TODAY.minusDays(20), TODAY.minusDays(16)),
+                        new WaterBook.Period(Cause.NITRITE, TODAY.minusDays(3), TODAY));
+    }
+
+    @Test
     void holds_concern_work_that_disturbs_by_two_or_more() {
         assertThat(Hold.concerns(1)).isFalse();
         assertThat(Hold.concerns(2)).isTrue();

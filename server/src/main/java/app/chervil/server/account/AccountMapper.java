@@ -26,6 +26,21 @@ interface AccountMapper {
     @Select("select name from site where id = #{site}")
     String findSiteName(long site);
 
+    @Select("""
+            select temperature_unit as temperature, concentration_unit as concentration, hardness_unit as hardness
+            from site
+            where id = #{site}
+            """)
+    SiteUnits findUnits(long site);
+
+    @Update("""
+            update site
+            set temperature_unit = #{units.temperature}, concentration_unit = #{units.concentration},
+                hardness_unit = #{units.hardness}
+            where id = #{site}
+            """)
+    void updateUnits(long site, SiteUnits units);
+
     @Select("select exists (select 1 from account)")
     boolean findAny();
 

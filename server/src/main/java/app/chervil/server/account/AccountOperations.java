@@ -41,6 +41,20 @@ public class AccountOperations {
         return !mapper.findAny();
     }
 
+    /** Units of the site. */
+    @Transactional(readOnly = true)
+    public SiteUnits units(SignedIn who) {
+        return mapper.findUnits(who.siteId());
+    }
+
+    /** Chooses the units of the site, for everyone on it. */
+    @Transactional
+    public SiteUnits chooseUnits(SignedIn who, SiteUnits units) {
+        who.mustBeKeeper();
+        mapper.updateUnits(who.siteId(), units);
+        return units;
+    }
+
     public String siteName(SignedIn who) {
         return mapper.findSiteName(who.siteId());
     }

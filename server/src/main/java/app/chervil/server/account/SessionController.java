@@ -13,6 +13,7 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -55,11 +56,16 @@ class SessionController {
         return session(desk.admit(who, request, response));
     }
 
+    @PutMapping("/units")
+    SiteUnits chooseUnits(@AuthenticationPrincipal SignedIn who, @Valid @RequestBody SiteUnits units) {
+        return operations.chooseUnits(who, units);
+    }
+
     private Session session(@Nullable SignedIn who) {
         List<DemoDoor.Entry> doors = demo.map(DemoDoor::entries).orElse(List.of());
         return who == null
-                ? new Session(null, null, null, operations.needsSetup(), doors)
-                : new Session(who.name(), operations.siteName(who), who.role(), false, doors);
+                ? new Session(null, null, null, null, operations.needsSetup(), doors)
+                : new Session(who.name(), operations.siteName(who), who.role(), operations.units(who), false, doors);
     }
 
     /**
@@ -73,6 +79,7 @@ class SessionController {
             @Nullable String name,
             @Nullable String siteName,
             @Nullable Role role,
+            @Nullable SiteUnits units,
             boolean needsSetup,
             List<DemoDoor.Entry> demoAccounts) {}
 

@@ -97,7 +97,7 @@ final class DemoLog {
         void save() {
             String by = random.nextInt(3) == 0 ? "Osei" : "Marit";
             UUID id = UUID.nameUUIDFromBytes((filter.name() + on + done).getBytes(StandardCharsets.UTF_8));
-            services.record(who, id, new ServiceInput(tank, on, by, minutes, note, done, flows));
+            services.record(who, id, new ServiceInput(tank, on, by, minutes, note, done, flows, null));
         }
 
         private long task(CareAction action, @Nullable StageKind kind) {

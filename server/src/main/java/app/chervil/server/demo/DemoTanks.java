@@ -118,7 +118,7 @@ class DemoTanks {
                                 stage(HOSES),
                                 foam(COARSE_FOAM),
                                 foam(MEDIUM_FOAM),
-                                new StageInput(null, FINE_PAD, "", 1, null, Make.DISPOSABLE, false, null),
+                                new StageInput(null, FINE_PAD, "", 1, null, Make.DISPOSABLE, false, null, null),
                                 media(BIO_MEDIA, 1400, years(3)),
                                 stage(IMPELLER),
                                 stage(SEALS))));
@@ -170,9 +170,9 @@ class DemoTanks {
                                 stage(STRAINER),
                                 stage(IMPELLER),
                                 foam(COARSE_FOAM),
-                                new StageInput(null, FLOSS, "", 1, null, Make.DISPOSABLE, false, null),
+                                new StageInput(null, FLOSS, "", 1, null, Make.DISPOSABLE, false, null, null),
                                 media(BIO_MEDIA, 350, years(2)),
-                                new StageInput(null, RESIN, "", 1, 100d, Make.WASHABLE, true, ago(300)))));
+                                new StageInput(null, RESIN, "", 1, 100d, Make.WASHABLE, true, ago(300), null))));
         tannin.tasks().stream()
                 .filter(task -> task.action() == CareAction.REGENERATE)
                 .forEach(task ->
@@ -256,14 +256,14 @@ class DemoTanks {
     }
 
     private static StageInput stage(StageKind kind) {
-        return new StageInput(null, kind, "", 1, null, Make.WASHABLE, false, null);
+        return new StageInput(null, kind, "", 1, null, Make.WASHABLE, false, null, null);
     }
 
     private StageInput foam(StageKind kind) {
-        return new StageInput(null, kind, "", 1, null, Make.WASHABLE, false, ago(400));
+        return new StageInput(null, kind, "", 1, null, Make.WASHABLE, false, ago(400), null);
     }
 
     private static StageInput media(StageKind kind, double grams, @Nullable LocalDate fittedOn) {
-        return new StageInput(null, kind, "", 1, grams, Make.WASHABLE, true, fittedOn);
+        return new StageInput(null, kind, "", 1, grams, Make.WASHABLE, true, fittedOn, null);
     }
 }

@@ -76,6 +76,7 @@ public record FilterInput(
      * @param label the keeper's own name for it; may be empty
      * @param massG media only, in grams
      * @param fittedOn absent if nobody knows
+     * @param size what a spare of it must be, such as "9 W, 2 pins"; absent if nobody knows
      */
     public record StageInput(
             @Nullable Long id,
@@ -94,7 +95,10 @@ public record FilterInput(
 
             Stage.@NotNull Make make,
             boolean bagged,
-            @Nullable LocalDate fittedOn) {
+            @Nullable LocalDate fittedOn,
+
+            @Nullable @Size(max = 60, message = "At most 60 characters.")
+            String size) {
         Stage toCore() {
             return new Stage(kind, make);
         }

@@ -32,6 +32,7 @@ public record FilterView(
      * A stored stage.
      *
      * @param name what to call it: its label, or its kind
+     * @param size what a spare of it must be; may be empty
      */
     public record StageView(
             long id,
@@ -42,7 +43,8 @@ public record FilterView(
             @Nullable Double massG,
             Stage.Make make,
             boolean bagged,
-            @Nullable LocalDate fittedOn) {}
+            @Nullable LocalDate fittedOn,
+            String size) {}
 
     /**
      * A care task and what the catalogue says of it.

@@ -41,7 +41,8 @@ final class FilterViews {
                 row.massG(),
                 row.make(),
                 row.bagged(),
-                row.fittedOn());
+                row.fittedOn(),
+                row.size());
     }
 
     /** Empty for a task that the stage no longer brings, as when a pad became disposable. */

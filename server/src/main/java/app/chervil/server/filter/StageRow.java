@@ -17,8 +17,9 @@ record StageRow(
         Stage.Make make,
         boolean bagged,
         @Nullable LocalDate fittedOn,
-        LocalDate careFrom) {
+        LocalDate careFrom,
+        String size) {
     FilterInput.StageInput toInput() {
-        return new FilterInput.StageInput(id, kind, label, quantity, massG, make, bagged, fittedOn);
+        return new FilterInput.StageInput(id, kind, label, quantity, massG, make, bagged, fittedOn, size);
     }
 }

@@ -15,6 +15,7 @@ import app.chervil.core.tank.Schools;
 import app.chervil.core.visit.BookedTask;
 import app.chervil.core.visit.FilterBook;
 import app.chervil.core.visit.LoggedService;
+import app.chervil.core.water.Hold;
 import app.chervil.server.filter.FilterView;
 import app.chervil.server.filter.FilterView.StageView;
 import app.chervil.server.filter.FilterView.TaskView;
@@ -51,6 +52,16 @@ public record CareBook(
                 .map(task ->
                         new TaskForecast(filter, task, rule(task), Objects.requireNonNull(forecasts.get(task.id()))))
                 .toList();
+    }
+
+    /** Whether work of this kind waits while this tank is on hold. */
+    boolean held(CareRule rule) {
+        return Hold.concerns(rule.effort().disturbanceOf(tank.tank().setting().bacteriaHome()));
+    }
+
+    /** Tasks in use that wait while this tank is on hold. */
+    List<TaskView> heldTasks() {
+        return inUse().stream().filter(task -> held(rule(task))).toList();
     }
 
     private FilterBook book() {

@@ -1,6 +1,7 @@
 package app.chervil.server.interval;
 
 import app.chervil.core.interval.Forecast;
+import app.chervil.core.water.Hold;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.filter.FilterView;
@@ -26,11 +27,13 @@ public class ForecastOperations {
     private final TankOperations tanks;
     private final FilterOperations filters;
     private final ServiceHistory history;
+    private final HoldBook holds;
 
-    ForecastOperations(TankOperations tanks, FilterOperations filters, ServiceHistory history) {
+    ForecastOperations(TankOperations tanks, FilterOperations filters, ServiceHistory history, HoldBook holds) {
         this.tanks = tanks;
         this.filters = filters;
         this.history = history;
+        this.holds = holds;
     }
 
     /**
@@ -47,10 +50,35 @@ public class ForecastOperations {
     @Transactional(readOnly = true)
     public List<ForecastView> list(SignedIn who, @Nullable Long tank, Predicate<PastService> logged) {
         LocalDate today = tanks.today();
+        Map<Long, List<Hold>> held = holds.holds(who, tank, today);
         return books(who, tank, logged).stream()
-                .flatMap(book -> book.forecasts(today).stream())
-                .map(task -> view(task, today))
+                .flatMap(book -> {
+                    List<Hold> ofTank = held.getOrDefault(book.tank().id(), List.of());
+                    return book.forecasts(today).stream()
+                            .map(task -> view(task, today, book.held(task.rule()) ? first(ofTank) : null));
+                })
                 .toList();
+    }
+
+    /** Tasks that a hold forbids on a day, by id, with the hold that weighs first. */
+    @Transactional(readOnly = true)
+    public Map<Long, Hold> heldTasks(SignedIn who, @Nullable Long tank, LocalDate on) {
+        Map<Long, List<Hold>> held = holds.holds(who, tank, on);
+        if (held.isEmpty()) {
+            return Map.of();
+        }
+        return books(who, tank, service -> false).stream()
+                .filter(book -> held.containsKey(book.tank().id()))
+                .flatMap(book -> book.heldTasks().stream()
+                        .map(task -> Map.entry(
+                                task.id(),
+                                Objects.requireNonNull(
+                                        first(held.getOrDefault(book.tank().id(), List.of()))))))
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+    }
+
+    private static @Nullable Hold first(List<Hold> holds) {
+        return holds.isEmpty() ? null : holds.get(0);
     }
 
     /**
@@ -80,7 +108,7 @@ public class ForecastOperations {
                 .toList();
     }
 
-    private static ForecastView view(CareBook.TaskForecast task, LocalDate today) {
+    private static ForecastView view(CareBook.TaskForecast task, LocalDate today, @Nullable Hold hold) {
         Forecast forecast = task.forecast();
         return new ForecastView(
                 new ForecastView.Subject(
@@ -95,6 +123,7 @@ public class ForecastOperations {
                 ChronoUnit.DAYS.between(forecast.since(), forecast.window().ideal()),
                 forecast.basis(),
                 forecast.loading().orElse(null),
-                forecast.reasons());
+                forecast.reasons(),
+                hold);
     }
 }

@@ -3,6 +3,7 @@ package app.chervil.server.interval;
 import app.chervil.core.interval.Forecast;
 import app.chervil.core.interval.Loading;
 import app.chervil.core.interval.Window;
+import app.chervil.core.water.Hold;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -13,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param since the day the present run began
  * @param intervalDays days from there to the ideal day
  * @param loading absent where dirt does not count
+ * @param hold why the task is to wait whatever its window says; absent if it need not
  */
 public record ForecastView(
         Subject subject,
@@ -22,7 +24,8 @@ public record ForecastView(
         long intervalDays,
         Forecast.Basis basis,
         @Nullable Loading loading,
-        List<String> reasons) {
+        List<String> reasons,
+        @Nullable Hold hold) {
     /**
      * What the forecast is about.
      *

@@ -22,8 +22,15 @@ public interface ServiceHistory {
      *
      * @param done finding by task id; empty where nobody looked
      * @param flows measured, by filter id
+     * @param filterOffMinutes how long a filter stood; null if nobody knows
      */
-    record PastService(UUID id, LocalDate doneOn, Map<Long, Optional<Finding>> done, Map<Long, Flows> flows) {}
+    record PastService(
+            UUID id,
+            long tankId,
+            LocalDate doneOn,
+            Map<Long, Optional<Finding>> done,
+            Map<Long, Flows> flows,
+            @Nullable Integer filterOffMinutes) {}
 
     /** Flow before and after a service, in L/h. */
     record Flows(@Nullable Double beforeLph, @Nullable Double afterLph) {

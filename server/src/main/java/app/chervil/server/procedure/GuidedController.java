@@ -7,6 +7,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -41,7 +42,7 @@ class GuidedController {
             @PathVariable long filter,
             @RequestParam(defaultValue = "") List<Long> tasks,
             @RequestParam(defaultValue = "") Set<Chore> chores) {
-        return procedures.assemble(who, filter, tasks, chores);
+        return procedures.assemble(who, filter, tasks, chores, OptionalDouble.empty());
     }
 
     /** Services in progress, and the filters they left off. */

@@ -12,12 +12,19 @@ import app.chervil.server.tank.TankOperations;
 import app.chervil.server.visit.SavedService;
 import app.chervil.server.visit.ServiceInput;
 import app.chervil.server.visit.ServiceOperations;
+import app.chervil.server.water.MediaOperations;
+import app.chervil.server.water.MediaOperations.MediaDone;
+import app.chervil.server.water.MediaOperations.MediaPlan;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -31,11 +38,18 @@ public class GuidedOperations {
     private static final TypeReference<List<Long>> TASKS = new TypeReference<>() {};
     private static final TypeReference<Set<Chore>> CHORES = new TypeReference<>() {};
 
+    /** The step that does the work of a chore. */
+    private static final Map<Chore, String> CHORE_STEPS = Map.of(
+            Chore.ROCK_BLOW_OFF, "blow",
+            Chore.SUBSTRATE_VACUUM, "vacuum",
+            Chore.BIO_PART_REPLACED, "bio-new");
+
     private final GuidedMapper mapper;
     private final ProcedureOperations procedures;
     private final FilterOperations filters;
     private final TankOperations tanks;
     private final ServiceOperations services;
+    private final MediaOperations media;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -45,6 +59,7 @@ public class GuidedOperations {
             FilterOperations filters,
             TankOperations tanks,
             ServiceOperations services,
+            MediaOperations media,
             JsonMapper json,
             Clock clock) {
         this.mapper = mapper;
@@ -52,6 +67,7 @@ public class GuidedOperations {
         this.filters = filters;
         this.tanks = tanks;
         this.services = services;
+        this.media = media;
         this.json = json;
         this.clock = clock;
     }
@@ -59,11 +75,12 @@ public class GuidedOperations {
     /** Begins a service under an id its client made; beginning it again answers what is there. */
     @Transactional
     public GuidedView start(SignedIn who, UUID id, GuidedStart input) {
-        ProcedureView procedure = procedures.assemble(who, input.filterId(), input.tasks(), input.chores());
-        new Rejected.Gatherer()
-                .check(!procedure.steps().isEmpty(), "tasks", "nothing-to-do", "Choose at least one task.")
-                .done();
+        ProcedureView procedure =
+                procedures.assemble(who, input.filterId(), input.tasks(), input.chores(), grams(input.media()));
         long tank = filters.find(who, input.filterId()).tankId();
+        if (mapper.find(who.siteId(), id).isEmpty()) {
+            checkStart(who, tank, procedure, input);
+        }
         mapper.insert(
                 who.siteId(),
                 new GuidedRow(
@@ -76,8 +93,33 @@ public class GuidedOperations {
                         clock.instant(),
                         who.name(),
                         null,
-                        null));
+                        null,
+                        input.overrideReason(),
+                        input.media() == null ? null : json.writeValueAsString(input.media())));
         return find(who, id);
+    }
+
+    private void checkStart(SignedIn who, long tank, ProcedureView procedure, GuidedStart input) {
+        boolean exchange = input.chores().contains(Chore.BIO_PART_REPLACED);
+        boolean unexplained =
+                input.overrideReason() == null || input.overrideReason().isBlank();
+        new Rejected.Gatherer()
+                .check(!procedure.steps().isEmpty(), "tasks", "nothing-to-do", "Choose at least one task.")
+                .check(!exchange || input.media() != null, "media.grams", "needed", "Which media, and how many grams?")
+                .check(
+                        procedure.held().isEmpty() || !unexplained,
+                        "overrideReason",
+                        "held",
+                        "Some of this work is on hold. Write why it is done anyway.")
+                .done();
+        if (exchange && input.media() != null) {
+            MediaOperations.MediaVerdict verdict = media.weigh(who, tank, input.media(), tanks.today());
+            media.checkAllowed(verdict, input.overrideReason(), "media.grams");
+        }
+    }
+
+    private static OptionalDouble grams(@Nullable MediaPlan plan) {
+        return plan == null ? OptionalDouble.empty() : OptionalDouble.of(plan.grams());
     }
 
     /** Services in progress on the site. */
@@ -141,12 +183,22 @@ public class GuidedOperations {
                         "pump-not-confirmed",
                         "The filter is still off. Start it and confirm, or write why it stays off.")
                 .check(
-                        !done.tasks().isEmpty(),
+                        !done.tasks().isEmpty() || !done.note().isEmpty(),
                         "tasks",
                         "nothing-done",
                         "No task was finished. Leave it open, or drop it.")
                 .done();
         mapper.updateFinished(who.siteId(), id, clock.instant(), reason.isEmpty() ? null : reason);
+        if (row.media() != null && progress(who, row).done("bio-new")) {
+            media.replace(
+                    who,
+                    row.tankId(),
+                    id,
+                    new MediaDone(
+                            json.readValue(row.media(), MediaPlan.class),
+                            tanks.today(),
+                            done.known().overrideReason()));
+        }
         return services.save(who, id, done);
     }
 
@@ -192,7 +244,12 @@ public class GuidedOperations {
     private void addTask(SignedIn who, GuidedRow row, long task) {
         List<Long> tasks = new java.util.ArrayList<>(json.readValue(row.tasks(), TASKS));
         tasks.add(task);
-        ProcedureView procedure = procedures.assemble(who, row.filterId(), tasks, json.readValue(row.chores(), CHORES));
+        ProcedureView procedure = procedures.assemble(
+                who,
+                row.filterId(),
+                tasks,
+                json.readValue(row.chores(), CHORES),
+                grams(row.media() == null ? null : json.readValue(row.media(), MediaPlan.class)));
         mapper.updateSteps(
                 who.siteId(), row.id(), json.writeValueAsString(tasks), json.writeValueAsString(procedure.steps()));
     }
@@ -200,7 +257,8 @@ public class GuidedOperations {
     private ServiceInput done(SignedIn who, GuidedView guided, GuidedFinish input) {
         FilterView filter = filters.find(who, guided.place().filterId());
         Progress progress = new Progress(guided.steps(), guided.events());
-        List<Long> asked = json.readValue(row(who, guided.id()).tasks(), TASKS);
+        GuidedRow row = row(who, guided.id());
+        List<Long> asked = json.readValue(row.tasks(), TASKS);
         List<ServiceInput.Done> tasks = filter.tasks().stream()
                 .filter(task -> asked.contains(task.id()) && progress.finished(task))
                 .map(task -> new ServiceInput.Done(task.id(), finding(progress, task)))
@@ -216,9 +274,28 @@ public class GuidedOperations {
                 tanks.today(),
                 who.name(),
                 (int) Math.min(minutes, 1440),
-                input.note().strip(),
+                note(input, progress, json.readValue(row.chores(), CHORES)),
                 tasks,
-                List.of(flow));
+                List.of(flow),
+                new ServiceInput.Circumstances(
+                        progress.offMinutes(clock.instant()),
+                        input.overrideReason() == null ? row.overrideReason() : input.overrideReason(),
+                        input.parts()));
+    }
+
+    private Progress progress(SignedIn who, GuidedRow row) {
+        return new Progress(json.readValue(row.steps(), STEPS), mapper.listEvents(who.siteId(), row.id()));
+    }
+
+    /** Chores belong to no filter, so the log tells them in its note. */
+    private static String note(GuidedFinish input, Progress progress, Set<Chore> chores) {
+        Stream<String> told = chores.stream()
+                .sorted()
+                .filter(chore -> progress.done(CHORE_STEPS.get(chore)))
+                .map(Chore::told);
+        return Stream.concat(told, Stream.of(input.note().strip()))
+                .filter(part -> !part.isEmpty())
+                .collect(Collectors.joining(" "));
     }
 
     private static @Nullable Finding finding(Progress progress, FilterView.TaskView task) {

@@ -15,4 +15,6 @@ record GuidedRow(
         Instant startedAt,
         String startedBy,
         @Nullable Instant offSince,
-        @Nullable Instant finishedAt) {}
+        @Nullable Instant finishedAt,
+        @Nullable String overrideReason,
+        @Nullable String media) {}

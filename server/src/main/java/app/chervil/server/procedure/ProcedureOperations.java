@@ -1,6 +1,8 @@
 package app.chervil.server.procedure;
 
 import app.chervil.core.calc.Litres;
+import app.chervil.core.filter.CareRule;
+import app.chervil.core.filter.Material;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.procedure.Caution;
 import app.chervil.core.procedure.Procedure;
@@ -11,15 +13,20 @@ import app.chervil.core.procedure.Situation.PathStage;
 import app.chervil.core.procedure.Situation.Practice;
 import app.chervil.core.procedure.Situation.Work;
 import app.chervil.core.procedure.Step;
+import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.RinseWater;
+import app.chervil.core.water.Hold;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.filter.FilterView;
 import app.chervil.server.filter.FilterView.TaskView;
+import app.chervil.server.interval.HoldBook;
 import app.chervil.server.interval.ServiceHistory;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.procedure.ProcedureView.Draw;
+import app.chervil.server.procedure.ProcedureView.HeldWork;
 import app.chervil.server.procedure.ProcedureView.StepView;
+import app.chervil.server.procedure.ProcedureView.Thing;
 import app.chervil.server.tank.TankInput;
 import app.chervil.server.tank.TankOperations;
 import java.time.LocalDate;
@@ -29,6 +36,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalLong;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -42,43 +50,46 @@ import org.springframework.transaction.annotation.Transactional;
 public class ProcedureOperations {
     static final double BUCKET_LITRES = 8;
     private static final int SET_UP_MINUTES = 10;
-    private static final int YOUNG_DAYS = 60;
-    private static final int DISTURBS = 2;
     private static final int SPACING_DAYS = 7;
 
     private final TankOperations tanks;
     private final FilterOperations filters;
     private final ServiceHistory history;
+    private final HoldBook holds;
 
-    ProcedureOperations(TankOperations tanks, FilterOperations filters, ServiceHistory history) {
+    ProcedureOperations(TankOperations tanks, FilterOperations filters, ServiceHistory history, HoldBook holds) {
         this.tanks = tanks;
         this.filters = filters;
         this.history = history;
+        this.holds = holds;
     }
 
     /**
      * The procedure for some tasks of a filter.
      *
+     * @param mediaGrams bio media to be exchanged; empty if none or nobody said
      * @throws NotFound if the filter or one of the tasks is not there
      */
     @Transactional(readOnly = true)
-    public ProcedureView assemble(SignedIn who, long filterId, List<Long> taskIds, Set<Chore> chores) {
+    public ProcedureView assemble(
+            SignedIn who, long filterId, List<Long> taskIds, Set<Chore> chores, OptionalDouble mediaGrams) {
         FilterView filter = filters.find(who, filterId);
         TankInput tank = tanks.find(who, filter.tankId()).tank();
         List<TaskView> tasks =
                 taskIds.stream().distinct().map(id -> task(filter, id)).toList();
         Practice practice = practice(tank);
-        Procedure procedure = Procedure.assemble(
-                new Situation(filter.name(), filter.kind(), practice, path(filter), new Work(asked(tasks), chores)));
+        Procedure procedure = Procedure.assemble(new Situation(
+                filter.name(), filter.kind(), practice, path(filter), new Work(asked(tasks), chores, mediaGrams)));
         int work = tasks.stream().mapToInt(task -> task.catalogue().minutes()).sum();
         return new ProcedureView(
                 filter.name(),
                 procedure.steps().stream().map(step -> view(step, filter)).toList(),
-                carry(procedure),
+                carry(procedure, filter),
                 draw(procedure.buckets(), tank),
                 work + SET_UP_MINUTES,
                 practice.whyWater(),
-                warnings(who, tank, filter, tasks));
+                warnings(who, tank, filter, tasks),
+                held(who, tank, filter, tasks, chores));
     }
 
     private static TaskView task(FilterView filter, long id) {
@@ -108,11 +119,13 @@ public class ProcedureOperations {
                 .toList();
     }
 
-    private static List<String> carry(Procedure procedure) {
+    private static List<String> carry(Procedure procedure, FilterView filter) {
         Stream<String> buckets = procedure.buckets() == 0
                 ? Stream.empty()
                 : Stream.of(procedure.buckets() == 1 ? "1 bucket" : procedure.buckets() + " buckets");
-        Stream<String> materials = procedure.steps().stream().flatMap(step -> step.care().materials().stream());
+        Stream<String> materials = procedure.steps().stream()
+                .flatMap(step -> things(step, filter).stream())
+                .map(Thing::name);
         return Stream.concat(buckets, materials).distinct().toList();
     }
 
@@ -130,15 +143,11 @@ public class ProcedureOperations {
         if (tank.schools().rinse() == RinseWater.TAP_WHERE_SAFE && !practice.tapAllowed()) {
             warnings.add("You rinse with tap water where it is safe; here it is not. " + practice.whyWater());
         }
-        if (tasks.stream().noneMatch(ProcedureOperations::disturbs)) {
+        BacteriaHome home = tank.setting().bacteriaHome();
+        if (tasks.stream().noneMatch(task -> disturbs(task, home))) {
             return warnings;
         }
-        long age = ChronoUnit.DAYS.between(tank.establishedOn(), tanks.today());
-        if (age < YOUNG_DAYS) {
-            warnings.add(
-                    "This tank is " + age + " days old. Leave its bacteria alone for the first " + YOUNG_DAYS + ".");
-        }
-        lastDisturbed(who, filter.tankId())
+        lastDisturbed(who, filter.tankId(), home)
                 .map(day -> ChronoUnit.DAYS.between(day, tanks.today()))
                 .filter(days -> days < SPACING_DAYS)
                 .ifPresent(days -> warnings.add("The bacteria of this tank were disturbed " + days + " days ago. Leave "
@@ -150,10 +159,10 @@ public class ProcedureOperations {
         return warnings;
     }
 
-    private Optional<LocalDate> lastDisturbed(SignedIn who, long tank) {
+    private Optional<LocalDate> lastDisturbed(SignedIn who, long tank, BacteriaHome home) {
         Set<Long> disturbing = filters.list(who, tank).stream()
                 .flatMap(filter -> filter.tasks().stream())
-                .filter(ProcedureOperations::disturbs)
+                .filter(task -> disturbs(task, home))
                 .map(TaskView::id)
                 .collect(Collectors.toSet());
         return history.list(who.siteId(), tank).stream()
@@ -162,8 +171,25 @@ public class ProcedureOperations {
                 .max(Comparator.naturalOrder());
     }
 
-    private static boolean disturbs(TaskView task) {
-        return task.catalogue().disturbance() >= DISTURBS;
+    private static boolean disturbs(TaskView task, BacteriaHome home) {
+        return Hold.concerns(CareRule.disturbanceOf(task.catalogue().disturbance(), home));
+    }
+
+    private List<HeldWork> held(
+            SignedIn who, TankInput tank, FilterView filter, List<TaskView> tasks, Set<Chore> chores) {
+        BacteriaHome home = tank.setting().bacteriaHome();
+        List<String> work = Stream.concat(
+                        tasks.stream().filter(task -> disturbs(task, home)).map(TaskView::name),
+                        chores.stream()
+                                .sorted()
+                                .filter(chore -> Hold.concerns(chore.disturbance()))
+                                .map(Chore::words))
+                .toList();
+        return work.isEmpty()
+                ? List.of()
+                : holds.holds(who, filter.tankId(), tanks.today()).getOrDefault(filter.tankId(), List.of()).stream()
+                        .map(hold -> new HeldWork(hold, work))
+                        .toList();
     }
 
     private static Set<@Nullable Long> everyHome(FilterView filter) {
@@ -191,7 +217,7 @@ public class ProcedureOperations {
                 step.what().text(),
                 step.what().reason(),
                 step.care().cautions().stream().map(Caution::words).toList(),
-                step.care().materials(),
+                things(step, filter),
                 step.care().timerMinutes().isPresent()
                         ? step.care().timerMinutes().getAsInt()
                         : null,
@@ -200,6 +226,23 @@ public class ProcedureOperations {
                 stage,
                 stageName,
                 step.effects().stream().sorted().toList());
+    }
+
+    /** What to bring for a step; a spare with the size it must have. */
+    private static List<Thing> things(Step step, FilterView filter) {
+        @Nullable Long stage = boxed(step.about().stage());
+        String size = filter.stages().stream()
+                .filter(one -> Objects.equals(one.id(), stage))
+                .map(FilterView.StageView::size)
+                .findFirst()
+                .orElse("");
+        return step.care().materials().stream()
+                .map(material -> new Thing(
+                        material.use() == Material.Use.SHARED || size.isBlank()
+                                ? material.words()
+                                : material.words() + ", " + size,
+                        material.use() == Material.Use.SPENT))
+                .toList();
     }
 
     private static @Nullable Long boxed(OptionalLong value) {

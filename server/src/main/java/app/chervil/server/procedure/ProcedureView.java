@@ -1,6 +1,7 @@
 package app.chervil.server.procedure;
 
 import app.chervil.core.procedure.Step;
+import app.chervil.core.water.Hold;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -10,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param carry each thing once
  * @param draw absent if no tank water is needed
  * @param minutes of work with set-up
+ * @param held work that a hold speaks against; it needs a reason
  * @param rinseWith why media is rinsed in what it is
  */
 public record ProcedureView(
@@ -19,7 +21,22 @@ public record ProcedureView(
         @Nullable Draw draw,
         int minutes,
         String rinseWith,
-        List<String> warnings) {
+        List<String> warnings,
+        List<HeldWork> held) {
+
+    /**
+     * Work that is on hold.
+     *
+     * @param work tasks and chores by name
+     */
+    public record HeldWork(Hold hold, List<String> work) {}
+
+    /**
+     * A thing to bring.
+     *
+     * @param spent whether it is used up
+     */
+    public record Thing(String name, boolean spent) {}
 
     /**
      * Tank water to draw.
@@ -42,7 +59,7 @@ public record ProcedureView(
             String text,
             String reason,
             List<String> cautions,
-            List<String> materials,
+            List<Thing> materials,
             @Nullable Integer timerMinutes,
             Step.@Nullable Capture captures,
             @Nullable Long taskId,

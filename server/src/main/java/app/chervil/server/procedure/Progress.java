@@ -5,6 +5,7 @@ import app.chervil.core.interval.Finding;
 import app.chervil.core.procedure.Step.Effect;
 import app.chervil.server.filter.FilterView.TaskView;
 import app.chervil.server.procedure.ProcedureView.StepView;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
@@ -49,6 +50,33 @@ final class Progress {
             }
         }
         return off;
+    }
+
+    /** Whether a step of the catalogue was done, for whatever stage. */
+    boolean done(@Nullable String code) {
+        return done.stream().anyMatch(step -> step.equals(code) || step.startsWith(code + ":"));
+    }
+
+    /** Whole minutes the filter stood until it started or until now; null if it was never stopped. */
+    @Nullable
+    Integer offMinutes(Instant now) {
+        @Nullable Instant since = null;
+        @Nullable Duration total = null;
+        for (GuidedEvent event : events) {
+            boolean did = event.kind() == GuidedEvent.Kind.DONE;
+            if (did && since == null && has(event, Effect.POWER_OFF)) {
+                since = event.happenedAt();
+            } else if (did && since != null && has(event, Effect.POWER_ON)) {
+                total = sum(total, Duration.between(since, event.happenedAt()));
+                since = null;
+            }
+        }
+        total = since == null ? total : sum(total, Duration.between(since, now));
+        return total == null ? null : (int) Math.min(100_000, Math.max(0, total.toMinutes()));
+    }
+
+    private static Duration sum(@Nullable Duration before, Duration more) {
+        return before == null ? more : before.plus(more);
     }
 
     private boolean has(GuidedEvent event, Effect effect) {

@@ -1,9 +1,11 @@
 package app.chervil.server.visit;
 
 import app.chervil.core.interval.Finding;
+import app.chervil.server.visit.ServiceInput.Circumstances;
 import app.chervil.server.visit.ServiceInput.Done;
 import app.chervil.server.visit.ServiceInput.FlowInput;
 import app.chervil.server.visit.ServiceInput.FlowReading;
+import app.chervil.server.visit.ServiceInput.Part;
 import app.chervil.server.visit.ServiceView.DoneView;
 import app.chervil.server.visit.ServiceView.FlowView;
 import java.util.ArrayList;
@@ -28,7 +30,24 @@ final class Merging {
                         .filter(note -> !note.isBlank())
                         .collect(Collectors.joining(" ")),
                 tasks(kept, other),
-                flows(kept, other));
+                flows(kept, other),
+                new Circumstances(
+                        longer(
+                                kept.circumstances().filterOffMinutes(),
+                                other.circumstances().filterOffMinutes()),
+                        kept.circumstances().overrideReason() == null
+                                ? other.circumstances().overrideReason()
+                                : kept.circumstances().overrideReason(),
+                        parts(kept, other)));
+    }
+
+    /** Both wrote down the same parts, so the larger count stands. */
+    private static List<Part> parts(ServiceView kept, ServiceView other) {
+        Map<String, Part> parts = new LinkedHashMap<>();
+        Stream.concat(kept.circumstances().parts().stream(), other.circumstances().parts().stream())
+                .forEach(part -> parts.merge(
+                        part.thing(), part, (one, another) -> one.quantity() >= another.quantity() ? one : another));
+        return List.copyOf(parts.values());
     }
 
     private static @Nullable Integer longer(@Nullable Integer one, @Nullable Integer another) {

@@ -3,6 +3,8 @@ package app.chervil.server.visit;
 import app.chervil.core.interval.Window;
 import app.chervil.core.visit.Errand;
 import app.chervil.core.visit.Rounds;
+import app.chervil.core.water.Hold;
+import app.chervil.server.water.WatchOperations.DueReading;
 import java.time.LocalDate;
 import java.util.List;
 
@@ -11,9 +13,27 @@ import java.util.List;
  *
  * @param tanks how many tanks the site has, due or not
  * @param visits by room and tank
+ * @param held tanks on hold
+ * @param readings asked for today
  * @param week the seven days after today
  */
-public record RoundsView(LocalDate today, int tanks, List<VisitView> visits, List<Rounds.Day> week) {
+public record RoundsView(
+        LocalDate today,
+        int tanks,
+        List<VisitView> visits,
+        List<HeldView> held,
+        List<DueView> readings,
+        List<Rounds.Day> week) {
+    /**
+     * A tank whose bacteria are to be left alone.
+     *
+     * @param work tasks that wait for it, by name
+     */
+    public record HeldView(TankBrief tank, List<Hold> holds, List<String> work) {}
+
+    /** Readings that a watch asks for today on one tank. */
+    public record DueView(TankBrief tank, List<DueReading> readings) {}
+
     /** The work on one tank, most pressing first. */
     public record VisitView(
             TankBrief tank,
@@ -38,6 +58,10 @@ public record RoundsView(LocalDate today, int tanks, List<VisitView> visits, Lis
             Window window,
             List<String> reasons) {}
 
-    /** A thing to bring. */
-    public record CarryView(String thing, int count) {}
+    /**
+     * A thing to bring.
+     *
+     * @param shared one serves all tanks
+     */
+    public record CarryView(String thing, int count, boolean shared) {}
 }

@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param doneBy who did it, by name
  * @param minutes absent if nobody looked at the clock
  * @param note may be empty
+ * @param circumstances absent if nothing else is known
  */
 public record ServiceInput(
         long tankId,
@@ -43,7 +44,43 @@ public record ServiceInput(
         List<Done> tasks,
 
         @NotNull @Size(max = 50, message = "At most 50 filters.") @Valid
-        List<FlowInput> flows) {
+        List<FlowInput> flows,
+
+        @Nullable @Valid Circumstances circumstances) {
+
+    /**
+     * What else is known of a service.
+     *
+     * @param filterOffMinutes how long a filter stood
+     * @param overrideReason why work that was held was done anyway
+     * @param parts used up
+     */
+    public record Circumstances(
+            @Nullable
+            @Min(value = 0, message = "Not below 0 minutes.")
+            @Max(value = 100_000, message = "At most 100,000 minutes.")
+            Integer filterOffMinutes,
+
+            @Nullable @Size(max = 500, message = "At most 500 characters.")
+            String overrideReason,
+
+            @NotNull @Size(max = 40, message = "At most 40 parts.") @Valid
+            List<Part> parts) {
+        static final Circumstances NONE = new Circumstances(null, null, List.of());
+    }
+
+    /** A part used up. */
+    public record Part(
+            @NotBlank(message = "Which part?") @Size(max = 80, message = "At most 80 characters.")
+            String thing,
+
+            @Min(value = 1, message = "At least 1.") @Max(value = 999, message = "At most 999.")
+            int quantity) {}
+
+    /** What else is known, none if nothing was said. */
+    public Circumstances known() {
+        return circumstances == null ? Circumstances.NONE : circumstances;
+    }
 
     /**
      * A task done.

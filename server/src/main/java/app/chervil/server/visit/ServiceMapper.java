@@ -2,6 +2,8 @@ package app.chervil.server.visit;
 
 import app.chervil.server.visit.ServiceRows.DoneRow;
 import app.chervil.server.visit.ServiceRows.FlowRow;
+import app.chervil.server.visit.ServiceRows.PartRow;
+import app.chervil.server.visit.ServiceRows.PhotoCount;
 import app.chervil.server.visit.ServiceRows.ServiceRow;
 import java.time.Instant;
 import java.util.Collection;
@@ -11,7 +13,7 @@ import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.jspecify.annotations.Nullable;
 
-/** Tables service, service_task, service_flow and service_correction. */
+/** Tables service, service_task, service_flow, service_part and service_correction. */
 @Mapper
 interface ServiceMapper {
     /**
@@ -50,6 +52,10 @@ interface ServiceMapper {
 
     List<FlowRow> listFlowsOf(long site, Collection<UUID> services);
 
+    List<PartRow> listPartsOf(long site, Collection<UUID> services);
+
+    List<PhotoCount> listPhotoCountsOf(long site, Collection<UUID> services);
+
     /** Adds a service unless one with that id is there. */
     int insert(long site, UUID id, ServiceInput service, Instant now);
 
@@ -57,11 +63,15 @@ interface ServiceMapper {
 
     void insertFlow(long site, FlowRow flow);
 
+    void insertPart(long site, UUID id, ServiceInput.Part part);
+
     int update(long site, UUID id, int version, ServiceInput service);
 
     void deleteDone(long site, UUID id);
 
     void deleteFlows(long site, UUID id);
+
+    void deleteParts(long site, UUID id);
 
     int delete(long site, UUID id, Instant now);
 

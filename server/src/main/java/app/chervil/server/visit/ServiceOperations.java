@@ -1,6 +1,7 @@
 package app.chervil.server.visit;
 
 import app.chervil.core.calc.FlowRate;
+import app.chervil.core.water.Hold;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.interval.ForecastOperations;
 import app.chervil.server.interval.ForecastView;
@@ -14,6 +15,8 @@ import app.chervil.server.visit.ServiceInput.FlowInput;
 import app.chervil.server.visit.ServiceInput.FlowReading;
 import app.chervil.server.visit.ServiceRows.DoneRow;
 import app.chervil.server.visit.ServiceRows.FlowRow;
+import app.chervil.server.visit.ServiceRows.PartRow;
+import app.chervil.server.visit.ServiceRows.PhotoCount;
 import app.chervil.server.visit.ServiceRows.ServiceRow;
 import java.time.Clock;
 import java.util.Comparator;
@@ -56,6 +59,7 @@ public class ServiceOperations {
      */
     @Transactional
     public SavedService save(SignedIn who, UUID id, ServiceInput input) {
+        checkHolds(who, input);
         record(who, id, input);
         ServiceView saved = find(who, id);
         long tank = saved.tankId();
@@ -90,6 +94,7 @@ public class ServiceOperations {
         mapper.insertCorrection(who.siteId(), id, who.name(), json.writeValueAsString(before), clock.instant());
         mapper.deleteDone(who.siteId(), id);
         mapper.deleteFlows(who.siteId(), id);
+        mapper.deleteParts(who.siteId(), id);
         storeParts(who, id, input);
         ServiceView corrected = find(who, id);
         return new SavedService(
@@ -162,8 +167,16 @@ public class ServiceOperations {
                 mapper.listDoneOf(who.siteId(), ids).stream().collect(Collectors.groupingBy(DoneRow::serviceId));
         Map<UUID, List<FlowRow>> flows =
                 mapper.listFlowsOf(who.siteId(), ids).stream().collect(Collectors.groupingBy(FlowRow::serviceId));
+        Map<UUID, List<PartRow>> parts =
+                mapper.listPartsOf(who.siteId(), ids).stream().collect(Collectors.groupingBy(PartRow::serviceId));
+        Map<UUID, Integer> photos = mapper.listPhotoCountsOf(who.siteId(), ids).stream()
+                .collect(Collectors.toMap(PhotoCount::serviceId, PhotoCount::photos));
         return rows.stream()
-                .map(row -> row.view(done.getOrDefault(row.id(), List.of()), flows.getOrDefault(row.id(), List.of())))
+                .map(row -> row.view(
+                        done.getOrDefault(row.id(), List.of()),
+                        flows.getOrDefault(row.id(), List.of()),
+                        parts.getOrDefault(row.id(), List.of()),
+                        photos.getOrDefault(row.id(), 0)))
                 .toList();
     }
 
@@ -177,6 +190,24 @@ public class ServiceOperations {
                         !other.id().equals(service.id()) && !other.doneBy().equals(service.doneBy()))
                 .filter(other -> other.tasks().stream().anyMatch(done -> tasks.contains(done.taskId())))
                 .toList();
+    }
+
+    /** Work that a hold forbids may be logged all the same, with the reason that was found for it. */
+    private void checkHolds(SignedIn who, ServiceInput input) {
+        @Nullable String reason = input.known().overrideReason();
+        if (reason != null && !reason.isBlank()) {
+            return;
+        }
+        Map<Long, Hold> held = forecasts.heldTasks(who, input.tankId(), input.doneOn());
+        input.tasks().stream()
+                .flatMap(done -> java.util.stream.Stream.ofNullable(held.get(done.taskId())))
+                .findFirst()
+                .ifPresent(hold -> {
+                    throw Rejected.field(
+                            "circumstances.overrideReason",
+                            "held",
+                            "This work is on hold. " + hold.reason() + " Write why it was done anyway.");
+                });
     }
 
     private void check(SignedIn who, ServiceInput input) {
@@ -199,6 +230,10 @@ public class ServiceOperations {
                 gatherer,
                 "flows",
                 input.flows().stream().map(FlowInput::filterId).toList());
+        checkTwice(
+                gatherer,
+                "circumstances.parts",
+                input.known().parts().stream().map(ServiceInput.Part::thing).toList());
         for (int i = 0; i < input.flows().size(); i++) {
             checkReading(
                     gatherer, "flows[" + i + "].before", input.flows().get(i).before());
@@ -208,7 +243,7 @@ public class ServiceOperations {
         gatherer.done();
     }
 
-    private static void checkTwice(Rejected.Gatherer gatherer, String field, List<Long> ids) {
+    private static void checkTwice(Rejected.Gatherer gatherer, String field, List<?> ids) {
         gatherer.check(new HashSet<>(ids).size() == ids.size(), field, "twice", "The same is listed twice.");
     }
 
@@ -221,6 +256,7 @@ public class ServiceOperations {
 
     private void storeParts(SignedIn who, UUID id, ServiceInput input) {
         input.tasks().forEach(done -> mapper.insertDone(who.siteId(), id, done));
+        input.known().parts().forEach(part -> mapper.insertPart(who.siteId(), id, part));
         input.flows().stream()
                 .filter(flow -> flow.before() != null || flow.after() != null)
                 .map(flow ->

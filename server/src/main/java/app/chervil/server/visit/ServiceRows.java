@@ -22,8 +22,10 @@ final class ServiceRows {
             LocalDate doneOn,
             String doneBy,
             @Nullable Integer minutes,
-            String note) {
-        ServiceView view(List<DoneRow> done, List<FlowRow> flows) {
+            String note,
+            @Nullable Integer filterOffMinutes,
+            @Nullable String overrideReason) {
+        ServiceView view(List<DoneRow> done, List<FlowRow> flows, List<PartRow> parts, int photos) {
             return new ServiceView(
                     id,
                     version,
@@ -33,7 +35,12 @@ final class ServiceRows {
                     minutes,
                     note,
                     done.stream().map(DoneRow::view).toList(),
-                    flows.stream().map(FlowRow::view).toList());
+                    flows.stream().map(FlowRow::view).toList(),
+                    new ServiceInput.Circumstances(
+                            filterOffMinutes,
+                            overrideReason,
+                            parts.stream().map(PartRow::view).toList()),
+                    photos);
         }
     }
 
@@ -57,6 +64,16 @@ final class ServiceRows {
             return new ServiceView.DoneView(taskId, filterId, stageId, name, told, finding);
         }
     }
+
+    /** Table service_part. */
+    record PartRow(UUID serviceId, String thing, int quantity) {
+        ServiceInput.Part view() {
+            return new ServiceInput.Part(thing, quantity);
+        }
+    }
+
+    /** How many photos a service has. */
+    record PhotoCount(UUID serviceId, int photos) {}
 
     /** Table service_flow. */
     record FlowRow(

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param version to send back with a correction
  * @param minutes absent if not noted
+ * @param photos how many
  */
 public record ServiceView(
         UUID id,
@@ -21,7 +22,9 @@ public record ServiceView(
         @Nullable Integer minutes,
         String note,
         List<DoneView> tasks,
-        List<FlowView> flows) {
+        List<FlowView> flows,
+        ServiceInput.Circumstances circumstances,
+        int photos) {
 
     /**
      * A task that was done.

@@ -34,9 +34,11 @@ class StoredHistory implements ServiceHistory {
         return mapper.list(site, tank).stream()
                 .map(row -> new PastService(
                         row.id(),
+                        row.tankId(),
                         row.doneOn(),
                         done.getOrDefault(row.id(), Map.of()),
-                        flows.getOrDefault(row.id(), Map.of())))
+                        flows.getOrDefault(row.id(), Map.of()),
+                        row.filterOffMinutes()))
                 .toList();
     }
 }

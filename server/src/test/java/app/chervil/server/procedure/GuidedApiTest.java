@@ -19,7 +19,7 @@ import tools.jackson.databind.JsonNode;
 
 @ChervilTest
 class GuidedApiTest {
-    private static final String END = "{\"note\": \"\", \"leftOffReason\": \"\"}";
+    private static final String END = "{\"note\": \"\", \"leftOffReason\": \"\", \"parts\": []}";
 
     @Autowired
     TestSite site;

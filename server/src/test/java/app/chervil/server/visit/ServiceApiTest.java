@@ -151,8 +151,9 @@ class ServiceApiTest {
 
         site.get(keeper, "/api/rounds").andExpect(jsonPath("$.visits.length()").value(5));
 
-        // tank, filter, stage, care_task, context_change, service, service_task, service_flow
-        assertThat(count.statements()).hasSize(8);
+        // tank, filter, stage, care_task, context_change, service, service_task, service_flow, reading,
+        // medication, media_replacement
+        assertThat(count.statements()).hasSize(11);
     }
 
     @ParameterizedTest(name = "{0}")

@@ -1,0 +1,207 @@
+package app.chervil.server.water;
+
+import app.chervil.core.filter.StageKind;
+import app.chervil.core.water.Hold;
+import app.chervil.core.water.MediaShare;
+import app.chervil.core.water.MediaShare.Verdict;
+import app.chervil.core.water.Replacement;
+import app.chervil.server.account.SignedIn;
+import app.chervil.server.filter.FilterOperations;
+import app.chervil.server.filter.FilterView;
+import app.chervil.server.filter.FilterView.StageView;
+import app.chervil.server.problem.NotFound;
+import app.chervil.server.problem.Rejected;
+import app.chervil.server.tank.TankOperations;
+import app.chervil.server.water.WaterRows.ReplacementRow;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Exchanges of bio media, held to the share a tank can bear. */
+@Service
+public class MediaOperations {
+    private final HusbandryMapper mapper;
+    private final TankOperations tanks;
+    private final FilterOperations filters;
+    private final WaterBooks books;
+    private final Clock clock;
+
+    MediaOperations(
+            HusbandryMapper mapper, TankOperations tanks, FilterOperations filters, WaterBooks books, Clock clock) {
+        this.mapper = mapper;
+        this.tanks = tanks;
+        this.filters = filters;
+        this.books = books;
+        this.clock = clock;
+    }
+
+    /**
+     * An exchange, planned or done.
+     *
+     * @param grams of media
+     */
+    public record MediaPlan(
+            @NotNull(message = "Which media?") Long stageId,
+
+            @NotNull(message = "How many grams?")
+            @DecimalMin(value = "1", message = "At least 1 g.")
+            @DecimalMax(value = "1000000", message = "At most 1,000 kg.")
+            Double grams) {}
+
+    /**
+     * An exchange that was done.
+     *
+     * @param overrideReason why more was exchanged than the rule allows, or while the tank was on hold
+     */
+    public record MediaDone(
+            @NotNull MediaPlan media,
+            @NotNull(message = "Which day was it?") LocalDate replacedOn,
+
+            @Nullable @Size(max = 500, message = "At most 500 characters.")
+            String overrideReason) {}
+
+    /**
+     * What the rule says.
+     *
+     * @param leftGrams what may be exchanged; absent if some media has no weight yet
+     * @param told the sum in words
+     * @param holds reasons to wait
+     */
+    public record MediaVerdict(boolean within, @Nullable Double leftGrams, String told, List<String> holds) {}
+
+    /**
+     * Weighs an exchange before it is done.
+     *
+     * @throws NotFound if the tank has no such bio media
+     */
+    @Transactional(readOnly = true)
+    public MediaVerdict weigh(SignedIn who, long tank, MediaPlan plan, LocalDate on) {
+        stage(who, tank, plan.stageId());
+        Optional<Verdict> verdict = verdict(who, tank, new Replacement(on, plan.grams()));
+        List<String> holds = books.holds(who, tank, on).getOrDefault(tank, List.of()).stream()
+                .map(Hold::reason)
+                .toList();
+        return verdict.map(one -> new MediaVerdict(one.within(), one.leftGrams(), one.sum(), holds))
+                .orElseGet(() -> new MediaVerdict(
+                        false, null, "Some bio media of this tank has no weight yet; enter it in its filter.", holds));
+    }
+
+    /**
+     * Logs an exchange once under the id its client made.
+     *
+     * @throws Rejected if the rule or a hold speaks against it and no reason is given
+     */
+    @Transactional
+    public MediaVerdict replace(SignedIn who, long tank, UUID id, MediaDone done) {
+        tanks.checkDay("replacedOn", done.replacedOn());
+        MediaVerdict verdict = weigh(who, tank, done.media(), done.replacedOn());
+        if (books.replaced(who, tank).stream().anyMatch(row -> row.id().equals(id))) {
+            return verdict;
+        }
+        checkAllowed(verdict, done.overrideReason(), "media.grams");
+        boolean overridden = !verdict.within() || !verdict.holds().isEmpty();
+        mapper.insertReplacement(
+                who.siteId(),
+                new ReplacementRow(
+                        id,
+                        tank,
+                        done.media().stageId(),
+                        done.replacedOn(),
+                        done.media().grams(),
+                        verdict.told(),
+                        overridden ? done.overrideReason() : null,
+                        who.name()));
+        return verdict;
+    }
+
+    /** Refuses an exchange against the rule or a hold, unless a reason is written. */
+    public void checkAllowed(MediaVerdict verdict, @Nullable String reason, String field) {
+        if (reason != null && !reason.isBlank()) {
+            return;
+        }
+        new Rejected.Gatherer()
+                .check(verdict.within(), field, "too-much-media", verdict.told())
+                .check(
+                        verdict.holds().isEmpty(),
+                        "overrideReason",
+                        "held",
+                        "This work is on hold. " + String.join(" ", verdict.holds()) + " Write why it is done anyway.")
+                .done();
+    }
+
+    /**
+     * An exchange in the log.
+     *
+     * @param told the sum at the time
+     */
+    public record MediaView(
+            UUID id,
+            long stageId,
+            LocalDate replacedOn,
+            double grams,
+            String told,
+            @Nullable String overrideReason,
+            String doneBy) {}
+
+    /** Exchanges of a tank, latest first. */
+    @Transactional(readOnly = true)
+    public List<MediaView> list(SignedIn who, long tank) {
+        tanks.find(who, tank);
+        List<MediaView> all = new java.util.ArrayList<>(books.replaced(who, tank).stream()
+                .map(row -> new MediaView(
+                        row.id(),
+                        row.stageId(),
+                        row.replacedOn(),
+                        row.grams(),
+                        row.told(),
+                        row.overrideReason(),
+                        row.doneBy()))
+                .toList());
+        java.util.Collections.reverse(all);
+        return all;
+    }
+
+    @Transactional
+    public void remove(SignedIn who, UUID id) {
+        if (mapper.deleteReplacement(who.siteId(), id, clock.instant()) == 0) {
+            throw new NotFound("exchange");
+        }
+    }
+
+    /** Empty if some media has no weight. */
+    private Optional<Verdict> verdict(SignedIn who, long tank, Replacement wanted) {
+        List<StageView> media = media(filters.list(who, tank));
+        if (media.stream().anyMatch(stage -> stage.massG() == null)) {
+            return Optional.empty();
+        }
+        double total = media.stream()
+                .mapToDouble(stage -> stage.massG() == null ? 0 : stage.massG())
+                .sum();
+        List<Replacement> earlier =
+                books.replaced(who, tank).stream().map(WaterBooks::replacement).toList();
+        return Optional.of(MediaShare.weigh(tanks.find(who, tank).tank().establishedOn(), total, earlier, wanted));
+    }
+
+    private void stage(SignedIn who, long tank, long id) {
+        tanks.find(who, tank);
+        if (media(filters.list(who, tank)).stream().noneMatch(stage -> stage.id() == id)) {
+            throw new NotFound("bio media");
+        }
+    }
+
+    private static List<StageView> media(List<FilterView> filters) {
+        return filters.stream()
+                .flatMap(filter -> filter.stages().stream())
+                .filter(stage -> stage.kind() == StageKind.BIO_MEDIA)
+                .toList();
+    }
+}

@@ -1,0 +1,205 @@
+package app.chervil.server.water;
+
+import app.chervil.core.water.Parameter;
+import app.chervil.core.water.Thinning;
+import app.chervil.core.water.WaterBook;
+import app.chervil.server.account.SignedIn;
+import app.chervil.server.interval.ServiceHistory;
+import app.chervil.server.interval.ServiceHistory.PastService;
+import app.chervil.server.problem.Rejected;
+import app.chervil.server.tank.TankInput;
+import app.chervil.server.tank.TankOperations;
+import app.chervil.server.water.WaterRows.ReadingRow;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Readings as lines over time, thinned so that ten years draw as fast as a month. */
+@Service
+public class SeriesOperations {
+    static final int MOST_POINTS = 600;
+    private static final int HOLD_SAMPLES = 400;
+    private static final int LONGEST_DAYS = 40 * 366;
+    private static final int AROUND_BEFORE_DAYS = 14;
+    private static final int AROUND_AFTER_DAYS = 28;
+    private static final int MOST_AROUND = 12;
+
+    private final TankOperations tanks;
+    private final ReadingMapper readings;
+    private final HusbandryMapper husbandry;
+    private final MethodOperations methods;
+    private final ServiceHistory history;
+    private final WaterBooks books;
+    private final Clock clock;
+
+    SeriesOperations(
+            TankOperations tanks,
+            ReadingMapper readings,
+            HusbandryMapper husbandry,
+            MethodOperations methods,
+            ServiceHistory history,
+            WaterBooks books,
+            Clock clock) {
+        this.tanks = tanks;
+        this.readings = readings;
+        this.husbandry = husbandry;
+        this.methods = methods;
+        this.history = history;
+        this.books = books;
+        this.clock = clock;
+    }
+
+    /**
+     * A stretch of time.
+     *
+     * @param services days on which filters were serviced
+     * @param waterChanges days on which water was changed
+     */
+    public record SeriesView(
+            LocalDate from,
+            LocalDate to,
+            List<Line> lines,
+            List<LocalDate> services,
+            List<LocalDate> waterChanges,
+            List<WaterBook.Period> holds) {}
+
+    /**
+     * One parameter; the three lists have one entry a point, in order of time.
+     *
+     * @param at seconds since 1970
+     * @param amounts in the unit; the detection limit where below
+     * @param marks "" kept, "b" below detection, "e" read early, "be" both
+     * @param readings how many there are before thinning
+     */
+    public record Line(
+            ParameterView parameter, List<Long> at, List<Double> amounts, List<String> marks, int readings) {}
+
+    /**
+     * Readings of one parameter around services of one kind.
+     *
+     * @param days after the service, below zero before it
+     */
+    public record Around(LocalDate on, List<Double> days, List<Double> amounts) {}
+
+    /**
+     * Lines of a tank.
+     *
+     * @param from first day
+     * @param to last day, not before the first
+     */
+    @Transactional(readOnly = true)
+    public SeriesView series(SignedIn who, long tank, LocalDate from, LocalDate to) {
+        TankInput described = tanks.find(who, tank).tank();
+        long days = ChronoUnit.DAYS.between(from, to);
+        new Rejected.Gatherer()
+                .check(days >= 0, "to", "before-it-began", "The last day lies before the first.")
+                .check(days <= LONGEST_DAYS, "from", "too-long-ago", "At most forty years.")
+                .done();
+        List<ReadingRow> rows = readings.listBetween(who.siteId(), tank, start(from), start(to.plusDays(1)));
+        List<LocalDate> changes = husbandry.listChanges(who.siteId(), tank, start(from)).stream()
+                .map(change -> LocalDate.ofInstant(change.changedAt(), clock.getZone()))
+                .filter(day -> !day.isAfter(to))
+                .distinct()
+                .toList();
+        WaterBook book = books.book(
+                described.establishedOn(),
+                books.core(rows.stream().filter(SeriesOperations::deciding).toList()),
+                husbandry.listMedications(who.siteId(), tank),
+                husbandry.listReplacements(who.siteId(), tank));
+        return new SeriesView(
+                from, to, lines(who, rows), services(who, tank, from, to), changes, book.periods(from, to, (int)
+                        Math.max(1, days / HOLD_SAMPLES)));
+    }
+
+    /**
+     * One parameter around the last services that did a task, oldest first.
+     *
+     * @param task id of the task
+     * @param parameter code of the parameter
+     */
+    @Transactional(readOnly = true)
+    public List<Around> around(SignedIn who, long tank, long task, String parameter) {
+        tanks.find(who, tank);
+        methods.parameter(who, parameter);
+        List<LocalDate> days = history.list(who.siteId(), tank).stream()
+                .filter(service -> service.done().containsKey(task))
+                .map(PastService::doneOn)
+                .toList();
+        List<LocalDate> last = days.subList(Math.max(0, days.size() - MOST_AROUND), days.size());
+        if (last.isEmpty()) {
+            return List.of();
+        }
+        List<ReadingRow> rows = readings
+                .listBetween(
+                        who.siteId(),
+                        tank,
+                        start(last.get(0).minusDays(AROUND_BEFORE_DAYS)),
+                        start(tanks.today().plusDays(1)))
+                .stream()
+                .filter(row -> row.parameter().equals(parameter) && !row.early())
+                .toList();
+        return last.stream().map(on -> around(on, rows)).toList();
+    }
+
+    private Around around(LocalDate on, List<ReadingRow> rows) {
+        List<Double> days = new ArrayList<>();
+        List<Double> amounts = new ArrayList<>();
+        Instant noon = start(on).plus(12, ChronoUnit.HOURS);
+        for (ReadingRow row : rows) {
+            double after = ChronoUnit.MINUTES.between(noon, row.takenAt()) / (24.0 * 60);
+            if (after >= -AROUND_BEFORE_DAYS && after <= AROUND_AFTER_DAYS) {
+                days.add(Math.round(after * 100) / 100.0);
+                amounts.add(row.amount());
+            }
+        }
+        return new Around(on, days, amounts);
+    }
+
+    private List<Line> lines(SignedIn who, List<ReadingRow> rows) {
+        Map<String, List<ReadingRow>> by = rows.stream()
+                .collect(Collectors.groupingBy(ReadingRow::parameter, LinkedHashMap::new, Collectors.toList()));
+        return methods.parameters(who).stream()
+                .filter(parameter -> by.containsKey(parameter.code()))
+                .map(parameter -> line(parameter, Objects.requireNonNull(by.get(parameter.code()))))
+                .toList();
+    }
+
+    private static Line line(ParameterView parameter, List<ReadingRow> rows) {
+        List<ReadingRow> thin =
+                Thinning.thin(rows, row -> (double) row.takenAt().getEpochSecond(), ReadingRow::amount, MOST_POINTS);
+        return new Line(
+                parameter,
+                thin.stream().map(row -> row.takenAt().getEpochSecond()).toList(),
+                thin.stream().map(ReadingRow::amount).toList(),
+                thin.stream()
+                        .map(row -> (row.belowDetection() ? "b" : "") + (row.early() ? "e" : ""))
+                        .toList(),
+                rows.size());
+    }
+
+    private List<LocalDate> services(SignedIn who, long tank, LocalDate from, LocalDate to) {
+        return history.list(who.siteId(), tank).stream()
+                .map(PastService::doneOn)
+                .filter(day -> !day.isBefore(from) && !day.isAfter(to))
+                .distinct()
+                .toList();
+    }
+
+    private static boolean deciding(ReadingRow row) {
+        return row.parameter().equals(Parameter.AMMONIA.name())
+                || row.parameter().equals(Parameter.NITRITE.name());
+    }
+
+    private Instant start(LocalDate day) {
+        return day.atStartOfDay(clock.getZone()).toInstant();
+    }
+}

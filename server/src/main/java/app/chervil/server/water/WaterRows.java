@@ -1,0 +1,104 @@
+package app.chervil.server.water;
+
+import app.chervil.core.water.Amount;
+import app.chervil.core.water.Parameter;
+import app.chervil.core.water.Reading;
+import app.chervil.core.water.Reading.Trust;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** Rows of the water tables. */
+final class WaterRows {
+    private WaterRows() {}
+
+    /**
+     * Table reading.
+     *
+     * @param parameter name of a {@link Parameter}, or {@code OWN_} with the id of one of the site's own
+     * @param amount the value, or the detection limit if it was below
+     */
+    record ReadingRow(
+            UUID id,
+            long tankId,
+            String parameter,
+            double amount,
+            boolean belowDetection,
+            double noise,
+            Instant takenAt,
+            boolean early,
+            String method,
+            Moment moment,
+            String takenBy) {
+
+        /** As the core reads it; empty for the site's own parameters, on which no rule rests. */
+        Optional<Reading> toCore(ZoneId zone) {
+            return known(parameter)
+                    .map(known -> new Reading(
+                            known,
+                            belowDetection ? new Amount.Below(amount) : new Amount.Exact(amount),
+                            noise,
+                            LocalDateTime.ofInstant(takenAt, zone),
+                            early ? Trust.EARLY : Trust.KEPT));
+        }
+
+        ReadingView view() {
+            return new ReadingView(
+                    id, tankId, parameter, amount, belowDetection, takenAt, early, method, moment, takenBy);
+        }
+    }
+
+    /** Table water_change. */
+    record ChangeRow(
+            UUID id,
+            long tankId,
+            Instant changedAt,
+            double litres,
+            double bucketLitres,
+            @Nullable Double conditionerMl,
+            @Nullable DosedFor dosedFor,
+            @Nullable Double newWaterC,
+            String doneBy,
+            String note) {}
+
+    /** Table medication. */
+    record MedicationRow(
+            long id,
+            long tankId,
+            String product,
+            LocalDate firstDay,
+            @Nullable LocalDate lastDay,
+            String writtenBy) {}
+
+    /** Table media_replacement. */
+    record ReplacementRow(
+            UUID id,
+            long tankId,
+            long stageId,
+            LocalDate replacedOn,
+            double grams,
+            String told,
+            @Nullable String overrideReason,
+            String doneBy) {}
+
+    /** Table test_method. */
+    record MethodRow(long id, String parameter, String name, double limitValue, String steps) {}
+
+    /** Table own_parameter. */
+    record OwnRow(long id, String name, String unit) {
+        String code() {
+            return "OWN_" + id;
+        }
+    }
+
+    static Optional<Parameter> known(String code) {
+        return Arrays.stream(Parameter.values())
+                .filter(one -> one.name().equals(code))
+                .findFirst();
+    }
+}
