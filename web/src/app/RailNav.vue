@@ -13,6 +13,8 @@ const { data: session } = useSession()
 const within = (place: string) => {
   const logging = route.path.endsWith('/log')
   if (logging) return place === 'log'
+  const water = /^\/water$|\/water(\/|$)/.test(route.path)
+  if (water || place === 'water') return water && place === 'water'
   if (place === 'ledger') return route.path === '/ledger'
   return place === 'tanks' ? route.path.startsWith('/tanks') : place === 'rounds' && route.path === '/'
 }

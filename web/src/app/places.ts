@@ -9,5 +9,6 @@ export interface Place {
 export const PLACES: Place[] = [
   { name: 'rounds', label: 'Rounds', key: 'r' },
   { name: 'tanks', label: 'Tanks', key: 't' },
+  { name: 'water', label: 'Water', key: 'w' },
   { name: 'ledger', label: 'Ledger', key: 'h' },
 ]

@@ -5,6 +5,29 @@ import { sessionOptions, type Session } from '@/features/account'
 const number = (value: unknown) => Number(value)
 const tank = (to: RouteLocationNormalized) => ({ tank: number(to.params.tank) })
 
+const WATER = [
+  { path: '', name: 'tank-water', component: () => import('@/features/water/WaterView.vue') },
+  {
+    path: '/readings',
+    name: 'new-readings',
+    component: () => import('@/features/water/NewReadingsView.vue'),
+  },
+  { path: '/change', name: 'water-change', component: () => import('@/features/water/ChangeView.vue') },
+  {
+    path: '/condition',
+    name: 'water-condition',
+    component: () => import('@/features/water/ConditionView.vue'),
+  },
+  {
+    path: '/medication',
+    name: 'water-medication',
+    component: () => import('@/features/water/MedicationView.vue'),
+  },
+  { path: '/media', name: 'water-media', component: () => import('@/features/water/MediaView.vue') },
+  { path: '/table', name: 'water-table', component: () => import('@/features/water/TableView.vue') },
+  { path: '/methods', name: 'water-methods', component: () => import('@/features/water/MethodsView.vue') },
+]
+
 /** Routes of the product; without a session every one of them leads to the door. */
 export function makeRouter(client: QueryClient) {
   const router = createRouter({
@@ -74,6 +97,14 @@ export function makeRouter(client: QueryClient) {
         props: (to) => ({ service: String(to.params.service) }),
         component: () => import('@/features/procedure/ServiceView.vue'),
       },
+      { path: '/water', name: 'water', component: () => import('@/features/water/WaterPickView.vue') },
+      ...WATER.map(({ path, name, component }) => ({
+        path: `/tanks/:tank(\\d+)/water${path}`,
+        name,
+        props: tank,
+        component,
+      })),
+      { path: '/units', name: 'units', component: () => import('@/features/account/UnitsView.vue') },
       { path: '/ledger', name: 'ledger', component: () => import('@/features/visit/LedgerView.vue') },
       { path: '/people', name: 'people', component: () => import('@/features/account/PeopleView.vue') },
       { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./NowhereView.vue') },

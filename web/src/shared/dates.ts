@@ -54,3 +54,14 @@ export function ageWords(since: Day, at: Day = today()): string {
   if (days < 60) return count(Math.max(days, 0), 'day')
   return days < 730 ? count(Math.floor(days / 30.44), 'month') : count(Math.floor(days / 365.25), 'year')
 }
+
+/** The day so many days later, earlier if below zero. */
+export function addDays(day: Day, days: number): Day {
+  const date = parse(day)
+  date.setDate(date.getDate() + days)
+  return today(date)
+}
+
+/** "today", "3 days ago". */
+export const agoWords = (since: Day, at: Day = today()): string =>
+  daysBetween(since, at) <= 0 ? 'today' : `${ageWords(since, at)} ago`

@@ -55,6 +55,14 @@ export function useSetUp() {
   })
 }
 
+export function useChooseUnits() {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: (units: Schemas['SiteUnits']) => body(api.PUT('/api/units', { body: units })),
+    onSuccess: () => client.invalidateQueries({ queryKey: SESSION }),
+  })
+}
+
 export function useSignOut() {
   return useMutation({ mutationFn: () => body(api.DELETE('/api/session')), onSuccess: useFreshStart() })
 }

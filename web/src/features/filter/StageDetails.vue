@@ -54,6 +54,13 @@ const error = (field: string) => props.errors[`${props.prefix}.${field}`]
       :error="error('massG')"
     />
     <TextField
+      v-model="stage.size"
+      label="Size of a spare"
+      :name="`${prefix}.size`"
+      hint="As on its package"
+      :error="error('size')"
+    />
+    <TextField
       v-model="stage.fittedOn"
       label="Fitted on"
       :name="`${prefix}.fittedOn`"

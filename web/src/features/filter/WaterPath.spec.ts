@@ -8,7 +8,7 @@ import WaterPath from './WaterPath.vue'
 const TODAY = '2026-11-25'
 
 function stage(id: number, kind: Filter['stages'][number]['kind'], name: string): Filter['stages'][number] {
-  return { id, kind, name, label: '', quantity: 1, make: 'WASHABLE', bagged: false }
+  return { id, kind, name, label: '', quantity: 1, make: 'WASHABLE', bagged: false, size: '' }
 }
 
 const FILTER: Filter = {

@@ -12,6 +12,8 @@ export interface StageForm {
   massG: string
   make: FilterInput['stages'][number]['make']
   bagged: boolean
+  /** What a spare of it must be. */
+  size: string
   fittedOn: string
 }
 
@@ -32,7 +34,17 @@ export interface FilterForm {
 let nextKey = 1
 
 export function stageOf(kind: StageForm['kind'], make: StageForm['make']): StageForm {
-  return { key: nextKey++, kind, label: '', quantity: '1', massG: '', make, bagged: false, fittedOn: '' }
+  return {
+    key: nextKey++,
+    kind,
+    label: '',
+    quantity: '1',
+    massG: '',
+    make,
+    bagged: false,
+    fittedOn: '',
+    size: '',
+  }
 }
 
 export function pathOf(template: Template | undefined): StageForm[] {
@@ -77,6 +89,7 @@ export function fromFilter(filter: Filter): FilterForm {
       make: stage.make,
       bagged: stage.bagged,
       fittedOn: stage.fittedOn ?? '',
+      size: stage.size,
     })),
   }
 }
@@ -98,6 +111,7 @@ export function toInput(form: FilterForm): { input: FilterInput; errors: Record<
     make: stage.make,
     bagged: stage.bagged,
     fittedOn: stage.fittedOn || undefined,
+    size: stage.size.trim() || undefined,
   }))
   const rating = {
     flowLph: number('rating.flowLph', form.flowLph),

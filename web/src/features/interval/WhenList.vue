@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import WindowLine from '@/shared/components/WindowLine.vue'
-import { windowWords, type Day } from '@/shared/dates'
+import { shortDay, windowWords, type Day } from '@/shared/dates'
 import { standingWords } from '@/shared/standing'
 import type { Forecast } from './queries'
 
@@ -22,7 +22,13 @@ const BASIS: Record<Forecast['basis'], string> = {
     <li v-for="forecast in forecasts" :key="forecast.subject.taskId" :data-task="forecast.subject.taskId">
       <span class="name">
         {{ forecast.subject.name }}
-        <span class="small quiet">
+        <span v-if="forecast.hold" class="small"
+          ><b class="hold"><span aria-hidden="true">▨&nbsp;</span>on hold</b
+          ><template v-if="forecast.hold.likelyUntil"
+            >, likely clear {{ shortDay(forecast.hold.likelyUntil) }}</template
+          ></span
+        >
+        <span v-else class="small quiet">
           {{ windowWords(forecast.window) }}<template v-if="forecast.standing !== 'LATER'">, </template
           ><b v-if="forecast.standing !== 'LATER'" :class="forecast.standing.toLowerCase()">{{
             standingWords(forecast.standing, forecast.window, today)
@@ -37,7 +43,9 @@ const BASIS: Record<Forecast['basis'], string> = {
         :after="420"
         :focus="20"
       />
-      <span class="why small quiet">{{ forecast.reasons.join(' ') }}</span>
+      <span class="why small quiet">{{
+        forecast.hold ? `${forecast.hold.reason} ${forecast.hold.clears}` : forecast.reasons.join(' ')
+      }}</span>
       <button class="button plain basis" type="button" @click="emit('adjust', forecast.subject.taskId)">
         {{ BASIS[forecast.basis] }}<span class="seen-by-readers">: adjust {{ forecast.subject.name }}</span>
       </button>
@@ -54,6 +62,10 @@ li {
   min-height: 46px;
   padding: 4px 0;
   border-bottom: 1px solid var(--hair);
+}
+
+.hold {
+  color: var(--plum);
 }
 
 .name {

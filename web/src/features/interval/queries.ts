@@ -15,9 +15,11 @@ export function useForecasts(tank?: MaybeRefOrGetter<number>) {
   })
 }
 
-/** Everything that a logged service, a changed tank or filter makes stale. */
+/** Everything that a logged service or reading, a changed tank or filter makes stale. */
 export function forecastsStale(client: QueryClient): Promise<unknown> {
   return Promise.all(
-    ['forecasts', 'rounds', 'services'].map((key) => client.invalidateQueries({ queryKey: [key] })),
+    ['forecasts', 'rounds', 'services', 'water', 'procedure'].map((key) =>
+      client.invalidateQueries({ queryKey: [key] }),
+    ),
   )
 }

@@ -12,8 +12,19 @@ const emit = defineEmits<{ merged: [saved: Schemas['SavedService']] }>()
 
 const LONG_OFF_MINUTES = 240
 const off = computed(() => offMinutes(props.guided.steps, props.guided.events))
-const opened = computed(() =>
-  props.guided.events.some((event) => event.kind === 'DONE' && event.step.startsWith('tip:')),
+const did = (step: string) =>
+  props.guided.events.some(
+    (event) => event.kind === 'DONE' && (event.step === step || event.step.startsWith(`${step}:`)),
+  )
+const watches = computed(() =>
+  [
+    did('bio-new') ? 'ammonia and nitrite on days 1, 2, 4 and 7, nitrate weekly for eight weeks' : '',
+    did('tip') || (off.value ?? 0) > LONG_OFF_MINUTES ? 'ammonia on days 1 and 3' : '',
+  ].filter(Boolean),
+)
+/** Litres of tank water drawn for rinsing. */
+const drawn = computed(() =>
+  props.guided.steps.filter((step) => did(step.id)).reduce((sum, step) => sum + (step.drawnL ?? 0), 0),
 )
 const regained = computed(() => {
   const flow = props.saved.service.flows[0]
@@ -37,9 +48,28 @@ const facts = computed(() =>
     <p>No drips, water clear again, level steady, leak sensor dry and plugged in.</p>
     <h2>Tomorrow</h2>
     <p>Animals active, eating and breathing normally; flow as it was left.</p>
-    <p v-if="opened || (off ?? 0) > LONG_OFF_MINUTES">
-      Test ammonia on days 1 and 3, keeping the kit’s waiting time. Sick animals are a vet’s matter.
-    </p>
+    <p>Sick animals are a vet’s matter.</p>
+    <template v-if="watches.length">
+      <h2>Readings asked for</h2>
+      <p>
+        {{ watches.join('; ') }}. They stand in your rounds on their days and end by themselves. Keep the
+        kit’s waiting time.
+      </p>
+    </template>
+    <template v-if="drawn">
+      <h2>Water</h2>
+      <p>
+        {{ withUnit(drawn, 'L') }} went into rinse buckets.
+        <RouterLink
+          :to="{
+            name: 'water-change',
+            params: { tank: saved.service.tankId },
+            query: { buckets: String(drawn) },
+          }"
+          >Log the water change</RouterLink
+        >
+      </p>
+    </template>
   </section>
 </template>
 

@@ -20,6 +20,9 @@ const print = () => {
       About {{ procedure.minutes }} minutes, {{ procedure.steps.length }} steps. {{ procedure.rinseWith }}
     </p>
     <p v-for="warning in procedure.warnings" :key="warning" class="warning" role="note">{{ warning }}</p>
+    <p v-for="{ hold, work } in procedure.held" :key="hold.cause" class="held" role="note">
+      <b>On hold:</b> {{ work.join(', ') }}. {{ hold.reason }} {{ hold.clears }}
+    </p>
     <div class="take">
       <section v-if="procedure.carry.length">
         <h3>Carry</h3>
@@ -57,6 +60,13 @@ const print = () => {
   padding: 8px 14px;
   border-left: 5px solid var(--amber);
   background: var(--amber-soft);
+}
+
+.held {
+  margin: 8px 0;
+  padding: 8px 14px;
+  border-left: 5px solid var(--plum);
+  background: var(--plum-soft);
 }
 
 .take {

@@ -19,6 +19,7 @@ const { sending, errors, trouble, send } = useSending()
 
 const note = ref('')
 const leftOffReason = ref('')
+const overrideReason = ref('')
 const saved = ref<Schemas['SavedService']>()
 const view = computed(() => props.guided.view.value)
 const skipped = computed(() => {
@@ -27,28 +28,20 @@ const skipped = computed(() => {
     .filter((step) => reasons.has(step.id))
     .map((step) => ({ step, reason: reasons.get(step.id) }))
 })
-const SHARED = [
-  'Gloves',
-  'Soft brush',
-  'Bag',
-  'Hose brush',
-  'Small pump',
-  'Siphon',
-  'Bucket',
-  'Cup',
-  'Scissors',
-  'Clean cloth',
-  'Soft cloth',
-]
-/** Things that are used up by the steps that were done. */
+/** Things used up by the steps that were done, with how many of each. */
 const spent = computed(() => {
   const { done } = props.guided.progress.value
-  const all = (view.value?.steps ?? []).filter((step) => done.has(step.id)).flatMap((step) => step.materials)
-  return [...new Set(all)].filter((thing) => !SHARED.some((shared) => thing.startsWith(shared)))
+  const all = (view.value?.steps ?? [])
+    .filter((step) => done.has(step.id))
+    .flatMap((step) => step.materials.filter((thing) => thing.spent).map((thing) => thing.name))
+  return [...new Set(all)].map((thing) => ({ thing, usual: all.filter((one) => one === thing).length }))
 })
-const used = ref<string[]>([])
-const written = computed(() =>
-  [note.value.trim(), used.value.length ? `Used: ${used.value.join(', ')}.` : ''].filter(Boolean).join(' '),
+const used = ref<Record<string, number>>({})
+const countOf = (part: { thing: string; usual: number }) => used.value[part.thing] ?? part.usual
+const parts = computed(() =>
+  spent.value
+    .map((part) => ({ thing: part.thing, quantity: countOf(part) }))
+    .filter((part) => part.quantity > 0),
 )
 const untouched = computed(() => (view.value?.events.length ?? 0) + props.guided.waiting.value === 0)
 
@@ -60,7 +53,15 @@ async function end() {
     return
   }
   saved.value = await send(() =>
-    finish.mutateAsync({ id, end: { note: written.value, leftOffReason: leftOffReason.value } }),
+    finish.mutateAsync({
+      id,
+      end: {
+        note: note.value.trim(),
+        leftOffReason: leftOffReason.value,
+        overrideReason: overrideReason.value.trim() || undefined,
+        parts: parts.value,
+      },
+    }),
   )
   if (saved.value) props.guided.forget()
 }
@@ -102,10 +103,35 @@ async function dropIt() {
       />
       <fieldset v-if="spent.length">
         <legend>Parts used</legend>
-        <label v-for="thing in spent" :key="thing" class="part"
-          ><input v-model="used" type="checkbox" :value="thing" /> {{ thing }}</label
-        >
+        <div v-for="part in spent" :key="part.thing" class="part">
+          <span>{{ part.thing }}</span>
+          <button
+            class="button outlined"
+            type="button"
+            :aria-label="`One ${part.thing} less`"
+            :disabled="countOf(part) === 0"
+            @click="used[part.thing] = countOf(part) - 1"
+          >
+            −
+          </button>
+          <span class="num" role="status">{{ countOf(part) }}</span>
+          <button
+            class="button outlined"
+            type="button"
+            :aria-label="`One ${part.thing} more`"
+            @click="used[part.thing] = countOf(part) + 1"
+          >
+            +
+          </button>
+        </div>
       </fieldset>
+      <TextField
+        v-if="errors['circumstances.overrideReason']"
+        v-model="overrideReason"
+        label="Why it was done while on hold"
+        name="circumstances.overrideReason"
+        :error="errors['circumstances.overrideReason']"
+      />
       <TextField v-model="note" label="Note" name="note" type="textarea" :error="errors.note" />
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <div class="actions">
@@ -130,7 +156,8 @@ form {
 }
 
 .part {
-  display: flex;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 56px 30px 56px;
   gap: 10px;
   align-items: center;
   min-height: var(--touch);

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import TextField from '@/shared/components/TextField.vue'
 import { typedNumber, withUnit } from '@/shared/units'
-import { useNow } from './now'
+import { useNow } from '@/shared/now'
 
 /** Flow by a timed container: start, stop, litres; or a rate read off a meter. */
 const emit = defineEmits<{ flow: [litresPerHour: number] }>()

@@ -1,10 +1,13 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useFilters, type Filter } from '@/features/filter'
 import { useTank } from '@/features/tank'
+import { HoldNotice, MediaPick } from '@/features/water'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import TextField from '@/shared/components/TextField.vue'
 import { useSending } from '@/shared/form'
+import { typedNumber } from '@/shared/units'
 import BenchCard from './BenchCard.vue'
 import { useProcedure, useStartGuided, type Chore } from './queries'
 
@@ -16,11 +19,12 @@ const router = useRouter()
 const tank = useTank(() => props.tank)
 const filters = useFilters(() => props.tank)
 const startGuided = useStartGuided()
-const { sending, trouble, errors, send } = useSending()
+const { sending, trouble, errors, send, refuse } = useSending()
 
 const filterId = ref<number>()
 const tasks = ref<number[]>([])
 const chores = ref<Chore[]>([])
+const media = reactive({ stage: undefined as number | undefined, grams: '', reason: '' })
 const CHORES: { value: Chore; label: string; marine: boolean }[] = [
   { value: 'ROCK_BLOW_OFF', label: 'Blow detritus off the rock first', marine: true },
   { value: 'SUBSTRATE_VACUUM', label: 'Vacuum the substrate', marine: false },
@@ -29,6 +33,7 @@ const CHORES: { value: Chore; label: string; marine: boolean }[] = [
 
 const procedure = useProcedure(filterId, tasks, chores)
 const filter = computed(() => filters.data.value?.find((one) => one.id === filterId.value))
+const held = computed(() => procedure.data.value?.held ?? [])
 const asked = computed(() =>
   String(route.query.tasks ?? '')
     .split(',')
@@ -56,7 +61,19 @@ function choose(one: Filter | undefined) {
 async function begin() {
   if (filterId.value === undefined) return
   const id = crypto.randomUUID()
-  const start = { filterId: filterId.value, tasks: tasks.value, chores: chores.value }
+  const grams = typedNumber(media.grams)
+  const exchange = chores.value.includes('BIO_PART_REPLACED')
+  if (exchange && (media.stage === undefined || grams === undefined || Number.isNaN(grams))) {
+    refuse({ 'media.grams': 'Which media, and how many grams?' })
+    return
+  }
+  const start = {
+    filterId: filterId.value,
+    tasks: tasks.value,
+    chores: chores.value,
+    overrideReason: media.reason.trim() || undefined,
+    media: exchange ? { stageId: media.stage ?? 0, grams: grams ?? 0 } : undefined,
+  }
   if (await send(() => startGuided.mutateAsync({ id, start })))
     await router.push({ name: 'service', params: { service: id } })
 }
@@ -100,6 +117,29 @@ async function begin() {
           <label v-for="chore in offered" :key="chore.value" class="tick">
             <input v-model="chores" type="checkbox" :value="chore.value" /> {{ chore.label }}
           </label>
+          <MediaPick
+            v-if="chores.includes('BIO_PART_REPLACED')"
+            v-model:stage="media.stage"
+            v-model:grams="media.grams"
+            v-model:reason="media.reason"
+            :tank="props.tank"
+            :errors="errors"
+          />
+          <template v-if="held.length && (tasks.length || chores.length)">
+            <div v-for="one in held" :key="one.hold.cause">
+              <HoldNotice :hold="one.hold" />
+              <p class="small quiet">On hold: {{ one.work.join(', ') }}.</p>
+            </div>
+            <TextField
+              v-if="!chores.includes('BIO_PART_REPLACED')"
+              v-model="media.reason"
+              label="Why it is done anyway"
+              name="overrideReason"
+              type="textarea"
+              hint="Kept with the record."
+              :error="errors.overrideReason"
+            />
+          </template>
           <p v-if="errors.tasks || trouble" class="trouble" role="alert">{{ errors.tasks ?? trouble }}</p>
           <div class="actions">
             <button class="button" type="submit" :disabled="sending || tasks.length + chores.length === 0">

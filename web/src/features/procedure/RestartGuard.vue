@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useNow } from './now'
+import { useNow } from '@/shared/now'
 import { clockWords } from './progress'
 import { useConfirmRunning, useOpenGuided } from './queries'
 

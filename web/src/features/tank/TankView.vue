@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { TaskSettingDialog, useFilters, WaterPath, type Task } from '@/features/filter'
 import { useForecasts, WhenList } from '@/features/interval'
 import { HistoryList } from '@/features/visit'
+import { TankHolds, TankWater } from '@/features/water'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import StateTag from '@/shared/components/StateTag.vue'
 import { today, windowWords } from '@/shared/dates'
@@ -63,6 +64,7 @@ useKeys((key) => {
         </div>
       </header>
       <TankFacts v-if="tank.data.value" :tank="tank.data.value.tank" />
+      <TankHolds :tank="props.tank" />
       <AsyncState
         :pending="filters.isPending.value || forecasts.isPending.value"
         :error="filters.error.value ?? forecasts.error.value"
@@ -125,6 +127,7 @@ useKeys((key) => {
           <HistoryList :tank="props.tank" :changes="changes.data.value ?? []" />
         </div>
       </AsyncState>
+      <TankWater :tank="props.tank" />
     </AsyncState>
     <TaskSettingDialog :task="adjusting" @close="adjusting = undefined" />
   </main>

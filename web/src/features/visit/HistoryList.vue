@@ -4,7 +4,7 @@ import AsyncState from '@/shared/components/AsyncState.vue'
 import FindingTile from '@/shared/components/FindingTile.vue'
 import { shortDay } from '@/shared/dates'
 import { useServices, type Change } from './queries'
-import { told, worst } from './telling'
+import { besides, told, worst } from './telling'
 
 /** What was done on a tank and what changed on it, latest first. */
 const props = defineProps<{ tank: number; changes: Change[] }>()
@@ -58,7 +58,7 @@ const events = computed(() => {
             {{ told(service) }}
             <span class="small quiet">
               {{ service.minutes ? `${service.minutes} min, ` : '' }}{{ service.doneBy
-              }}{{ service.note ? `. ${service.note}` : '' }}
+              }}{{ service.note ? `. ${service.note}` : '' }} {{ besides(service) }}
             </span>
           </span>
           <span v-else-if="change">{{ CHANGE[change.kind][change.steps > 0 ? 0 : 1] }}</span>

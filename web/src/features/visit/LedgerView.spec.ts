@@ -21,6 +21,8 @@ function entry(id: number) {
     note: 'Snails',
     tasks: [task],
     flows: [],
+    circumstances: { parts: [] },
+    photos: 0,
   }
   return { tankName: 'Rock pool', service }
 }

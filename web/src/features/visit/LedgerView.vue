@@ -7,7 +7,7 @@ import TextField from '@/shared/components/TextField.vue'
 import { shortDay, today } from '@/shared/dates'
 import { STAGE_KIND, type StageKind } from '@/shared/words'
 import { LEDGER_PAGE, useLedger, type LedgerSearch } from './queries'
-import { told, worst } from './telling'
+import { besides, told, worst } from './telling'
 
 /** At the table: every service ever logged, to search and to correct. */
 const WAIT_MS = 250
@@ -87,7 +87,7 @@ watch(form, () => {
           <FindingTile v-if="worst(service)" :finding="worst(service)!" :size="26" />
           <span v-else />
           <span class="told">
-            {{ told(service) }} <span v-if="service.note" class="small quiet">{{ service.note }}</span>
+            {{ told(service) }} <span class="small quiet">{{ service.note }} {{ besides(service) }}</span>
           </span>
           <span class="small quiet"
             >{{ service.doneBy }}{{ service.minutes ? `, ${service.minutes} min` : '' }}</span
@@ -129,12 +129,6 @@ watch(form, () => {
 
 select {
   width: 100%;
-  min-height: 42px;
-  padding: 0 10px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: var(--surface);
-  color: var(--ink);
 }
 
 li {

@@ -30,6 +30,7 @@ const STAGE = {
   quantity: 1,
   make: 'WASHABLE',
   bagged: false,
+  size: '',
 }
 const SERVICE = {
   id: 'x',
@@ -50,6 +51,8 @@ const SERVICE = {
     },
   ],
   flows: [],
+  circumstances: { parts: [] },
+  photos: 0,
 }
 const SITE: Answers = {
   'GET /api/session': { name: 'Ines', siteName: 'Home', role: 'KEEPER', needsSetup: false, demoAccounts: [] },

@@ -152,6 +152,14 @@ const notThere = computed(() => failed.value instanceof Problem && failed.value.
           />
         </div>
         <PhotoStrip v-if="props.service" :service="props.service" />
+        <TextField
+          v-if="draft.overrideReason || errors['circumstances.overrideReason']"
+          v-model="draft.overrideReason"
+          label="Why it was done while on hold"
+          name="circumstances.overrideReason"
+          type="textarea"
+          :error="errors['circumstances.overrideReason']"
+        />
         <TextField v-model="draft.note" label="Note" name="note" type="textarea" :error="errors.note" />
         <div v-if="conflict" class="stale" role="alert">
           <p>

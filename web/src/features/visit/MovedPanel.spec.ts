@@ -32,6 +32,8 @@ const SERVICE: Saved['service'] = {
     },
   ],
   flows: [],
+  circumstances: { parts: [] },
+  photos: 0,
 }
 const SAVED: Saved = {
   service: SERVICE,

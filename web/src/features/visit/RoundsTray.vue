@@ -5,11 +5,11 @@ import type { Visit } from './queries'
 /** What to bring for all of today, each thing once. */
 const props = defineProps<{ visits: Visit[] }>()
 
-const SHARED = ['Bucket', 'Gloves, towel, drip tray']
 const carry = computed(() => {
-  const things = new Map<string, number>()
-  for (const { thing, count } of props.visits.flatMap((visit) => visit.carry)) {
-    things.set(thing, SHARED.includes(thing) ? 1 : (things.get(thing) ?? 0) + count)
+  const things = new Map<string, { count: number; shared: boolean }>()
+  for (const { thing, count, shared } of props.visits.flatMap((visit) => visit.carry)) {
+    const had = things.get(thing)?.count ?? 0
+    things.set(thing, { count: shared ? 1 : had + count, shared })
   }
   return things
 })
@@ -19,8 +19,8 @@ const carry = computed(() => {
   <aside class="tray" aria-labelledby="carry">
     <h2 id="carry">Carry</h2>
     <ul v-if="carry.size">
-      <li v-for="[thing, count] in carry" :key="thing">
-        {{ thing }} <span v-if="count > 1 || !SHARED.includes(thing)" class="num">{{ count }}</span>
+      <li v-for="[thing, { count, shared }] in carry" :key="thing">
+        {{ thing }} <span v-if="!shared" class="num">{{ count }}</span>
       </li>
     </ul>
     <p v-else class="quiet">Nothing but your hands.</p>

@@ -26,12 +26,12 @@ function visit(name: string, room: string, carry: [string, number][]): Rounds['v
         reasons: ['Found heavy.'],
       },
     ],
-    carry: carry.map(([thing, count]) => ({ thing, count })),
+    carry: carry.map(([thing, count]) => ({ thing, count, shared: thing === 'Bucket' })),
   }
 }
 
 function rounds(change: Partial<Rounds>): Rounds {
-  return { today: '2026-11-25', tanks: 2, visits: [], week: WEEK, ...change }
+  return { today: '2026-11-25', tanks: 2, visits: [], held: [], readings: [], week: WEEK, ...change }
 }
 
 describe('rounds', () => {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
-import { longDay, today } from '@/shared/dates'
+import { longDay, shortDay, today } from '@/shared/dates'
+import { HoldNotice } from '@/features/water'
 import { useRounds } from './queries'
 import RoundsTray from './RoundsTray.vue'
 import VisitCard from './VisitCard.vue'
@@ -11,6 +12,9 @@ import WeekAhead from './WeekAhead.vue'
 const rounds = useRounds()
 
 const visits = computed(() => rounds.data.value?.visits ?? [])
+const held = computed(() => rounds.data.value?.held ?? [])
+const readings = computed(() => rounds.data.value?.readings ?? [])
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 const rooms = computed(() => {
   const grouped = new Map<string, typeof visits.value>()
   for (const visit of visits.value)
@@ -55,6 +59,20 @@ const summary = computed(() => {
           </p>
         </div>
         <p v-else class="quiet">{{ summary }}</p>
+        <section v-if="readings.length" aria-labelledby="due-readings">
+          <h2 id="due-readings">Readings due</h2>
+          <p v-for="one in readings" :key="one.tank.id" class="reading">
+            <span>
+              <b>{{ one.tank.name }}</b>:
+              {{ one.readings.map((reading) => reading.label.toLowerCase()).join(', ') }}, until
+              {{ shortDay(one.readings[0]?.until ?? '') }}
+              <span class="small quiet">{{ one.readings[0]?.why }}.</span>
+            </span>
+            <RouterLink class="button outlined" :to="{ name: 'new-readings', params: { tank: one.tank.id } }"
+              >Read<span class="seen-by-readers"> {{ one.tank.name }}</span></RouterLink
+            >
+          </p>
+        </section>
         <section v-for="[room, inRoom] in rooms" :key="room" :aria-label="room || 'No room'">
           <p class="room small quiet">{{ room || 'No room' }}</p>
           <VisitCard
@@ -63,6 +81,18 @@ const summary = computed(() => {
             :visit="visit"
             :today="rounds.data.value?.today ?? today()"
           />
+        </section>
+        <section v-if="held.length" aria-labelledby="held">
+          <h2 id="held">Do not touch</h2>
+          <div v-for="one in held" :key="one.tank.id" class="held">
+            <h3>
+              <RouterLink :to="{ name: 'tank', params: { tank: one.tank.id } }">{{
+                one.tank.name
+              }}</RouterLink>
+              <span v-if="one.work.length" class="quiet">: {{ one.work.map(lower).join(', ') }}</span>
+            </h3>
+            <HoldNotice v-for="hold in one.holds" :key="hold.cause" :hold="hold" />
+          </div>
         </section>
         <WeekAhead v-if="rounds.data.value?.tanks" :week="rounds.data.value.week" />
       </AsyncState>
@@ -85,6 +115,25 @@ const summary = computed(() => {
 
 .room {
   margin-top: 15px;
+}
+
+.reading {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  justify-content: space-between;
+  min-height: 52px;
+  border-bottom: 1px solid var(--hair);
+}
+
+.held {
+  display: grid;
+  gap: 6px;
+  margin: 10px 0 14px;
+}
+
+h2 {
+  margin-top: 18px;
 }
 
 .empty {

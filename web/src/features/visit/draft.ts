@@ -23,6 +23,10 @@ export interface Draft {
   findings: Record<string, Finding | undefined>
   before: Record<number, FlowDraft>
   after: Record<number, FlowDraft>
+  /** Why work on hold was done anyway. */
+  overrideReason: string
+  /** What a guided service wrote down; a correction keeps it. */
+  circumstances: Pick<Service['circumstances'], 'filterOffMinutes' | 'parts'>
 }
 
 export const blankFlow = (): FlowDraft => ({ way: 'rate', litresPerHour: '', litres: '', seconds: '' })
@@ -38,6 +42,8 @@ export function blankDraft(doneBy: string): Draft {
     findings: {},
     before: {},
     after: {},
+    overrideReason: '',
+    circumstances: { parts: [] },
   }
 }
 
@@ -62,6 +68,8 @@ export function fromService(service: Service): Draft {
     findings: Object.fromEntries(findings) as Draft['findings'],
     before: Object.fromEntries(service.flows.map((flow) => [flow.filterId, rate(flow.beforeLph)])),
     after: Object.fromEntries(service.flows.map((flow) => [flow.filterId, rate(flow.afterLph)])),
+    overrideReason: service.circumstances.overrideReason ?? '',
+    circumstances: service.circumstances,
   }
 }
 
@@ -137,6 +145,11 @@ export function toInput(
       note: draft.note,
       tasks: done,
       flows,
+      circumstances: {
+        filterOffMinutes: draft.circumstances.filterOffMinutes,
+        parts: draft.circumstances.parts,
+        overrideReason: draft.overrideReason.trim() || undefined,
+      },
     },
     errors,
   }

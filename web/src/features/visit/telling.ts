@@ -21,3 +21,19 @@ export function told(service: Service): string {
   })
   return [...tasks, ...flows].join(' · ')
 }
+
+/** What else is known of it: parts used, photos, why held work was done. */
+export function besides(service: Service): string {
+  const { parts, filterOffMinutes, overrideReason } = service.circumstances
+  const used = parts.map((part) =>
+    part.quantity > 1 ? `${part.thing} × ${String(part.quantity)}` : part.thing,
+  )
+  return [
+    used.length ? `Used: ${used.join(', ')}.` : '',
+    filterOffMinutes ? `Filter off ${String(filterOffMinutes)} min.` : '',
+    service.photos ? `${String(service.photos)} photo${service.photos === 1 ? '' : 's'}.` : '',
+    overrideReason ? `Done on hold: ${overrideReason}` : '',
+  ]
+    .filter(Boolean)
+    .join(' ')
+}

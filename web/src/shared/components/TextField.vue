@@ -7,7 +7,7 @@ const props = withDefaults(
     label: string
     /** Path of the field in the request; errors find it by this. */
     name: string
-    type?: 'text' | 'number' | 'date' | 'password' | 'textarea'
+    type?: 'text' | 'number' | 'date' | 'datetime-local' | 'password' | 'textarea'
     unit?: string
     hint?: string
     error?: string

@@ -4,7 +4,7 @@ import java.util.Optional;
 
 /** What is measured, with its unit as stored and the values a kept tank can have (docs/sources.md#water). */
 public enum Parameter {
-    AMMONIA("Ammonia, total", "mg/L", 0, 8, 0.2),
+    AMMONIA("Total ammonia", "mg/L", 0, 8, 0.2),
     NITRITE("Nitrite", "mg/L", 0, 5, 0.1),
     NITRATE("Nitrate", "mg/L", 0, 250, 5),
     PHOSPHATE("Phosphate", "mg/L", 0, 10, 0.05),

@@ -19,10 +19,12 @@ class DemoSite implements SmartInitializingSingleton {
 
     private final AccountOperations accounts;
     private final DemoTanks tanks;
+    private final DemoFurtherTanks further;
 
-    DemoSite(AccountOperations accounts, DemoTanks tanks) {
+    DemoSite(AccountOperations accounts, DemoTanks tanks, DemoFurtherTanks further) {
         this.accounts = accounts;
         this.tanks = tanks;
+        this.further = further;
     }
 
     @Override
@@ -36,6 +38,9 @@ class DemoSite implements SmartInitializingSingleton {
         tanks.rockPool(marit);
         tanks.brookBench(marit);
         tanks.blackwaterNook(marit);
+        further.eelgrassBed(marit);
+        further.mangroveEdge(marit);
+        further.newtNursery(marit);
         LOG.info("Demo site loaded");
     }
 

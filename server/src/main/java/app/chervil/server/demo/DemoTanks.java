@@ -7,17 +7,13 @@ import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FlowDirection;
 import app.chervil.core.filter.Stage.Make;
-import app.chervil.core.filter.StageKind;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.Feeding;
-import app.chervil.core.tank.OpeningSchool;
-import app.chervil.core.tank.RinseWater;
 import app.chervil.core.tank.SockSchool;
 import app.chervil.core.tank.Stocking;
-import app.chervil.core.tank.TapWater;
-import app.chervil.core.tank.Thoroughness;
 import app.chervil.core.tank.WaterKind;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.demo.DemoWater.Nature;
 import app.chervil.server.filter.FilterInput;
 import app.chervil.server.filter.FilterInput.Rating;
 import app.chervil.server.filter.FilterInput.StageInput;
@@ -25,27 +21,18 @@ import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.filter.FilterView;
 import app.chervil.server.filter.TaskMode;
 import app.chervil.server.filter.TaskSettingInput;
-import app.chervil.server.tank.TankInput;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.visit.ServiceOperations;
-import java.time.LocalDate;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
 /** The tanks of Tern House. All days are counted back from the day the demo is loaded. */
 @Component
 @ConditionalOnProperty("chervil.demo")
-class DemoTanks {
-    private final TankOperations tanks;
-    private final FilterOperations filters;
-    private final ServiceOperations services;
-
-    DemoTanks(TankOperations tanks, FilterOperations filters, ServiceOperations services) {
-        this.tanks = tanks;
-        this.filters = filters;
-        this.services = services;
+class DemoTanks extends DemoBuilding {
+    DemoTanks(TankOperations tanks, FilterOperations filters, ServiceOperations services, DemoWater water) {
+        super(tanks, filters, services, water);
     }
 
     /** Marine; its sock is two days late. */
@@ -90,6 +77,7 @@ class DemoTanks {
                 .save();
         log.at(75).found(CareAction.DIP, BIO_MEDIA, LIGHT).minutes(14).save();
         log.at(40).done(CareAction.INSPECT, null).minutes(5).save();
+        water.weekly(who, tank, 380, new Nature(4, 0.12, 8.1, 14, true), 180, 5);
     }
 
     /** Cold fresh; its canister learned a long interval, its pre-filter is due. */
@@ -144,6 +132,7 @@ class DemoTanks {
                 .minutes(7)
                 .save();
         log.at(20).found(CareAction.CLEAR, STRAINER, LIGHT).minutes(3).save();
+        water.weekly(who, tank, 220, new Nature(5, 0.25, 7.4, 16, false), 297, 3);
     }
 
     /** Warm fresh; its floss was seen bypassing twice, its resin is used only when needed. */
@@ -171,6 +160,8 @@ class DemoTanks {
                                 stage(IMPELLER),
                                 foam(COARSE_FOAM),
                                 new StageInput(null, FLOSS, "", 1, null, Make.DISPOSABLE, false, null, null),
+                                new StageInput(
+                                        null, CARTRIDGE, "", 1, null, Make.WASHABLE, false, ago(24), "95 x 130 mm"),
                                 media(BIO_MEDIA, 350, years(2)),
                                 new StageInput(null, RESIN, "", 1, 100d, Make.WASHABLE, true, ago(300), null))));
         tannin.tasks().stream()
@@ -211,6 +202,7 @@ class DemoTanks {
                 .done(CareAction.INSPECT, null)
                 .minutes(8)
                 .save();
+        water.weekly(who, tank, 96, new Nature(3, 0.3, 6.4, 25, false), 185, 3);
     }
 
     private static void opened(
@@ -228,42 +220,5 @@ class DemoTanks {
                 .flow(before, after)
                 .minutes(46)
                 .save();
-    }
-
-    private DemoLog log(SignedIn who, long tank, FilterView filter) {
-        return new DemoLog(services, who, tank, filters.find(who, filter.id()), tanks.today());
-    }
-
-    /** How a tank is kept. */
-    private record Keeping(Stocking stocking, Feeding feeding, BacteriaHome home, SockSchool sock) {}
-
-    private long tank(
-            SignedIn who, String name, String room, double litres, LocalDate since, WaterKind water, Keeping keeping) {
-        TankInput.Setting setting =
-                new TankInput.Setting(water, keeping.stocking, keeping.feeding, keeping.home, TapWater.CHLORAMINE);
-        TankInput.Schools schools = new TankInput.Schools(
-                OpeningSchool.CONDITION_LED, keeping.sock, RinseWater.TANK_WATER, Thoroughness.FULL);
-        return tanks.create(who, new TankInput(name, room, litres, since, setting, schools))
-                .id();
-    }
-
-    private LocalDate ago(int days) {
-        return tanks.today().minusDays(days);
-    }
-
-    private LocalDate years(int count) {
-        return tanks.today().minusYears(count);
-    }
-
-    private static StageInput stage(StageKind kind) {
-        return new StageInput(null, kind, "", 1, null, Make.WASHABLE, false, null, null);
-    }
-
-    private StageInput foam(StageKind kind) {
-        return new StageInput(null, kind, "", 1, null, Make.WASHABLE, false, ago(400), null);
-    }
-
-    private static StageInput media(StageKind kind, double grams, @Nullable LocalDate fittedOn) {
-        return new StageInput(null, kind, "", 1, grams, Make.WASHABLE, true, fittedOn, null);
     }
 }

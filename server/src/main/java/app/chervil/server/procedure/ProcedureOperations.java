@@ -49,6 +49,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class ProcedureOperations {
     static final double BUCKET_LITRES = 8;
+    private static final String DRAW_STEP = "draw";
     private static final int SET_UP_MINUTES = 10;
     private static final int SPACING_DAYS = 7;
 
@@ -83,7 +84,9 @@ public class ProcedureOperations {
         int work = tasks.stream().mapToInt(task -> task.catalogue().minutes()).sum();
         return new ProcedureView(
                 filter.name(),
-                procedure.steps().stream().map(step -> view(step, filter)).toList(),
+                procedure.steps().stream()
+                        .map(step -> view(step, filter, procedure.buckets()))
+                        .toList(),
                 carry(procedure, filter),
                 draw(procedure.buckets(), tank),
                 work + SET_UP_MINUTES,
@@ -204,7 +207,7 @@ public class ProcedureOperations {
                 .collect(Collectors.toSet());
     }
 
-    private static StepView view(Step step, FilterView filter) {
+    private static StepView view(Step step, FilterView filter, int buckets) {
         @Nullable Long stage = boxed(step.about().stage());
         @Nullable
         String stageName = filter.stages().stream()
@@ -225,7 +228,8 @@ public class ProcedureOperations {
                 boxed(step.about().task()),
                 stage,
                 stageName,
-                step.effects().stream().sorted().toList());
+                step.effects().stream().sorted().toList(),
+                step.id().equals(DRAW_STEP) ? buckets * BUCKET_LITRES : null);
     }
 
     /** What to bring for a step; a spare with the size it must have. */

@@ -53,6 +53,7 @@ public record ProcedureView(
      * @param timerMinutes absent if there is nothing to wait for
      * @param captures absent if nothing is written down here
      * @param taskId absent for what every service has; likewise the stage
+     * @param drawnL tank water drawn here for rinsing; absent if none
      */
     public record StepView(
             String id,
@@ -65,5 +66,6 @@ public record ProcedureView(
             @Nullable Long taskId,
             @Nullable Long stageId,
             @Nullable String stageName,
-            List<Step.Effect> effects) {}
+            List<Step.Effect> effects,
+            @Nullable Double drawnL) {}
 }

@@ -116,12 +116,9 @@ class ReadingTable {
     /** Spreadsheets of half the world part cells by semicolons. */
     private static String delimiter(String csv) {
         String first = csv.lines().findFirst().orElse("");
-        return first.contains(";")
-                        && !first.contains(",\"")
-                        && !first.contains(",Ammonia")
-                        && !first.startsWith(TIME + ",")
-                ? ";"
-                : ",";
+        long semicolons = first.chars().filter(one -> one == ';').count();
+        long commas = first.chars().filter(one -> one == ',').count();
+        return semicolons > commas ? ";" : ",";
     }
 
     private static String withoutMark(String csv) {

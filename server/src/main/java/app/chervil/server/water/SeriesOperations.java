@@ -1,6 +1,8 @@
 package app.chervil.server.water;
 
+import app.chervil.core.tank.WaterKind;
 import app.chervil.core.water.Parameter;
+import app.chervil.core.water.TargetBand;
 import app.chervil.core.water.Thinning;
 import app.chervil.core.water.WaterBook;
 import app.chervil.server.account.SignedIn;
@@ -20,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -75,13 +78,19 @@ public class SeriesOperations {
     /**
      * One parameter; the three lists have one entry a point, in order of time.
      *
+     * @param target what most keepers aim at; absent where it depends on the animals
      * @param at seconds since 1970
      * @param amounts in the unit; the detection limit where below
      * @param marks "" kept, "b" below detection, "e" read early, "be" both
      * @param readings how many there are before thinning
      */
     public record Line(
-            ParameterView parameter, List<Long> at, List<Double> amounts, List<String> marks, int readings) {}
+            ParameterView parameter,
+            @Nullable TargetBand target,
+            List<Long> at,
+            List<Double> amounts,
+            List<String> marks,
+            int readings) {}
 
     /**
      * Readings of one parameter around services of one kind.
@@ -116,8 +125,12 @@ public class SeriesOperations {
                 husbandry.listMedications(who.siteId(), tank),
                 husbandry.listReplacements(who.siteId(), tank));
         return new SeriesView(
-                from, to, lines(who, rows), services(who, tank, from, to), changes, book.periods(from, to, (int)
-                        Math.max(1, days / HOLD_SAMPLES)));
+                from,
+                to,
+                lines(who, described.setting().water(), rows),
+                services(who, tank, from, to),
+                changes,
+                book.periods(from, to, (int) Math.max(1, days / HOLD_SAMPLES)));
     }
 
     /**
@@ -164,20 +177,23 @@ public class SeriesOperations {
         return new Around(on, days, amounts);
     }
 
-    private List<Line> lines(SignedIn who, List<ReadingRow> rows) {
+    private List<Line> lines(SignedIn who, WaterKind water, List<ReadingRow> rows) {
         Map<String, List<ReadingRow>> by = rows.stream()
                 .collect(Collectors.groupingBy(ReadingRow::parameter, LinkedHashMap::new, Collectors.toList()));
         return methods.parameters(who).stream()
                 .filter(parameter -> by.containsKey(parameter.code()))
-                .map(parameter -> line(parameter, Objects.requireNonNull(by.get(parameter.code()))))
+                .map(parameter -> line(parameter, water, Objects.requireNonNull(by.get(parameter.code()))))
                 .toList();
     }
 
-    private static Line line(ParameterView parameter, List<ReadingRow> rows) {
+    private static Line line(ParameterView parameter, WaterKind water, List<ReadingRow> rows) {
         List<ReadingRow> thin =
                 Thinning.thin(rows, row -> (double) row.takenAt().getEpochSecond(), ReadingRow::amount, MOST_POINTS);
         return new Line(
                 parameter,
+                WaterRows.known(parameter.code())
+                        .flatMap(known -> TargetBand.of(known, water))
+                        .orElse(null),
                 thin.stream().map(row -> row.takenAt().getEpochSecond()).toList(),
                 thin.stream().map(ReadingRow::amount).toList(),
                 thin.stream()

@@ -10,6 +10,7 @@ import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
 import java.lang.reflect.RecordComponent;
 import java.util.Iterator;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -26,7 +27,7 @@ class ApiDescription {
         return new OpenAPI().info(new Info().title("Chervil").version("1"));
     }
 
-    /** A record's component is required unless it says it may be null. */
+    /** A record's component is required unless it says it may be null or empty. */
     @Bean
     ModelConverter required() {
         return new RequiredComponents();
@@ -56,7 +57,8 @@ class ApiDescription {
                 return;
             }
             for (RecordComponent component : raw.getRecordComponents()) {
-                boolean nullable = component.getAnnotatedType().isAnnotationPresent(Nullable.class);
+                boolean nullable = component.getAnnotatedType().isAnnotationPresent(Nullable.class)
+                        || component.getType() == Optional.class;
                 boolean listed =
                         schema.getRequired() != null && schema.getRequired().contains(component.getName());
                 if (!nullable && !listed && schema.getProperties().containsKey(component.getName())) {

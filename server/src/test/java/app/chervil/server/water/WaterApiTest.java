@@ -218,7 +218,7 @@ class WaterApiTest {
         long other = site.tank(keeper);
 
         assertThat(csv.lines().findFirst())
-                .contains("Time,\"Ammonia, total (mg/L)\",Nitrite (mg/L),Nitrate (mg/L),"
+                .contains("Time,Total ammonia (mg/L),Nitrite (mg/L),Nitrate (mg/L),"
                         + "Phosphate (mg/L),pH,Temperature (°C),Carbonate hardness (°dH),General hardness (°dH),Salinity (g/L),"
                         + "Conductivity (µS/cm),Read early");
         site.post(keeper, readings() + "/import-preview", text(csv))

@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useFilters } from '@/features/filter'
+import { shortDay } from '@/shared/dates'
+import { useAround, useParameters } from './queries'
+import { useUnits } from './units'
+
+/** Before and after one kind of service, each on the same axis of days: did it help? */
+const props = defineProps<{ tank: number }>()
+
+const WIDTH = 640
+const HEIGHT = 150
+const BEFORE = 14
+const AFTER = 28
+
+const filters = useFilters(() => props.tank)
+const parameters = useParameters()
+const { scale } = useUnits()
+const task = ref<number>()
+const parameter = ref('NITRATE')
+const around = useAround(() => props.tank, task, parameter)
+
+const tasks = computed(() => (filters.data.value ?? []).flatMap((filter) => filter.tasks))
+const lines = computed(() => (around.data.value ?? []).filter((one) => one.days.length > 1))
+const shown = computed(() =>
+  scale(parameters.data.value?.find((one) => one.code === parameter.value) ?? { unit: '' }),
+)
+const most = computed(() => Math.max(...lines.value.flatMap((line) => line.amounts), 1e-9))
+const x = (day: number) => ((day + BEFORE) / (BEFORE + AFTER)) * WIDTH
+const y = (amount: number) => HEIGHT - 8 - (amount / most.value) * (HEIGHT - 20)
+const points = (line: { days: number[]; amounts: number[] }) =>
+  line.days.map((day, i) => `${x(day).toFixed(1)},${y(line.amounts[i] ?? 0).toFixed(1)}`).join(' ')
+</script>
+
+<template>
+  <section v-if="tasks.length" class="around" aria-labelledby="around">
+    <h2 id="around">Before and after</h2>
+    <div class="choose">
+      <label
+        >Service
+        <select v-model="task">
+          <option :value="undefined">Choose one</option>
+          <option v-for="one in tasks" :key="one.id" :value="one.id">{{ one.name }}</option>
+        </select>
+      </label>
+      <label
+        >Parameter
+        <select v-model="parameter">
+          <option v-for="one in parameters.data.value" :key="one.code" :value="one.code">
+            {{ one.label }}
+          </option>
+        </select>
+      </label>
+    </div>
+    <p v-if="task !== undefined && around.isSuccess.value && lines.length === 0" class="quiet">
+      No two readings around a service of this kind yet.
+    </p>
+    <template v-else-if="lines.length">
+      <svg
+        :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+        role="img"
+        aria-label="Readings by days before and after each service"
+      >
+        <line class="service" :x1="x(0)" :x2="x(0)" y1="0" :y2="HEIGHT" />
+        <polyline
+          v-for="(line, i) in lines"
+          :key="line.on"
+          :class="{ latest: i === lines.length - 1 }"
+          :points="points(line)"
+        />
+        <text x="4" y="12">{{ shown.shown(most).toFixed(1) }} {{ shown.unit }}</text>
+        <text :x="x(0) + 5" :y="HEIGHT - 2">service</text>
+      </svg>
+      <p class="small quiet">
+        {{ lines.length }} services; the last, on {{ shortDay(lines.at(-1)?.on ?? '') }}, drawn thick. Two
+        weeks before to four weeks after.
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.around {
+  margin: 10px 0 20px;
+}
+
+.choose {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 20px;
+  margin: 8px 0;
+}
+
+svg {
+  width: 100%;
+  max-width: 760px;
+}
+
+polyline {
+  fill: none;
+  stroke: var(--ink-quiet);
+  stroke-width: 1.2;
+  opacity: 0.55;
+}
+
+.latest {
+  stroke: var(--herb);
+  stroke-width: 3;
+  opacity: 1;
+}
+
+.service {
+  stroke: var(--ink);
+  stroke-dasharray: 4 4;
+}
+
+text {
+  fill: var(--ink-quiet);
+  font: 12px var(--text);
+}
+</style>

@@ -1,0 +1,147 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useTank } from '@/features/tank'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import TextField from '@/shared/components/TextField.vue'
+import type { Schemas } from '@/shared/api/client'
+import { useSending } from '@/shared/form'
+import { useCheckCondition, useParameters, useQuestions } from './queries'
+
+/** At the tank: a look at animals and water, one tap a question. */
+const props = defineProps<{ tank: number }>()
+
+type Code = Schemas['Question']['code']
+
+const tank = useTank(() => props.tank)
+const questions = useQuestions()
+const parameters = useParameters()
+const check = useCheckCondition(() => props.tank)
+const { sending, trouble, errors, send } = useSending()
+
+const id = crypto.randomUUID()
+const answers = ref<Partial<Record<Code, boolean>>>({})
+const note = ref('')
+const advice = ref<Schemas['AdviceView']>()
+
+const open = computed(() =>
+  (questions.data.value ?? []).filter((one) => answers.value[one.code] === undefined),
+)
+const label = (code: string) => parameters.data.value?.find((one) => one.code === code)?.label ?? code
+
+async function save() {
+  const amiss = (questions.data.value ?? [])
+    .filter((one) => answers.value[one.code] === false)
+    .map((one) => one.code)
+  advice.value = await send(() => check.mutateAsync({ id, check: { amiss, note: note.value } }))
+}
+</script>
+
+<template>
+  <main class="page narrow">
+    <AsyncState
+      :pending="tank.isPending.value || questions.isPending.value"
+      :error="tank.error.value ?? questions.error.value"
+      what="the questions"
+      @retry="(tank.refetch(), questions.refetch())"
+    >
+      <h1>Condition, {{ tank.data.value?.tank.name }}</h1>
+      <section v-if="advice" role="status">
+        <p v-if="advice.steps.length === 0"><b>All well.</b> The routine works; nothing else to do.</p>
+        <template v-else>
+          <h2>What comes first</h2>
+          <ol>
+            <li v-for="step in advice.steps" :key="step">{{ step }}</li>
+          </ol>
+          <p v-if="advice.readings.length">
+            Read: <b>{{ advice.readings.map(label).join(', ') }}</b>
+          </p>
+          <RouterLink class="button" :to="{ name: 'new-readings', params: { tank: props.tank } }"
+            >Take readings</RouterLink
+          >
+        </template>
+        <RouterLink class="back" :to="{ name: 'tank-water', params: { tank: props.tank } }"
+          >To the water</RouterLink
+        >
+      </section>
+      <form v-else @submit.prevent="save">
+        <fieldset v-for="one in questions.data.value" :key="one.code">
+          <legend>{{ one.question }}</legend>
+          <button
+            class="answer"
+            type="button"
+            :aria-pressed="answers[one.code] === true"
+            @click="answers[one.code] = true"
+          >
+            Yes<span class="seen-by-readers">: {{ one.question }}</span>
+          </button>
+          <button
+            class="answer"
+            type="button"
+            :aria-pressed="answers[one.code] === false"
+            @click="answers[one.code] = false"
+          >
+            No<span class="seen-by-readers">: {{ one.question }}</span>
+          </button>
+        </fieldset>
+        <TextField v-model="note" label="Note" name="note" type="textarea" :error="errors.note" />
+        <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+        <button class="button big" type="submit" :disabled="sending || open.length > 0">
+          {{ open.length ? `${String(open.length)} to answer` : 'Log the check' }}
+        </button>
+      </form>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+form,
+section {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+  margin-top: 12px;
+}
+
+fieldset {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 84px 84px;
+  gap: 8px;
+  align-items: center;
+  width: 100%;
+  border-bottom: 1px solid var(--hair);
+}
+
+legend {
+  float: left;
+  padding: 0;
+}
+
+.answer {
+  min-height: var(--touch);
+  margin: 4px 0;
+  border: 1.5px solid var(--line);
+  border-radius: var(--round);
+  background: var(--surface);
+  color: var(--ink);
+}
+
+.answer[aria-pressed='true'] {
+  border-color: var(--herb);
+  background: var(--herb-soft);
+  font-weight: 700;
+}
+
+.big {
+  min-height: 56px;
+}
+
+ol {
+  padding-left: 22px;
+  list-style: decimal;
+}
+
+.trouble {
+  color: var(--brick);
+  font-weight: 600;
+}
+</style>

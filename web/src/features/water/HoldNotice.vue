@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { shortDay } from '@/shared/dates'
+import type { Hold } from './queries'
+
+/** A reason to leave the bacteria alone: why, what clears it, and when that may be. */
+const props = defineProps<{ hold: Hold }>()
+
+/** Where the day is certain, what clears it says so. */
+const likely = computed(() =>
+  ['AMMONIA', 'NITRITE'].includes(props.hold.cause) && props.hold.likelyUntil
+    ? `Likely clear ${shortDay(props.hold.likelyUntil)} at the earliest.`
+    : '',
+)
+</script>
+
+<template>
+  <p class="hold" role="note">
+    <b><span aria-hidden="true">▨</span> Hold</b>
+    {{ hold.reason }}
+    {{ hold.clears }}
+    {{ likely }}
+  </p>
+</template>
+
+<style scoped>
+.hold {
+  padding: 8px 14px;
+  border-left: 5px solid var(--plum);
+  background: var(--plum-soft);
+}
+
+b {
+  margin-right: 4px;
+  color: var(--plum);
+}
+</style>

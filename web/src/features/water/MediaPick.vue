@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useFilters } from '@/features/filter'
+import TextField from '@/shared/components/TextField.vue'
+import { today, type Day } from '@/shared/dates'
+import { mass, typedNumber } from '@/shared/units'
+import { useMediaVerdict, type MediaPlan } from './queries'
+
+/** Which bio media and how much of it, with what the rule says as it is typed. */
+const props = defineProps<{ tank: number; on?: Day; errors: Record<string, string> }>()
+const stage = defineModel<number | undefined>('stage', { required: true })
+const grams = defineModel<string>('grams', { required: true })
+const reason = defineModel<string>('reason', { required: true })
+
+const filters = useFilters(() => props.tank)
+const media = computed(() =>
+  (filters.data.value ?? []).flatMap((filter) =>
+    filter.stages
+      .filter((one) => one.kind === 'BIO_MEDIA')
+      .map((one) => ({ ...one, words: `${one.name} in ${filter.name}` })),
+  ),
+)
+const plan = computed<MediaPlan | undefined>(() => {
+  const typed = typedNumber(grams.value)
+  return stage.value !== undefined && typed !== undefined && typed >= 1
+    ? { stageId: stage.value, grams: typed }
+    : undefined
+})
+const verdict = useMediaVerdict(
+  () => props.tank,
+  plan,
+  () => props.on ?? today(),
+)
+const against = computed(
+  () =>
+    (verdict.data.value !== undefined &&
+      (!verdict.data.value.within || verdict.data.value.holds.length > 0)) ||
+    Boolean(props.errors['media.grams'] ?? props.errors.overrideReason),
+)
+</script>
+
+<template>
+  <fieldset class="media">
+    <legend>Bio media to replace</legend>
+    <p v-if="media.length === 0" class="quiet">No filter of this tank has bio media.</p>
+    <label v-for="one in media" :key="one.id" class="pick">
+      <input v-model="stage" type="radio" name="media" :value="one.id" /> {{ one.words
+      }}<span v-if="one.massG" class="quiet">, {{ mass(one.massG) }}</span>
+    </label>
+    <TextField
+      v-model="grams"
+      label="New media"
+      name="media.grams"
+      type="number"
+      unit="g"
+      :error="errors['media.grams'] ?? errors['media.stageId']"
+    />
+    <template v-if="verdict.data.value && plan">
+      <p :class="verdict.data.value.within ? 'good' : 'bad'" role="status">
+        <b>{{ verdict.data.value.within ? 'Within the rule.' : 'More than the rule allows.' }}</b>
+        {{ verdict.data.value.told }}
+      </p>
+      <p v-for="hold in verdict.data.value.holds" :key="hold" class="bad" role="status">{{ hold }}</p>
+    </template>
+    <TextField
+      v-if="against"
+      v-model="reason"
+      label="Why it is done anyway"
+      name="overrideReason"
+      type="textarea"
+      hint="Kept with the record."
+      :error="errors.overrideReason"
+    />
+  </fieldset>
+</template>
+
+<style scoped>
+.media {
+  display: grid;
+  gap: 10px;
+}
+
+legend {
+  font-weight: 600;
+}
+
+.pick {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: var(--touch);
+}
+
+.good,
+.bad {
+  padding: 8px 14px;
+  border-left: 5px solid var(--herb);
+  background: var(--herb-soft);
+}
+
+.bad {
+  border-color: var(--plum);
+  background: var(--plum-soft);
+}
+</style>

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { computed, reactive } from 'vue'
+import { useTank } from '@/features/tank'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import TextField from '@/shared/components/TextField.vue'
+import { shortDay, today } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import { useEndMedication, useMedicate, useMedications } from './queries'
+
+/** Medications of a tank; while one lasts, its bacteria are left alone. */
+const props = defineProps<{ tank: number }>()
+
+const tank = useTank(() => props.tank)
+const medications = useMedications(() => props.tank)
+const medicate = useMedicate(() => props.tank)
+const end = useEndMedication(() => props.tank)
+const { sending, errors, trouble, send } = useSending()
+
+const form = reactive({ product: '', firstDay: today(), lastDay: '' })
+const listed = computed(() => (medications.data.value ?? []).toReversed())
+
+async function begin() {
+  const saved = await send(() =>
+    medicate.mutateAsync({ ...form, lastDay: form.lastDay === '' ? undefined : form.lastDay }),
+  )
+  if (saved) Object.assign(form, { product: '', firstDay: today(), lastDay: '' })
+}
+</script>
+
+<template>
+  <main class="page narrow">
+    <AsyncState
+      :pending="tank.isPending.value || medications.isPending.value"
+      :error="tank.error.value ?? medications.error.value"
+      what="the medications"
+      @retry="(tank.refetch(), medications.refetch())"
+    >
+      <h1>Medication, {{ tank.data.value?.tank.name }}</h1>
+      <p class="quiet">
+        The product’s label and a vet come first. While a medication lasts, work that disturbs the bacteria is
+        on hold; take carbon out if the label says so.
+      </p>
+      <form novalidate @submit.prevent="begin">
+        <TextField v-model="form.product" label="Product" name="product" :error="errors.product" />
+        <TextField
+          v-model="form.firstDay"
+          label="First day"
+          name="firstDay"
+          type="date"
+          :error="errors.firstDay"
+        />
+        <TextField
+          v-model="form.lastDay"
+          label="Last day"
+          name="lastDay"
+          type="date"
+          hint="Empty if nobody knows yet."
+          :error="errors.lastDay"
+        />
+        <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+        <button class="button" type="submit" :disabled="sending">Begin</button>
+      </form>
+      <h2>So far</h2>
+      <p v-if="listed.length === 0" class="quiet">None.</p>
+      <ul>
+        <li v-for="one in listed" :key="one.id">
+          <b>{{ one.product }}</b> from {{ shortDay(one.firstDay) }}
+          <template v-if="one.lastDay">to {{ shortDay(one.lastDay) }}</template>
+          <button
+            v-else
+            class="button outlined"
+            type="button"
+            @click="send(() => end.mutateAsync({ id: one.id, lastDay: today() }))"
+          >
+            It is over today
+          </button>
+        </li>
+      </ul>
+      <RouterLink :to="{ name: 'tank-water', params: { tank: props.tank } }">To the water</RouterLink>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+  margin: 14px 0 24px;
+}
+
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  min-height: var(--touch);
+  border-bottom: 1px solid var(--hair);
+}
+
+.trouble {
+  color: var(--brick);
+  font-weight: 600;
+}
+</style>

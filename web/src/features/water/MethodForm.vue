@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { reactive } from 'vue'
+import TextField from '@/shared/components/TextField.vue'
+import { useSending } from '@/shared/form'
+import { typedNumber } from '@/shared/units'
+import { useSaveMethod, type Method } from './queries'
+
+/** Name, limit and timed steps of one method. */
+const props = defineProps<{ method: Method; unit: string }>()
+const emit = defineEmits<{ done: [] }>()
+
+const save = useSaveMethod()
+const { sending, errors, trouble, send, refuse } = useSending()
+
+const form = reactive({
+  name: props.method.name,
+  limit: props.method.limit ? String(props.method.limit) : '',
+  steps: props.method.steps.map((step) => ({ what: step.what, seconds: String(step.seconds) })),
+})
+
+async function store() {
+  const limit = typedNumber(form.limit) ?? 0
+  const steps = form.steps.map((step) => ({ what: step.what, seconds: typedNumber(step.seconds) ?? 0 }))
+  if (Number.isNaN(limit) || steps.some((step) => !Number.isInteger(step.seconds) || step.seconds < 1)) {
+    refuse(
+      Number.isNaN(limit) ? { limit: 'This is not a number.' } : { steps: 'Each step needs whole seconds.' },
+    )
+    return
+  }
+  const method = { parameter: props.method.parameter, name: form.name, limit, steps }
+  if (await send(() => save.mutateAsync(method))) emit('done')
+}
+</script>
+
+<template>
+  <form novalidate @submit.prevent="store">
+    <TextField v-if="!props.method.name" v-model="form.name" label="Name" name="name" :error="errors.name" />
+    <TextField
+      v-model="form.limit"
+      label="Shows from"
+      name="limit"
+      type="number"
+      :unit="unit"
+      hint="The first step of its scale above zero."
+      :error="errors.limit"
+    />
+    <div v-for="(step, i) in form.steps" :key="i" class="step">
+      <select v-model="step.what" :aria-label="`Step ${String(i + 1)}`">
+        <option value="SHAKE">Shake</option>
+        <option value="WAIT">Wait</option>
+      </select>
+      <TextField
+        v-model="step.seconds"
+        :label="`Seconds of step ${String(i + 1)}`"
+        :name="`steps[${String(i)}].seconds`"
+        type="number"
+        unit="s"
+        :error="errors[`steps[${String(i)}].seconds`]"
+      />
+      <button class="button plain" type="button" @click="form.steps.splice(i, 1)">Take out</button>
+    </div>
+    <p v-if="errors.steps ?? trouble" class="trouble" role="alert">{{ errors.steps ?? trouble }}</p>
+    <div class="step">
+      <button class="button plain" type="button" @click="form.steps.push({ what: 'WAIT', seconds: '' })">
+        Add a step
+      </button>
+      <button class="button" type="submit" :disabled="sending">Save the method</button>
+      <button class="button plain" type="button" @click="emit('done')">Leave it</button>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: 10px;
+  padding: 12px 0;
+}
+
+.step {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: end;
+}
+
+.trouble {
+  color: var(--brick);
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { computed, reactive, ref } from 'vue'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import TextField from '@/shared/components/TextField.vue'
+import { useSending } from '@/shared/form'
+import MethodForm from './MethodForm.vue'
+import { useAddParameter, useMethods, useParameters, type Method } from './queries'
+
+/** At the table: kits and meters with their times as the label says, and parameters of the site's own. */
+const props = defineProps<{ tank: number }>()
+
+const methods = useMethods()
+const parameters = useParameters()
+const add = useAddParameter()
+const { sending, errors, trouble, send } = useSending()
+
+const editing = ref<Method>()
+const own = reactive({ name: '', unit: '' })
+const groups = computed(() =>
+  (parameters.data.value ?? []).map((parameter) => ({
+    parameter,
+    methods: (methods.data.value ?? []).filter((one) => one.parameter === parameter.code),
+  })),
+)
+const DOING = { SHAKE: 'shake', WAIT: 'wait' }
+const steps = (method: Method) =>
+  method.steps.map((step) => `${DOING[step.what]} ${String(step.seconds)} s`).join(', ') || 'no waiting'
+
+async function addOwn() {
+  if (await send(() => add.mutateAsync({ ...own }))) Object.assign(own, { name: '', unit: '' })
+}
+</script>
+
+<template>
+  <main class="page narrow">
+    <AsyncState
+      :pending="methods.isPending.value || parameters.isPending.value"
+      :error="methods.error.value ?? parameters.error.value"
+      what="the kits"
+      @retry="(methods.refetch(), parameters.refetch())"
+    >
+      <h1>Test kits and parameters</h1>
+      <p class="quiet">Set the times to what your kit’s label says; it comes first.</p>
+      <section v-for="group in groups" :key="group.parameter.code">
+        <h2>{{ group.parameter.label }}</h2>
+        <p v-for="method in group.methods" :key="method.name" class="method">
+          <span>
+            {{ method.name }}
+            <span class="small quiet"
+              >{{ steps(method)
+              }}<template v-if="method.limit">
+                · shows from {{ method.limit }} {{ group.parameter.unit }}</template
+              ></span
+            >
+          </span>
+          <button class="button plain" type="button" @click="editing = method">
+            Change<span class="seen-by-readers"> {{ method.name }} for {{ group.parameter.label }}</span>
+          </button>
+        </p>
+        <MethodForm
+          v-if="editing?.parameter === group.parameter.code"
+          :key="editing.name"
+          :method="editing"
+          :unit="group.parameter.unit"
+          @done="editing = undefined"
+        />
+        <button
+          v-else
+          class="button plain"
+          type="button"
+          @click="editing = { parameter: group.parameter.code, name: '', limit: 0, steps: [] }"
+        >
+          Add a method<span class="seen-by-readers"> for {{ group.parameter.label }}</span>
+        </button>
+      </section>
+      <h2>A parameter of your own</h2>
+      <form novalidate @submit.prevent="addOwn">
+        <TextField v-model="own.name" label="Name" name="name" :error="errors.name" />
+        <TextField v-model="own.unit" label="Unit" name="unit" :error="errors.unit" />
+        <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+        <button class="button outlined" type="submit" :disabled="sending">Add it</button>
+      </form>
+      <RouterLink :to="{ name: 'tank-water', params: { tank: props.tank } }">To the water</RouterLink>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+section {
+  margin-top: 14px;
+}
+
+.method {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  min-height: 44px;
+  border-bottom: 1px solid var(--hair);
+}
+
+form {
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+  margin: 8px 0 20px;
+}
+
+.trouble {
+  color: var(--brick);
+  font-weight: 600;
+}
+</style>

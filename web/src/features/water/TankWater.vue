@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent } from 'vue'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import { addDays, shortDay, today } from '@/shared/dates'
+import { useSeries, useWater } from './queries'
+
+/** On a tank's page: what is to be read, and the month. */
+const props = defineProps<{ tank: number }>()
+
+const MonthStrip = defineAsyncComponent(() => import('./MonthStrip.vue'))
+const MONTH_DAYS = 30
+
+const to = today()
+const water = useWater(() => props.tank)
+const series = useSeries(() => props.tank, addDays(to, -MONTH_DAYS), to)
+const due = computed(() => water.data.value?.due ?? [])
+</script>
+
+<template>
+  <section aria-labelledby="tank-water">
+    <div class="title">
+      <h2 id="tank-water">Water</h2>
+      <RouterLink :to="{ name: 'new-readings', params: { tank: props.tank } }">Take readings</RouterLink>
+      <RouterLink :to="{ name: 'tank-water', params: { tank: props.tank } }">All of it</RouterLink>
+    </div>
+    <AsyncState
+      :pending="water.isPending.value || series.isPending.value"
+      :error="water.error.value ?? series.error.value"
+      what="the water"
+      @retry="(water.refetch(), series.refetch())"
+    >
+      <p v-for="one in due" :key="one.parameter">
+        <b>{{ one.label }}</b> is to be read until {{ shortDay(one.until) }}:
+        {{ one.why.charAt(0).toLowerCase() + one.why.slice(1) }} on {{ shortDay(one.began) }}.
+      </p>
+      <p v-if="series.data.value?.lines.length === 0" class="quiet">No reading in the last month.</p>
+      <MonthStrip v-else-if="series.data.value" :series="series.data.value" />
+    </AsyncState>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: 8px;
+  margin-top: 26px;
+}
+
+.title {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  align-items: baseline;
+}
+</style>

@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import { computed, useTemplateRef } from 'vue'
+import { agoWords } from '@/shared/dates'
+import type { Method, Parameter, Reading } from './queries'
+import { stateOf, type ValueDraft } from './tests'
+import { useUnits } from './units'
+
+/** One parameter being read: its last value beside, its test with its times, what is typed. */
+const props = defineProps<{
+  parameter: Parameter
+  last?: Reading
+  methods: Method[]
+  due: boolean
+  now: number
+  error?: string
+  doubt?: string
+}>()
+const value = defineModel<ValueDraft>({ required: true })
+const emit = defineEmits<{ chosen: []; next: [] }>()
+
+const input = useTemplateRef<HTMLInputElement>('input')
+const { scale, words } = useUnits()
+const method = computed(
+  () => props.methods.find((one) => one.name === value.value.method) ?? props.methods[0],
+)
+const state = computed(() =>
+  method.value && value.value.startedAt !== undefined
+    ? stateOf(method.value, value.value.startedAt, props.now)
+    : undefined,
+)
+const clock = computed(() => {
+  const seconds = Math.ceil((state.value?.leftMs ?? 0) / 1000)
+  return `${String(Math.floor(seconds / 60))}:${String(seconds % 60).padStart(2, '0')}`
+})
+const DOING = { SHAKE: 'Shake', WAIT: 'Wait' }
+
+/** What is typed while the kit still waits is kept, and marked. */
+function typed() {
+  if (state.value?.step) value.value.early = value.value.text !== ''
+  else if (value.value.text === '') value.value.early = false
+}
+
+defineExpose({ focus: () => input.value?.focus(), typed })
+</script>
+
+<template>
+  <div class="row" :data-field="parameter.code">
+    <label :for="`value-${parameter.code}`">
+      {{ parameter.label }} <b v-if="due" class="due"><span aria-hidden="true">•</span> due</b>
+      <span class="small quiet last">{{
+        last ? `last ${words(last, parameter)}, ${agoWords(last.takenAt.slice(0, 10))}` : 'never read'
+      }}</span>
+    </label>
+    <div class="type">
+      <input
+        :id="`value-${parameter.code}`"
+        ref="input"
+        v-model="value.text"
+        inputmode="none"
+        autocomplete="off"
+        :aria-invalid="error ? 'true' : undefined"
+        :aria-describedby="error || doubt ? `note-${parameter.code}` : undefined"
+        @focus="emit('chosen')"
+        @input="typed"
+        @keydown.enter.prevent="emit('next')"
+      />
+      <span class="unit quiet small">{{ scale(parameter).unit }}</span>
+    </div>
+    <div v-if="method && (method.steps.length || methods.length > 1)" class="test">
+      <select v-if="methods.length > 1" v-model="value.method" :aria-label="`Method for ${parameter.label}`">
+        <option v-for="one in methods" :key="one.name" :value="one.name">{{ one.name }}</option>
+      </select>
+      <template v-if="method.steps.length">
+        <b v-if="state?.step" class="clock" role="timer">{{ DOING[state.step] }} {{ clock }}</b>
+        <b v-else-if="state" class="ready" role="status">Read it now</b>
+        <button v-else class="button plain small" type="button" @click="value.startedAt = Date.now()">
+          Time it<span class="seen-by-readers"> for {{ parameter.label }}</span>
+        </button>
+      </template>
+      <label v-if="value.text" class="early small">
+        <input v-model="value.early" type="checkbox" /> read early
+      </label>
+    </div>
+    <p v-if="error" :id="`note-${parameter.code}`" class="error" role="alert">{{ error }}</p>
+    <p v-else-if="doubt" :id="`note-${parameter.code}`" class="doubt" role="status">{{ doubt }}</p>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 158px;
+  gap: 2px 12px;
+  align-items: center;
+  padding: 5px 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+.last {
+  display: block;
+}
+
+.due {
+  color: var(--amber);
+}
+
+.type {
+  display: flex;
+  grid-row: span 2;
+  gap: 8px;
+  align-items: center;
+}
+
+.type input {
+  width: 100px;
+  min-height: var(--touch);
+  border: 1.5px solid var(--line);
+  border-radius: var(--round);
+  background: var(--surface);
+  color: var(--ink);
+  font: 22px var(--mono);
+  text-align: right;
+}
+
+.test {
+  grid-column: 1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  align-items: center;
+}
+
+.test select {
+  min-height: 40px;
+  max-width: 116px;
+  padding: 0 4px;
+}
+
+.test .button {
+  min-height: 40px;
+  padding: 4px 6px;
+}
+
+.clock {
+  font-family: var(--mono);
+  color: var(--amber);
+}
+
+.ready {
+  color: var(--herb);
+}
+
+.error,
+.doubt {
+  grid-column: 1 / -1;
+  color: var(--brick);
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { agoWords, shortDay } from '@/shared/dates'
+import HoldNotice from './HoldNotice.vue'
+import { useParameters, type Water } from './queries'
+import { plain, useUnits } from './units'
+
+/** How the water is now: holds, readings due, last values, what they mean, and what may be logged. */
+const props = defineProps<{ tank: number; water: Water }>()
+
+const parameters = useParameters()
+const { scale, words } = useUnits()
+
+const parameterOf = (code: string) =>
+  parameters.data.value?.find((one) => one.code === code) ?? { code, label: code, unit: '', noise: 0 }
+const ACTS = [
+  { name: 'change', label: 'Water change' },
+  { name: 'condition', label: 'Condition check' },
+  { name: 'medication', label: 'Medication' },
+  { name: 'media', label: 'Replace bio media' },
+  { name: 'table', label: 'Readings in and out' },
+  { name: 'methods', label: 'Test kits and parameters' },
+]
+const BAND = { CALM: 'calm', STRAIN: 'strain', HARM: 'harm', DANGER: 'danger' }
+const toxic = computed(() => props.water.toxic)
+</script>
+
+<template>
+  <aside aria-label="Now">
+    <HoldNotice v-for="hold in water.holds" :key="hold.cause" :hold="hold" />
+    <section v-if="water.due.length" aria-labelledby="due">
+      <h2 id="due">Readings due</h2>
+      <ul>
+        <li v-for="one in water.due" :key="one.parameter">
+          <b>{{ one.label }}</b> until {{ shortDay(one.until) }}
+          <span class="small quiet">{{ one.why }} on {{ shortDay(one.began) }}.</span>
+        </li>
+      </ul>
+    </section>
+    <section aria-labelledby="last">
+      <h2 id="last">Last values</h2>
+      <p v-if="water.last.length === 0" class="quiet">Nothing read yet.</p>
+      <dl>
+        <div v-for="reading in water.last" :key="reading.id">
+          <dt>{{ parameterOf(reading.parameter).label }}</dt>
+          <dd>
+            <span class="num">{{ words(reading, parameterOf(reading.parameter)) }}</span>
+            <span class="small quiet"
+              ><template v-if="reading.early">○ early, </template
+              >{{ agoWords(reading.takenAt.slice(0, 10)) }}</span
+            >
+          </dd>
+        </div>
+      </dl>
+    </section>
+    <section v-if="toxic" class="toxic" :class="BAND[toxic.band]" aria-labelledby="toxic">
+      <h2 id="toxic">Toxic ammonia: {{ BAND[toxic.band] }}</h2>
+      <p>
+        {{ toxic.atMost ? 'At most ' : ''
+        }}<span class="num">{{ toxic.milligramsPerLitre.toFixed(3) }}</span> mg/L,
+        <span class="num">{{ plain(toxic.percent) }}</span> % of the total. {{ toxic.words }}
+      </p>
+    </section>
+    <section v-for="one in water.production" :key="one.parameter" :aria-label="`Made of ${one.parameter}`">
+      <p>
+        <b>{{ parameterOf(one.parameter).label }}</b> made a week:
+        <span class="num">{{ plain(one.perWeek) }}</span> {{ scale(parameterOf(one.parameter)).unit }}
+        <span class="small quiet"
+          >{{ plain(one.low) }} to {{ plain(one.high) }} in four of five cases, water changes taken out,
+          {{ one.readings }} readings since {{ shortDay(one.since) }}.</span
+        >
+      </p>
+    </section>
+    <section v-if="water.best.length" aria-labelledby="best">
+      <h2 id="best">Best day to read</h2>
+      <p v-for="one in water.best" :key="one.parameter">
+        {{ parameterOf(one.parameter).label }}: {{ shortDay(one.day) }}.
+        <span class="small quiet">{{ one.why }}</span>
+      </p>
+    </section>
+    <nav aria-label="Log and set up">
+      <RouterLink
+        v-for="act in ACTS"
+        :key="act.name"
+        :to="{ name: `water-${act.name}`, params: { tank: props.tank } }"
+        class="act"
+        >{{ act.label }}</RouterLink
+      >
+    </nav>
+  </aside>
+</template>
+
+<style scoped>
+aside {
+  display: grid;
+  gap: 16px;
+  align-content: start;
+}
+
+dl div {
+  display: flex;
+  gap: 10px;
+  justify-content: space-between;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+dd {
+  text-align: right;
+}
+
+dd .small {
+  display: inline-block;
+  min-width: 84px;
+}
+
+.toxic {
+  padding: 8px 14px;
+  border-left: 5px solid var(--herb);
+  background: var(--herb-soft);
+}
+
+.strain {
+  border-color: var(--amber);
+  background: var(--amber-soft);
+}
+
+.harm,
+.danger {
+  border-color: var(--brick);
+  background: var(--brick-soft);
+}
+
+.act {
+  display: flex;
+  align-items: center;
+  min-height: var(--touch);
+  border-bottom: 1px solid var(--hair);
+}
+</style>

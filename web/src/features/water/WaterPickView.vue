@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { useTanks } from '@/features/tank'
+import AsyncState from '@/shared/components/AsyncState.vue'
+
+/** The place Water: goes to the tank looked at last, or the first. */
+const router = useRouter()
+const tanks = useTanks()
+const LAST = 'chervil.water.tank'
+
+watch(
+  tanks.data,
+  (all) => {
+    const last = Number(localStorage.getItem(LAST))
+    const tank = all?.find((one) => one.id === last) ?? all?.[0]
+    if (tank) void router.replace({ name: 'tank-water', params: { tank: tank.id } })
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <main class="page">
+    <h1>Water</h1>
+    <AsyncState
+      :pending="tanks.isPending.value"
+      :error="tanks.error.value"
+      what="the tanks"
+      @retry="tanks.refetch()"
+    >
+      <p v-if="tanks.data.value?.length === 0">
+        Readings belong to a tank.
+        <RouterLink :to="{ name: 'new-tank' }">Add the first tank</RouterLink>
+      </p>
+    </AsyncState>
+  </main>
+</template>

@@ -1,0 +1,164 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { useTank, useTanks } from '@/features/tank'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import { addDays, today } from '@/shared/dates'
+import AroundServices from './AroundServices.vue'
+import ReadingsTable from './ReadingsTable.vue'
+import { useSeries, useWater } from './queries'
+import WaterNow from './WaterNow.vue'
+
+/** At the table: what readings say, before and after each service; at the tank: what holds, and what to read. */
+const props = defineProps<{ tank: number }>()
+
+const MonthStrip = defineAsyncComponent(() => import('./MonthStrip.vue'))
+const RANGES = [
+  { days: 30, label: 'Month' },
+  { days: 91, label: 'Quarter' },
+  { days: 365, label: 'Year' },
+  { days: 3652, label: 'Ten years' },
+]
+
+const tanks = useTanks()
+const tank = useTank(() => props.tank)
+const water = useWater(() => props.tank)
+const days = ref(30)
+const to = today()
+const from = computed(() => addDays(to, -days.value))
+watch(
+  () => props.tank,
+  (id) => {
+    localStorage.setItem('chervil.water.tank', String(id))
+  },
+  { immediate: true },
+)
+
+const series = useSeries(() => props.tank, from, to)
+</script>
+
+<template>
+  <main class="page water">
+    <AsyncState
+      :pending="tank.isPending.value || water.isPending.value"
+      :error="tank.error.value ?? water.error.value"
+      what="the water"
+      @retry="(tank.refetch(), water.refetch())"
+    >
+      <header>
+        <h1>Water, {{ tank.data.value?.tank.name }}</h1>
+        <RouterLink class="button" :to="{ name: 'new-readings', params: { tank: props.tank } }"
+          >Take readings</RouterLink
+        >
+      </header>
+      <nav v-if="(tanks.data.value?.length ?? 0) > 1" class="chips" aria-label="Tanks">
+        <RouterLink
+          v-for="one in tanks.data.value"
+          :key="one.id"
+          :to="{ name: 'tank-water', params: { tank: one.id } }"
+          class="chip"
+          :aria-current="one.id === props.tank ? 'page' : undefined"
+          >{{ one.tank.name }}</RouterLink
+        >
+      </nav>
+      <div class="columns">
+        <section aria-labelledby="strip">
+          <div class="title">
+            <h2 id="strip">Readings</h2>
+            <div role="group" aria-label="Stretch of time">
+              <button
+                v-for="range in RANGES"
+                :key="range.days"
+                class="chip"
+                type="button"
+                :aria-pressed="range.days === days"
+                @click="days = range.days"
+              >
+                {{ range.label }}
+              </button>
+            </div>
+          </div>
+          <AsyncState
+            :pending="series.isPending.value"
+            :error="series.error.value"
+            what="the lines"
+            @retry="series.refetch()"
+          >
+            <p v-if="series.data.value?.lines.length === 0" class="quiet empty">
+              No reading in this stretch. Take a set, and it is drawn here with each service and water change.
+            </p>
+            <template v-else-if="series.data.value">
+              <MonthStrip :series="series.data.value" />
+              <p class="small quiet key">
+                <span>● kept</span> <span>△ below detection</span> <span>○ read early, not used</span>
+                <span>▨ hold</span> <span>▼ service</span> <span>◦ water change</span>
+              </p>
+            </template>
+          </AsyncState>
+          <AroundServices :tank="props.tank" />
+          <h2>Every reading</h2>
+          <ReadingsTable :tank="props.tank" />
+        </section>
+        <WaterNow v-if="water.data.value" :tank="props.tank" :water="water.data.value" />
+      </div>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+header,
+.title {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+  justify-content: space-between;
+}
+
+.chips {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 10px 0;
+}
+
+.chip {
+  display: inline-flex;
+  align-items: center;
+  min-height: 36px;
+  padding: 4px 12px;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: none;
+  color: var(--ink);
+  font-weight: 400;
+}
+
+.chip[aria-current],
+.chip[aria-pressed='true'] {
+  border-color: var(--herb);
+  background: var(--herb-soft);
+  font-weight: 680;
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 330px;
+  gap: 36px;
+  margin-top: 12px;
+}
+
+.key {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  margin-bottom: 18px;
+}
+
+@media (width <= 1000px) {
+  .columns {
+    display: flex;
+    flex-direction: column-reverse;
+    gap: 18px;
+  }
+}
+</style>
