@@ -15,7 +15,16 @@ export type Answers = Record<string, unknown>
 enableAutoUnmount(afterEach)
 
 const NAMES = ['rounds', 'tanks', 'new-tank', 'pick-log', 'people', 'door']
-const TANK_NAMES = ['tank', 'log', 'prepare', 'edit-tank', 'new-filter']
+const TANK_NAMES = [
+  'tank',
+  'log',
+  'prepare',
+  'edit-tank',
+  'new-filter',
+  'tank-water',
+  'new-readings',
+  'water-change',
+]
 
 /** Stands in for the server at its HTTP boundary; every request is kept. */
 export function stubServer(answers: Answers) {

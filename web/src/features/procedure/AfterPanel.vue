@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { MovedPanel } from '@/features/visit'
+import { ComingReadings } from '@/features/water'
 import type { Schemas } from '@/shared/api/client'
 import { withUnit } from '@/shared/units'
 import { offMinutes } from './progress'
@@ -10,18 +11,11 @@ import type { Guided } from './queries'
 const props = defineProps<{ saved: Schemas['SavedService']; guided: Guided }>()
 const emit = defineEmits<{ merged: [saved: Schemas['SavedService']] }>()
 
-const LONG_OFF_MINUTES = 240
 const off = computed(() => offMinutes(props.guided.steps, props.guided.events))
 const did = (step: string) =>
   props.guided.events.some(
     (event) => event.kind === 'DONE' && (event.step === step || event.step.startsWith(`${step}:`)),
   )
-const watches = computed(() =>
-  [
-    did('bio-new') ? 'ammonia and nitrite on days 1, 2, 4 and 7, nitrate weekly for eight weeks' : '',
-    did('tip') || (off.value ?? 0) > LONG_OFF_MINUTES ? 'ammonia on days 1 and 3' : '',
-  ].filter(Boolean),
-)
 /** Litres of tank water drawn for rinsing. */
 const drawn = computed(() =>
   props.guided.steps.filter((step) => did(step.id)).reduce((sum, step) => sum + (step.drawnL ?? 0), 0),
@@ -49,13 +43,10 @@ const facts = computed(() =>
     <h2>Tomorrow</h2>
     <p>Animals active, eating and breathing normally; flow as it was left.</p>
     <p>Sick animals are a vet’s matter.</p>
-    <template v-if="watches.length">
-      <h2>Readings asked for</h2>
-      <p>
-        {{ watches.join('; ') }}. They stand in your rounds on their days and end by themselves. Keep the
-        kit’s waiting time.
-      </p>
-    </template>
+    <ComingReadings :tank="saved.service.tankId" />
+    <p class="small quiet">
+      Readings asked for stand in your rounds on their days. Keep the kit’s waiting time.
+    </p>
     <template v-if="drawn">
       <h2>Water</h2>
       <p>

@@ -72,7 +72,7 @@ async function save() {
             :aria-pressed="answers[one.code] === true"
             @click="answers[one.code] = true"
           >
-            Yes<span class="seen-by-readers">: {{ one.question }}</span>
+            Yes<span class="seen-by-readers"> to: {{ one.question }}</span>
           </button>
           <button
             class="answer"
@@ -80,7 +80,7 @@ async function save() {
             :aria-pressed="answers[one.code] === false"
             @click="answers[one.code] = false"
           >
-            No<span class="seen-by-readers">: {{ one.question }}</span>
+            No<span class="seen-by-readers"> to: {{ one.question }}</span>
           </button>
         </fieldset>
         <TextField v-model="note" label="Note" name="note" type="textarea" :error="errors.note" />

@@ -123,7 +123,7 @@ async function save() {
       @retry="(tank.refetch(), water.refetch(), parameters.refetch(), methods.refetch())"
     >
       <form novalidate @submit.prevent="save">
-        <div>
+        <div class="values">
           <h1>Readings, {{ tank.data.value?.tank.name }}</h1>
           <ValueRow
             v-for="parameter in typing.filter((one) => draft.values[one.code])"
@@ -183,7 +183,6 @@ form {
   display: grid;
   grid-template-columns: minmax(0, 560px) minmax(260px, 360px);
   gap: 40px;
-  align-items: start;
 }
 
 details {
@@ -201,6 +200,7 @@ summary {
   top: 20px;
   display: grid;
   gap: 10px;
+  align-self: start;
 }
 
 .save {
@@ -214,8 +214,15 @@ summary {
 
 @media (width <= 900px) {
   form {
-    grid-template-columns: minmax(0, 1fr);
-    gap: 8px;
+    display: flex;
+    flex-direction: column;
+    gap: 0;
+    height: calc(100dvh - 72px);
+  }
+
+  .values {
+    flex: 1;
+    overflow-y: auto;
   }
 
   .readings {
@@ -223,8 +230,8 @@ summary {
   }
 
   .dock {
-    top: auto;
-    bottom: 58px;
+    position: static;
+    align-self: stretch;
     margin: 0 -14px;
     padding: 8px 14px;
     border-top: 1px solid var(--line);

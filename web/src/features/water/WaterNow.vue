@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { agoWords, shortDay } from '@/shared/dates'
+import ComingReadings from './ComingReadings.vue'
 import HoldNotice from './HoldNotice.vue'
 import { useParameters, type Water } from './queries'
 import { plain, useUnits } from './units'
@@ -37,6 +38,7 @@ const toxic = computed(() => props.water.toxic)
         </li>
       </ul>
     </section>
+    <ComingReadings :tank="props.tank" />
     <section aria-labelledby="last">
       <h2 id="last">Last values</h2>
       <p v-if="water.last.length === 0" class="quiet">Nothing read yet.</p>

@@ -1,3 +1,4 @@
+export { default as ComingReadings } from './ComingReadings.vue'
 export { default as HoldNotice } from './HoldNotice.vue'
 export { default as MediaPick } from './MediaPick.vue'
 export { default as TankHolds } from './TankHolds.vue'

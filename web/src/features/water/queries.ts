@@ -88,6 +88,14 @@ export const useQuestions = () =>
     staleTime: Infinity,
   })
 
+/** Readings that past services still ask for, by day. */
+export function useWatches(tank: Tank) {
+  return useQuery({
+    queryKey: computed(() => ['water', toValue(tank), 'watches']),
+    queryFn: () => body(api.GET('/api/tanks/{tank}/watches', { params: { path: path(tank) } })),
+  })
+}
+
 export function useMedications(tank: Tank) {
   return useQuery({
     queryKey: computed(() => ['water', toValue(tank), 'medications']),

@@ -8,39 +8,10 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** Errands in the demo. Each starts at the rounds as Marit, the keeper. */
-class DemoJourneyIT {
-    private static RunningServer server;
-    private Keeper keeper;
-
-    @BeforeAll
-    static void start() {
-        server = RunningServer.demo();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
-
-    @BeforeEach
-    void comeIn() {
-        keeper = new Keeper(server);
-        keeper.enterDemoAs("Marit");
-    }
-
-    @AfterEach
-    void leave() {
-        assertThat(keeper.complaints()).isEmpty();
-        keeper.close();
-    }
-
+class DemoJourneyIT extends InTheDemo {
     @Test
     void a_heavy_pre_filter_shortens_its_window_and_undo_gives_the_old_one_back() {
         Page page = keeper.page();
@@ -141,6 +112,7 @@ class DemoJourneyIT {
         assertThat(keeper.heading("Tanks")).isVisible();
         page.keyboard().press("/");
         page.getByLabel("Tank, filter or stage").fill("floss");
+        assertThat(page.getByRole(AriaRole.DIALOG).getByText("Blackwater nook")).isVisible();
         page.keyboard().press("Enter");
         assertThat(keeper.heading("Blackwater nook")).isVisible();
         page.keyboard().press("l");

@@ -57,4 +57,12 @@ public enum Material {
     public Use use() {
         return use;
     }
+
+    /** Whether it must fit its stage, so that a size is told with it. */
+    public boolean mustFit() {
+        return switch (this) {
+            case SOCK, RESIN_BAG, FINE_PAD, FLEECE_ROLL, FOAM, CARTRIDGE, UV_LAMP, AIR_STONE -> true;
+            default -> false;
+        };
+    }
 }

@@ -9,6 +9,7 @@ import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.procedure.ProcedureView.StepView;
 import app.chervil.server.tank.TankOperations;
+import app.chervil.server.tank.TankView;
 import app.chervil.server.visit.SavedService;
 import app.chervil.server.visit.ServiceInput;
 import app.chervil.server.visit.ServiceOperations;
@@ -23,6 +24,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -125,7 +127,23 @@ public class GuidedOperations {
     /** Services in progress on the site. */
     @Transactional(readOnly = true)
     public List<GuidedView> listOpen(SignedIn who) {
-        return mapper.listOpen(who.siteId()).stream().map(row -> view(who, row)).toList();
+        List<GuidedRow> open = mapper.listOpen(who.siteId());
+        if (open.isEmpty()) {
+            return List.of();
+        }
+        Map<Long, FilterView> byFilter =
+                filters.list(who, null).stream().collect(Collectors.toMap(FilterView::id, Function.identity()));
+        Map<Long, TankView> byTank =
+                tanks.list(who).stream().collect(Collectors.toMap(TankView::id, Function.identity()));
+        return open.stream()
+                .flatMap(row -> {
+                    @Nullable FilterView filter = byFilter.get(row.filterId());
+                    @Nullable TankView tank = byTank.get(row.tankId());
+                    return filter == null || tank == null
+                            ? Stream.<GuidedView>empty()
+                            : Stream.of(view(who, row, tank, filter));
+                })
+                .toList();
     }
 
     /**
@@ -229,11 +247,13 @@ public class GuidedOperations {
     }
 
     private GuidedView view(SignedIn who, GuidedRow row) {
-        FilterView filter = filters.find(who, row.filterId());
-        String tank = tanks.find(who, row.tankId()).tank().name();
+        return view(who, row, tanks.find(who, row.tankId()), filters.find(who, row.filterId()));
+    }
+
+    private GuidedView view(SignedIn who, GuidedRow row, TankView tank, FilterView filter) {
         return new GuidedView(
                 row.id(),
-                new GuidedView.Place(row.tankId(), tank, filter.id(), filter.name()),
+                new GuidedView.Place(row.tankId(), tank.tank().name(), filter.id(), filter.name()),
                 json.readValue(row.steps(), STEPS),
                 mapper.listEvents(who.siteId(), row.id()),
                 row.startedAt(),

@@ -49,7 +49,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class ProcedureOperations {
     static final double BUCKET_LITRES = 8;
-    private static final String DRAW_STEP = "draw";
+    private static final String DRAW_STEP = "draw:filter";
     private static final int SET_UP_MINUTES = 10;
     private static final int SPACING_DAYS = 7;
 
@@ -242,9 +242,7 @@ public class ProcedureOperations {
                 .orElse("");
         return step.care().materials().stream()
                 .map(material -> new Thing(
-                        material.use() == Material.Use.SHARED || size.isBlank()
-                                ? material.words()
-                                : material.words() + ", " + size,
+                        material.mustFit() && !size.isBlank() ? material.words() + ", " + size : material.words(),
                         material.use() == Material.Use.SPENT))
                 .toList();
     }

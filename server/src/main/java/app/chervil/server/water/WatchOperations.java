@@ -12,6 +12,7 @@ import app.chervil.server.filter.FilterView;
 import app.chervil.server.filter.FilterView.TaskView;
 import app.chervil.server.interval.ServiceHistory;
 import app.chervil.server.interval.ServiceHistory.PastService;
+import app.chervil.server.tank.TankOperations;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -31,12 +32,15 @@ public class WatchOperations {
     private static final int LONG_OFF_MINUTES = 240;
     private static final int LONGEST_WATCH_DAYS = 70;
 
+    private final TankOperations tanks;
     private final FilterOperations filters;
     private final ServiceHistory history;
     private final WaterBooks books;
     private final Clock clock;
 
-    WatchOperations(FilterOperations filters, ServiceHistory history, WaterBooks books, Clock clock) {
+    WatchOperations(
+            TankOperations tanks, FilterOperations filters, ServiceHistory history, WaterBooks books, Clock clock) {
+        this.tanks = tanks;
         this.filters = filters;
         this.history = history;
         this.books = books;
@@ -81,6 +85,7 @@ public class WatchOperations {
     /** What a tank's watches still ask for, by day, answered or not. */
     @Transactional(readOnly = true)
     public List<DueReading> schedule(SignedIn who, long tank) {
+        tanks.find(who, tank);
         LocalDate today = LocalDate.now(clock);
         return watches(who, tank, today).values().stream()
                 .flatMap(List::stream)

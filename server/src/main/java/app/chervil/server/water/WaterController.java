@@ -14,6 +14,7 @@ import app.chervil.server.water.MediaOperations.MediaPlan;
 import app.chervil.server.water.MediaOperations.MediaVerdict;
 import app.chervil.server.water.MediaOperations.MediaView;
 import app.chervil.server.water.TankWaterOperations.WaterView;
+import app.chervil.server.water.WatchOperations.DueReading;
 import jakarta.validation.Valid;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -39,8 +40,11 @@ class WaterController {
     private final TankWaterOperations water;
     private final HusbandryOperations husbandry;
     private final MediaOperations media;
+    private final WatchOperations watches;
 
-    WaterController(TankWaterOperations water, HusbandryOperations husbandry, MediaOperations media) {
+    WaterController(
+            TankWaterOperations water, HusbandryOperations husbandry, MediaOperations media, WatchOperations watches) {
+        this.watches = watches;
         this.water = water;
         this.husbandry = husbandry;
         this.media = media;
@@ -49,6 +53,12 @@ class WaterController {
     @GetMapping("/tanks/{tank}/water")
     WaterView find(@AuthenticationPrincipal SignedIn who, @PathVariable long tank) {
         return water.find(who, tank);
+    }
+
+    /** Readings that past services still ask for, by day. */
+    @GetMapping("/tanks/{tank}/watches")
+    List<DueReading> watches(@AuthenticationPrincipal SignedIn who, @PathVariable long tank) {
+        return watches.schedule(who, tank);
     }
 
     @GetMapping("/tanks/{tank}/water-changes")

@@ -194,6 +194,66 @@ class GuidedApiTest {
     }
 
     @Test
+    void work_on_hold_begins_only_with_a_reason_that_the_log_keeps() throws Exception {
+        site.post(keeper, "/api/tanks/" + tank + "/medications", """
+            {"product": "A remedy", "firstDay": "2026-05-30"}""");
+        start("Dip bio media")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].field").value("overrideReason"));
+
+        site.put(keeper, path, """
+            {"filterId": %d, "tasks": [%d], "chores": [], "overrideReason": "It smells"}""".formatted(weir.get("id").asLong(), task("Dip bio media")))
+                .andExpect(status().isOk());
+        send(event("DONE", "dip:" + stage("BIO_MEDIA"), ""));
+
+        finish(END).andExpect(jsonPath("$.service.circumstances.overrideReason").value("It smells"));
+    }
+
+    @Test
+    void an_exchange_of_media_is_planned_within_its_share_and_logged_when_it_was_done() throws Exception {
+        JsonNode weighed = site.read(site.post(
+                keeper,
+                "/api/tanks/" + tank + "/filters",
+                TestSite.canister("Creek", "2026-01-01")
+                        .replace("\"kind\": \"BIO_MEDIA\",", "\"kind\": \"BIO_MEDIA\", \"massG\": 1000,")));
+        site.delete(keeper, "/api/filters/" + weir.get("id").asLong());
+        weir = weighed;
+        String exchange = """
+            {"filterId": %d, "tasks": [], "chores": ["BIO_PART_REPLACED"], "media": {"stageId": %d, "grams": %s}}""";
+        long filter = weir.get("id").asLong();
+
+        site.put(keeper, path, exchange.formatted(filter, stage("BIO_MEDIA"), "501"))
+                .andExpect(jsonPath("$.errors[0].code").value("too-much-media"));
+        site.put(keeper, path, exchange.formatted(filter, stage("BIO_MEDIA"), "400"))
+                .andExpect(jsonPath("$.steps[?(@.id == 'bio-new:filter')].text")
+                        .value("Rinse the dust off the new media. Exchange the planned 400 g, old beside new."));
+        send(event("DONE", "bio-new:filter", ""));
+        finish(END).andExpect(jsonPath("$.service.note").value("Replaced part of the bio media."));
+
+        site.get(keeper, "/api/tanks/" + tank + "/media-replacements")
+                .andExpect(jsonPath("$[0].grams").value(400.0));
+    }
+
+    @Test
+    void parts_used_and_a_filter_off_for_five_hours_stand_in_the_log_and_set_a_watch() throws Exception {
+        start("Change the fine pad");
+        send(
+                event("DONE", "stop:filter", "").replace("T11:", "T05:"),
+                event("DONE", "out:" + stage("FINE_PAD"), ""),
+                event("DONE", "start:filter", "").replace("T11:", "T10:"));
+
+        finish(END.replace("[]", "[{\"thing\": \"Fine pad\", \"quantity\": 2}]"))
+                .andExpect(jsonPath("$.service.circumstances.parts[0].quantity").value(2))
+                .andExpect(jsonPath("$.service.circumstances.filterOffMinutes").value(300));
+
+        site.get(keeper, "/api/tanks/" + tank + "/water")
+                .andExpect(jsonPath("$.due.length()").value(0));
+        site.get(keeper, "/api/tanks/" + tank + "/watches")
+                .andExpect(jsonPath("$[0].from").value("2026-06-02"))
+                .andExpect(jsonPath("$[0].why").value("The filter was off for over four hours"));
+    }
+
+    @Test
     void a_service_of_another_site_is_not_found() throws Exception {
         start("Rinse the pre-filter");
         SignedIn stranger = site.keeper();
