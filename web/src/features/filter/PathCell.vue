@@ -5,7 +5,7 @@ import type { Standing } from '@/shared/standing'
 import { ABOVE, CELL, siltHeight, type Texture } from './picture'
 
 /** One cell of a water path: its texture, the silt estimate, the notch at the service point, the stream through it. */
-const props = defineProps<{ texture: Texture; loading?: Schemas['Loading']; standing?: Standing }>()
+const props = defineProps<{ texture: Texture; loading?: Schemas['Loading']; state?: Standing | 'HELD' }>()
 
 const STREAM = ABOVE + CELL * 0.14
 const FLOOR = ABOVE + CELL
@@ -17,7 +17,7 @@ const patterned = computed(() => !['propeller', 'lamp', 'ring', 'none'].includes
 </script>
 
 <template>
-  <svg class="cell" :class="standing?.toLowerCase()" width="100%" :height="FLOOR + 2" aria-hidden="true">
+  <svg class="cell" :class="state?.toLowerCase()" width="100%" :height="FLOOR + 2" aria-hidden="true">
     <rect class="ground" x="1" :y="ABOVE" :height="CELL" rx="4" />
     <template v-if="loading">
       <rect fill="url(#silt-stipple)" x="1" :y="FLOOR - high" :height="high" rx="3" />
@@ -112,6 +112,11 @@ rect {
 .due .rim {
   stroke: var(--amber);
   stroke-width: 2.6;
+}
+
+.held .rim {
+  stroke: var(--plum);
+  stroke-dasharray: 6 4;
 }
 
 .late .rim {

@@ -27,8 +27,12 @@ function careOf(stage: Stage): Forecast | undefined {
 
 const sized = (px: number) => ({ flex: `${String(px)} 0 ${String(px)}px`, maxWidth: `${String(px * 1.6)}px` })
 
+type State = Forecast['standing'] | 'HELD'
+const stateOf = (care: Forecast | undefined): State | undefined => (care?.hold ? 'HELD' : care?.standing)
+
 function note(care: Forecast | undefined): string {
   if (!care) return ''
+  if (care.hold) return '▨ on hold'
   if (care.standing === 'LATER') return `best ${shortDay(care.window.ideal, props.today)}`
   return standingWords(care.standing, care.window, props.today)
 }
@@ -57,10 +61,10 @@ function estimate(care: Forecast | undefined): string {
         :style="sized(look.width)"
         :title="estimate(care)"
       >
-        <PathCell :texture="look.texture" :loading="care?.loading" :standing="care?.standing" />
+        <PathCell :texture="look.texture" :loading="care?.loading" :state="stateOf(care)" />
         <span class="name">{{ stage.name }}</span>
         <span v-if="detail(stage)" class="small quiet">{{ detail(stage) }}</span>
-        <span class="small note" :class="care?.standing.toLowerCase()">{{ note(care) }}</span>
+        <span class="small note" :class="stateOf(care)?.toLowerCase()">{{ note(care) }}</span>
         <span class="seen-by-readers">{{ estimate(care) }}</span>
       </li>
       <li class="end out" aria-hidden="true"><span class="flow" /></li>
@@ -101,6 +105,11 @@ function estimate(care: Forecast | undefined): string {
 
 .due {
   color: var(--amber);
+  font-weight: 680;
+}
+
+.held {
+  color: var(--plum);
   font-weight: 680;
 }
 

@@ -37,7 +37,7 @@ const BASIS: Record<Forecast['basis'], string> = {
       </span>
       <WindowLine
         :window="forecast.window"
-        :standing="forecast.standing"
+        :standing="forecast.hold ? 'LATER' : forecast.standing"
         :today="today"
         :before="60"
         :after="420"
@@ -72,7 +72,7 @@ li {
   line-height: 1.25;
 }
 
-.name span {
+.name > span {
   display: block;
 }
 

@@ -98,7 +98,6 @@ form,
 section {
   display: grid;
   gap: 8px;
-  justify-items: start;
   margin-top: 12px;
 }
 
@@ -131,7 +130,9 @@ legend {
   font-weight: 700;
 }
 
-.big {
+.big,
+section .button {
+  justify-self: start;
   min-height: 56px;
 }
 

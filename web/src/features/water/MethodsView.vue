@@ -4,6 +4,7 @@ import AsyncState from '@/shared/components/AsyncState.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { useSending } from '@/shared/form'
 import MethodForm from './MethodForm.vue'
+import { lasting } from './tests'
 import { useAddParameter, useMethods, useParameters, type Method } from './queries'
 
 /** At the table: kits and meters with their times as the label says, and parameters of the site's own. */
@@ -24,7 +25,7 @@ const groups = computed(() =>
 )
 const DOING = { SHAKE: 'shake', WAIT: 'wait' }
 const steps = (method: Method) =>
-  method.steps.map((step) => `${DOING[step.what]} ${String(step.seconds)} s`).join(', ') || 'no waiting'
+  method.steps.map((step) => `${DOING[step.what]} ${lasting(step.seconds)}`).join(', ') || 'no waiting'
 
 async function addOwn() {
   if (await send(() => add.mutateAsync({ ...own }))) Object.assign(own, { name: '', unit: '' })

@@ -89,8 +89,8 @@ const series = useSeries(() => props.tank, from, to)
             <template v-else-if="series.data.value">
               <MonthStrip :series="series.data.value" />
               <p class="small quiet key">
-                <span>● kept</span> <span>△ below detection</span> <span>○ read early, not used</span>
-                <span>▨ hold</span> <span>▼ service</span> <span>◦ water change</span>
+                <span>● kept</span> <span>▽ below detection</span> <span>○ read early, not used</span>
+                <span>▨ hold</span> <span>▼ service</span> <span><i class="change">●</i> water change</span>
               </p>
             </template>
           </AsyncState>
@@ -160,5 +160,10 @@ header,
     flex-direction: column-reverse;
     gap: 18px;
   }
+}
+
+.change {
+  color: var(--stream);
+  font-style: normal;
 }
 </style>

@@ -54,7 +54,7 @@ export function stripOption(
       ...series.lines.flatMap((line, i) =>
         lineSeries(line, i, units, colour, holds(series, colour, hatch, i === 0)),
       ),
-      mark('Service', series.services, rows, 1.4, 'pin', colour('--ink')),
+      mark('Service', series.services, rows, 1.4, 'triangle', colour('--ink')),
       mark('Water change', series.waterChanges, rows, 0.5, 'circle', colour('--stream')),
     ],
   }
@@ -69,8 +69,15 @@ function tooltip(colour: Palette) {
   }
 }
 
+interface Range {
+  min: number
+  max: number
+}
+
 function valueAxis(line: Line, i: number, units: Units, colour: Palette) {
   const { unit } = scaleOf(line.parameter, units)
+  const least = Number((line.parameter.noise * 3).toPrecision(3))
+  const around = line.parameter.code === 'PH' || line.parameter.code === 'TEMPERATURE'
   return {
     type: 'value',
     gridIndex: i,
@@ -78,9 +85,9 @@ function valueAxis(line: Line, i: number, units: Units, colour: Palette) {
     nameLocation: 'end',
     nameGap: 6,
     nameTextStyle: { color: colour('--ink'), align: 'left', fontWeight: 'bold', padding: [0, 0, 0, -4] },
-    scale: line.parameter.code === 'PH' || line.parameter.code === 'TEMPERATURE',
-    max: (values: { max: number }) =>
-      values.max < line.parameter.noise * 3 ? line.parameter.noise * 3 : null,
+    ...(around
+      ? { min: ({ min }: Range) => Math.floor(min - 0.4), max: ({ max }: Range) => Math.ceil(max + 0.4) }
+      : { max: ({ max }: Range) => (max < least ? least : null) }),
     splitNumber: 2,
     axisLabel: { color: colour('--ink-quiet') },
     splitLine: { lineStyle: { color: colour('--hair') } },
@@ -163,7 +170,8 @@ function mark(name: string, days: string[], grid: number, y: number, symbol: str
     xAxisIndex: grid,
     yAxisIndex: grid,
     symbol,
-    symbolSize: symbol === 'pin' ? 15 : 8,
+    symbolRotate: symbol === 'triangle' ? 180 : 0,
+    symbolSize: symbol === 'triangle' ? 11 : 8,
     itemStyle: { color },
     data: days.map((day) => ({ value: [Date.parse(day) + DAY_MS / 2, y], name })),
     tooltip: { formatter: described },

@@ -63,3 +63,7 @@ function stored(place: string): Partial<SetDraft> {
     return {}
   }
 }
+
+/** A step's time as a label prints it: seconds under two minutes, else minutes. */
+export const lasting = (seconds: number) =>
+  seconds >= 120 && seconds % 60 === 0 ? `${String(seconds / 60)} min` : `${String(seconds)} s`

@@ -37,7 +37,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param otherFilters in use on the same tank
  * @param changes of the tank
- * @param services of the tank or the whole site; those of other filters are passed over
+ * @param services of the tank; those of other filters are passed over
  */
 public record CareBook(
         TankView tank, FilterView filter, int otherFilters, List<ChangeRow> changes, List<PastService> services) {

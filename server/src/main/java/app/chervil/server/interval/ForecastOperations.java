@@ -92,8 +92,9 @@ public class ForecastOperations {
                 tanks.list(who).stream().collect(Collectors.toMap(TankView::id, Function.identity()));
         Map<Long, List<ChangeRow>> changes =
                 tanks.changes(who, tank).stream().collect(Collectors.groupingBy(ChangeRow::tankId));
-        List<PastService> services =
-                history.list(who.siteId(), tank).stream().filter(logged).toList();
+        Map<Long, List<PastService>> services = history.list(who.siteId(), tank, null).stream()
+                .filter(logged)
+                .collect(Collectors.groupingBy(PastService::tankId));
         List<FilterView> all = filters.list(who, tank);
         return all.stream()
                 .map(filter -> new CareBook(
@@ -104,7 +105,7 @@ public class ForecastOperations {
                                         .count()
                                 - 1,
                         changes.getOrDefault(filter.tankId(), List.of()),
-                        services))
+                        services.getOrDefault(filter.tankId(), List.of())))
                 .toList();
     }
 

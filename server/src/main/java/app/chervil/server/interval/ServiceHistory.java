@@ -14,8 +14,9 @@ public interface ServiceHistory {
      * Services of a tank that were not withdrawn, oldest first.
      *
      * @param tank null for all tanks of the site
+     * @param since the first day asked for; null for all
      */
-    List<PastService> list(long site, @Nullable Long tank);
+    List<PastService> list(long site, @Nullable Long tank, @Nullable LocalDate since);
 
     /**
      * One service.

@@ -168,7 +168,7 @@ public class ProcedureOperations {
                 .filter(task -> disturbs(task, home))
                 .map(TaskView::id)
                 .collect(Collectors.toSet());
-        return history.list(who.siteId(), tank).stream()
+        return history.list(who.siteId(), tank, tanks.today().minusDays(SPACING_DAYS)).stream()
                 .filter(service -> service.done().keySet().stream().anyMatch(disturbing::contains))
                 .map(ServiceHistory.PastService::doneOn)
                 .max(Comparator.naturalOrder());

@@ -1,11 +1,14 @@
 package app.chervil.server.visit;
 
 import app.chervil.server.visit.ServiceRows.DoneRow;
+import app.chervil.server.visit.ServiceRows.FindingRow;
 import app.chervil.server.visit.ServiceRows.FlowRow;
 import app.chervil.server.visit.ServiceRows.PartRow;
+import app.chervil.server.visit.ServiceRows.PastRow;
 import app.chervil.server.visit.ServiceRows.PhotoCount;
 import app.chervil.server.visit.ServiceRows.ServiceRow;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -20,8 +23,9 @@ interface ServiceMapper {
      * Services not withdrawn, oldest first.
      *
      * @param tank null for all tanks of the site
+     * @param since the first day; null for all
      */
-    List<ServiceRow> list(long site, @Nullable Long tank);
+    List<PastRow> list(long site, @Nullable Long tank, @Nullable LocalDate since);
 
     /** Services not withdrawn, latest first. */
     List<ServiceRow> listLatest(long site, long tank, int skip, int limit);
@@ -34,19 +38,11 @@ interface ServiceMapper {
 
     Optional<ServiceRow> find(long site, UUID id);
 
-    /**
-     * Tasks of services not withdrawn.
-     *
-     * @param tank null for all tanks of the site
-     */
-    List<DoneRow> listDone(long site, @Nullable Long tank);
+    /** What was found at the services that {@link #list} answers. */
+    List<FindingRow> listFindings(long site, @Nullable Long tank, @Nullable LocalDate since);
 
-    /**
-     * Flows of services not withdrawn.
-     *
-     * @param tank null for all tanks of the site
-     */
-    List<FlowRow> listFlows(long site, @Nullable Long tank);
+    /** What flowed at the services that {@link #list} answers. */
+    List<FlowRow> listFlows(long site, @Nullable Long tank, @Nullable LocalDate since);
 
     List<DoneRow> listDoneOf(long site, Collection<UUID> services);
 

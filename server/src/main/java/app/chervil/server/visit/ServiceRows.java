@@ -44,6 +44,17 @@ final class ServiceRows {
         }
     }
 
+    /** Table service, as a forecast needs it. Public, or making each row costs an access exception. */
+    public record PastRow(
+            UUID id,
+            long tankId,
+            LocalDate doneOn,
+            @Nullable Integer filterOffMinutes) {}
+
+    /** Table service_task, as a forecast needs it. Public for the same reason. */
+    public record FindingRow(
+            UUID serviceId, long taskId, @Nullable Finding finding) {}
+
     /** Table service_task, with what is needed to name the task. */
     record DoneRow(
             UUID serviceId,

@@ -2,8 +2,9 @@ package app.chervil.server.visit;
 
 import app.chervil.core.interval.Finding;
 import app.chervil.server.interval.ServiceHistory;
-import app.chervil.server.visit.ServiceRows.DoneRow;
+import app.chervil.server.visit.ServiceRows.FindingRow;
 import app.chervil.server.visit.ServiceRows.FlowRow;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -22,16 +23,16 @@ class StoredHistory implements ServiceHistory {
     }
 
     @Override
-    public List<PastService> list(long site, @Nullable Long tank) {
-        Map<UUID, Map<Long, Optional<Finding>>> done = mapper.listDone(site, tank).stream()
+    public List<PastService> list(long site, @Nullable Long tank, @Nullable LocalDate since) {
+        Map<UUID, Map<Long, Optional<Finding>>> done = mapper.listFindings(site, tank, since).stream()
                 .collect(Collectors.groupingBy(
-                        DoneRow::serviceId,
-                        Collectors.toMap(DoneRow::taskId, row -> Optional.ofNullable(row.finding()))));
-        Map<UUID, Map<Long, Flows>> flows = mapper.listFlows(site, tank).stream()
+                        FindingRow::serviceId,
+                        Collectors.toMap(FindingRow::taskId, row -> Optional.ofNullable(row.finding()))));
+        Map<UUID, Map<Long, Flows>> flows = mapper.listFlows(site, tank, since).stream()
                 .collect(Collectors.groupingBy(
                         FlowRow::serviceId,
                         Collectors.toMap(FlowRow::filterId, row -> new Flows(row.beforeLph(), row.afterLph()))));
-        return mapper.list(site, tank).stream()
+        return mapper.list(site, tank, since).stream()
                 .map(row -> new PastService(
                         row.id(),
                         row.tankId(),

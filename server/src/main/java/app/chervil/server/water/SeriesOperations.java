@@ -143,7 +143,7 @@ public class SeriesOperations {
     public List<Around> around(SignedIn who, long tank, long task, String parameter) {
         tanks.find(who, tank);
         methods.parameter(who, parameter);
-        List<LocalDate> days = history.list(who.siteId(), tank).stream()
+        List<LocalDate> days = history.list(who.siteId(), tank, null).stream()
                 .filter(service -> service.done().containsKey(task))
                 .map(PastService::doneOn)
                 .toList();
@@ -203,9 +203,9 @@ public class SeriesOperations {
     }
 
     private List<LocalDate> services(SignedIn who, long tank, LocalDate from, LocalDate to) {
-        return history.list(who.siteId(), tank).stream()
+        return history.list(who.siteId(), tank, from).stream()
                 .map(PastService::doneOn)
-                .filter(day -> !day.isBefore(from) && !day.isAfter(to))
+                .filter(day -> !day.isAfter(to))
                 .distinct()
                 .toList();
     }

@@ -118,15 +118,13 @@ public class WatchOperations {
             }
         });
         Set<Long> openings = openings(filters.list(who, tank));
-        for (PastService service : history.list(who.siteId(), tank)) {
-            if (service.doneOn().isAfter(oldest)) {
-                List<Watch> ofTank = found.computeIfAbsent(service.tankId(), key -> new ArrayList<>());
-                if (service.done().keySet().stream().anyMatch(openings::contains)) {
-                    ofTank.add(new Watch(Cause.FULL_SERVICE, service.doneOn()));
-                }
-                if (service.filterOffMinutes() != null && service.filterOffMinutes() > LONG_OFF_MINUTES) {
-                    ofTank.add(new Watch(Cause.LONG_OFF, service.doneOn()));
-                }
+        for (PastService service : history.list(who.siteId(), tank, oldest)) {
+            List<Watch> ofTank = found.computeIfAbsent(service.tankId(), key -> new ArrayList<>());
+            if (service.done().keySet().stream().anyMatch(openings::contains)) {
+                ofTank.add(new Watch(Cause.FULL_SERVICE, service.doneOn()));
+            }
+            if (service.filterOffMinutes() != null && service.filterOffMinutes() > LONG_OFF_MINUTES) {
+                ofTank.add(new Watch(Cause.LONG_OFF, service.doneOn()));
             }
         }
         return found;

@@ -23,7 +23,7 @@ final class WaterRows {
      * @param parameter name of a {@link Parameter}, or {@code OWN_} with the id of one of the site's own
      * @param amount the value, or the detection limit if it was below
      */
-    record ReadingRow(
+    public record ReadingRow(
             UUID id,
             long tankId,
             String parameter,
