@@ -6,11 +6,12 @@ import app.chervil.core.tank.ContextChange;
  * How a change of context moves the dirt rate: rate × e^logRate, known to within sd on the log scale
  * (docs/sources.md#context-effects).
  */
-record ContextEffect(double logRate, double sd) {
+public record ContextEffect(double logRate, double sd) {
     static final double PARALLEL_FILTER_SHARE = 0.65;
     static final double BEHIND_PREFILTER_SHARE = 0.30;
 
-    static ContextEffect of(ContextChange change) {
+    /** The effect of a change, all its steps together. */
+    public static ContextEffect of(ContextChange change) {
         ContextEffect one =
                 switch (change.kind()) {
                     case STOCKING -> new ContextEffect(Math.log(1.4), 0.2);

@@ -9,10 +9,10 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * The belief about one graded task, replayed over its history. Order inside one service: exposure, drift, finding, flow,
- * then the growth limit from the days run and the days planned.
+ * The belief about one graded task as it grows, event by event. Order inside one service: exposure, drift, finding,
+ * flow, then the growth limit from the days run and the days planned.
  */
-final class Course {
+public final class Course {
     private final CareRule rule;
     private final Graded graded;
     private Belief belief;
@@ -21,11 +21,24 @@ final class Course {
     private Optional<Lesson> lesson = Optional.empty();
     private final List<ContextChange> changesInRun = new ArrayList<>();
 
-    private Course(CareRule rule, Graded graded, TaskHistory history) {
+    private Course(CareRule rule, Graded graded, LocalDate on, StartingLoad load) {
         this.rule = rule;
         this.graded = graded;
         this.belief = Belief.prior(rule.startDays());
-        this.run = Run.starting(history.start().on(), history.load().rate(), rule.startDays());
+        this.run = Run.starting(on, load.rate(), rule.startDays());
+    }
+
+    /**
+     * A course before its first event.
+     *
+     * @param on the day the stage began to run
+     * @throws IllegalArgumentException if the task is not learned from findings
+     */
+    public static Course begin(CareRule rule, LocalDate on, StartingLoad load) {
+        if (rule.learning() instanceof Graded graded) {
+            return new Course(rule, graded, on, load);
+        }
+        throw new IllegalArgumentException("rule must be learned from findings but was " + rule.learning());
     }
 
     /**
@@ -39,30 +52,22 @@ final class Course {
     /** How long a run was, in days and in exposure. */
     record Ran(long days, double exposure) {}
 
-    static Course replay(CareRule rule, Graded graded, TaskHistory history) {
-        Course course = new Course(rule, graded, history);
-        int next = 0;
-        for (Serviced service : history.services()) {
-            for (;
-                    next < history.changes().size()
-                            && !history.changes().get(next).on().isAfter(service.on());
-                    next++) {
-                course.change(history.changes().get(next));
-            }
-            course.serve(service);
-        }
-        history.changes().subList(next, history.changes().size()).forEach(course::change);
+    static Course replay(CareRule rule, TaskHistory history) {
+        Course course = begin(rule, history.start().on(), history.load());
+        history.play(course::change, course::serve);
         return course;
     }
 
-    private void change(ContextChange change) {
+    /** A change of context; not before the last event. */
+    public void change(ContextChange change) {
         ContextEffect effect = ContextEffect.of(change);
         belief = belief.widened(effect.sd());
         run = run.changed(change.on(), effect);
         changesInRun.add(change);
     }
 
-    private void serve(Serviced service) {
+    /** The task was done; not before the last event. */
+    public void serve(Serviced service) {
         double exposure = run.exposureAt(service.on());
         double planned = decision().days().ideal();
         Belief drifted = belief.drifted(run.daysAt(service.on()));
@@ -85,6 +90,30 @@ final class Course {
                 : found;
     }
 
+    /** When the task is next due, from all that happened so far. */
+    public Window window() {
+        return Window.after(run.since(), decision().days());
+    }
+
+    /** Exposure since the last service, in days at the usual rate. */
+    public double exposureOn(LocalDate day) {
+        return run.exposureAt(day);
+    }
+
+    /** When the stage will be overloaded if nobody serves it. */
+    public Overload overload() {
+        double spread = Loading.NINE_IN_TEN * Math.sqrt(belief.variance() + Decision.TRUTH_VARIANCE);
+        return new Overload(
+                run.daysTo(Math.exp(belief.mean() - spread)),
+                run.daysTo(Math.exp(belief.mean())),
+                run.daysTo(Math.exp(belief.mean() + spread)));
+    }
+
+    /** Why the window is what it is, in sentences. */
+    public List<String> reasons(LocalDate today) {
+        return new Reasons(this, today).sentences(decision());
+    }
+
     Decision decision() {
         return Decision.of(rule, graded, belief, run);
     }
@@ -97,7 +126,7 @@ final class Course {
         return rule;
     }
 
-    Belief belief() {
+    public Belief belief() {
         return belief;
     }
 
@@ -105,7 +134,8 @@ final class Course {
         return run;
     }
 
-    int findings() {
+    /** Services at which somebody looked. */
+    public int findings() {
         return findings;
     }
 

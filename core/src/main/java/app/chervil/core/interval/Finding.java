@@ -1,5 +1,7 @@
 package app.chervil.core.interval;
 
+import java.util.List;
+
 /**
  * What a stage looked like when it was opened. Each grade stands for a range of loadings, the fraction of what overloads
  * the stage, centred on the log scale (docs/sources.md#interval-engine).
@@ -10,6 +12,8 @@ public enum Finding {
     MODERATE(0.477, 0.65),
     HEAVY(0.806, 0.65),
     CLOGGED(1.35, 0.465);
+
+    private static final List<Finding> SCALE = List.of(values());
 
     private final double logCentre;
     private final double variance;
@@ -38,6 +42,16 @@ public enum Finding {
             }
         }
         return nearest;
+    }
+
+    /** The finding of a grade, 0 clean to 4 clogged; a grade beyond counts as the nearest. */
+    public static Finding ofGrade(int grade) {
+        return SCALE.get(Math.min(Math.max(grade, 0), SCALE.size() - 1));
+    }
+
+    /** 0 clean to 4 clogged. */
+    public int grade() {
+        return SCALE.indexOf(this);
     }
 
     /** The name a keeper uses, in the middle of a sentence. */

@@ -2,7 +2,6 @@ package app.chervil.core.interval;
 
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.Learning.ByAge;
-import app.chervil.core.filter.Learning.Graded;
 import app.chervil.core.filter.Learning.UnknownAge;
 import app.chervil.core.interval.Forecast.Basis;
 import app.chervil.core.interval.TaskSetting.By;
@@ -22,8 +21,8 @@ public final class Forecaster {
      * @return window, loading and reasons
      */
     public static Forecast forecast(CareRule rule, TaskSetting setting, TaskHistory history, LocalDate today) {
-        Forecast learned = rule.learning() instanceof Graded graded
-                ? graded(Course.replay(rule, graded, history), today)
+        Forecast learned = rule.graded()
+                ? graded(Course.replay(rule, history), today)
                 : byAge(rule, (ByAge) rule.learning(), history);
         return setting instanceof Fixed fixed ? fixed(fixed, learned) : learned;
     }

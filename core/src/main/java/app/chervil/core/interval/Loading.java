@@ -9,7 +9,7 @@ package app.chervil.core.interval;
  * @param servicePoint loading at which the task is asked for
  */
 public record Loading(double low, double likely, double high, double servicePoint) {
-    private static final double NINE_IN_TEN = 1.2816;
+    static final double NINE_IN_TEN = 1.2816;
 
     static Loading at(double exposure, Belief belief, double idealLogExposure) {
         double spread = Math.exp(NINE_IN_TEN * Math.sqrt(belief.variance() + Decision.TRUTH_VARIANCE));

@@ -14,7 +14,7 @@ public record StartingLoad(Stocking stocking, Feeding feeding, boolean behindPre
     public static final StartingLoad NORMAL = new StartingLoad(Stocking.NORMAL, Feeding.NORMAL, false, false);
 
     /** Exposure a day, 1 for a normal tank. */
-    double rate() {
+    public double rate() {
         return stocking.multiplier()
                 * feeding.multiplier()
                 * (behindPrefilter ? ContextEffect.BEHIND_PREFILTER_SHARE : 1)

@@ -4,6 +4,7 @@ import app.chervil.core.tank.ContextChange;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.Consumer;
 
 /**
  * All that is known of one task.
@@ -22,6 +23,18 @@ public record TaskHistory(Start start, StartingLoad load, List<Serviced> service
                 .filter(change -> change.on().isAfter(start.on()))
                 .sorted(Comparator.comparing(ContextChange::on))
                 .toList();
+    }
+
+    /** Plays it in the order of days; a change on the day of a service comes before it. */
+    void play(Consumer<ContextChange> change, Consumer<Serviced> service) {
+        int next = 0;
+        for (Serviced done : services) {
+            for (; next < changes.size() && !changes.get(next).on().isAfter(done.on()); next++) {
+                change.accept(changes.get(next));
+            }
+            service.accept(done);
+        }
+        changes.subList(next, changes.size()).forEach(change);
     }
 
     /**

@@ -63,7 +63,7 @@ class EngineVectorsTest {
     @ParameterizedTest(name = "{0}")
     @MethodSource("histories")
     void belief_and_window_follow_the_vectors(String name, TaskHistory history, Belief belief, Window.Days days) {
-        Course course = Course.replay(CANISTER, (Graded) CANISTER.learning(), history);
+        Course course = Course.replay(CANISTER, history);
 
         assertThat(course.belief().mean()).isCloseTo(belief.mean(), within(1e-6));
         assertThat(course.belief().variance()).isCloseTo(belief.variance(), within(1e-6));

@@ -4,7 +4,6 @@ import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.CareCatalogue;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.FilterKind;
-import app.chervil.core.filter.Learning.Graded;
 import app.chervil.core.tank.Schools;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -29,10 +28,7 @@ final class IntervalUpdateBench {
         for (int round = 1; round <= ROUNDS; round++) {
             long begun = System.nanoTime();
             for (int i = 0; i < REPLAYS; i++) {
-                sink += Course.replay(rule, (Graded) rule.learning(), history)
-                        .decision()
-                        .days()
-                        .ideal();
+                sink += Course.replay(rule, history).decision().days().ideal();
             }
             double micros = (System.nanoTime() - begun) / 1000.0 / REPLAYS / SERVICES;
             System.out.printf(
