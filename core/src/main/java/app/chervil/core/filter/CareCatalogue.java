@@ -6,7 +6,6 @@ import app.chervil.core.filter.CareRule.Bounds;
 import app.chervil.core.filter.CareRule.Effort;
 import app.chervil.core.filter.Learning.ByAge;
 import app.chervil.core.filter.Learning.Graded;
-import app.chervil.core.filter.Learning.UnknownAge;
 import app.chervil.core.tank.OpeningSchool;
 import app.chervil.core.tank.Schools;
 import app.chervil.core.tank.SockSchool;
@@ -84,7 +83,7 @@ public final class CareCatalogue {
                         7,
                         180,
                         effort(10, 0, Material.FLEECE_ROLL),
-                        ByAge.cappedAt(180),
+                        new Learning.ByLength(),
                         "A roll that ran out filters nothing."));
             case COARSE_FOAM, MEDIUM_FOAM ->
                 List.of(
@@ -97,8 +96,8 @@ public final class CareCatalogue {
                                 Graded.withFlow(2, 0.60, 300),
                                 "Foam slows the flow as it fills."),
                         FOAM_REPLACE);
-            case FINE_PAD -> List.of(finePad(stage.make()));
-            case FLOSS -> List.of(finePad(Stage.Make.DISPOSABLE));
+            case FINE_PAD -> finePad(stage.make());
+            case FLOSS -> finePad(Stage.Make.DISPOSABLE);
             case CARTRIDGE -> List.of(cartridge(stage.make()));
             case BIO_MEDIA ->
                 List.of(rule(
@@ -116,7 +115,7 @@ public final class CareCatalogue {
                         14,
                         56,
                         effort(5, 0, Material.CARBON, Material.MEDIA_BAG),
-                        ByAge.cappedAt(56),
+                        new Learning.ByTint(),
                         "Carbon fills with what it takes up, unseen."));
             case RESIN ->
                 List.of(rule(
@@ -125,7 +124,7 @@ public final class CareCatalogue {
                         21,
                         180,
                         effort(20, 0, Material.RESIN_BAG),
-                        ByAge.cappedAt(180),
+                        new Learning.ByColour(),
                         "Its colour tells; without a look, two months."));
             case PHOSPHATE_REMOVER ->
                 List.of(rule(
@@ -143,7 +142,7 @@ public final class CareCatalogue {
                         250,
                         500,
                         effort(15, 0, Material.UV_LAMP, Material.SOFT_CLOTH),
-                        new ByAge(0.85, 1.05, 500, UnknownAge.IS_SPENT),
+                        new Learning.ByHours(9000),
                         "Its germicidal output fades long before the glow does."));
             case UV_SLEEVE ->
                 List.of(rule(
@@ -256,11 +255,28 @@ public final class CareCatalogue {
                 : rule(CHANGE, 30, 14, 56, effort(5, 1, Material.CARTRIDGE), ByAge.cappedAt(56), why);
     }
 
-    private static CareRule finePad(Stage.Make make) {
+    private static List<CareRule> finePad(Stage.Make make) {
         Graded learning = Graded.withFlow(1.5, 0.60, 105);
         return make == Stage.Make.DISPOSABLE
-                ? rule(CHANGE, 21, 7, 60, effort(5, 0, Material.FINE_PAD), learning, "The finest stage shuts first.")
-                : rule(RINSE, 21, 7, 60, effort(6, 1, Material.BUCKET), learning, "The finest stage shuts first.");
+                ? List.of(rule(
+                        CHANGE, 21, 7, 60, effort(5, 0, Material.FINE_PAD), learning, "The finest stage shuts first."))
+                : List.of(
+                        rule(
+                                RINSE,
+                                21,
+                                7,
+                                60,
+                                effort(6, 1, Material.BUCKET),
+                                learning,
+                                "The finest stage shuts first."),
+                        rule(
+                                REPLACE,
+                                210,
+                                60,
+                                1095,
+                                effort(5, 1, Material.FINE_PAD),
+                                new Learning.ByRinses(10),
+                                "Each rinse leaves some silt in it and some of its spring."));
     }
 
     private static CareRule rule(

@@ -29,14 +29,13 @@ public sealed interface Learning {
     }
 
     /**
-     * By age alone: nothing that is found moves it.
+     * By age, unless a look finds it worn out before.
      *
      * @param earliest share of the start interval from which the task may be done, up to 1
      * @param latest share of the start interval by which it should be done, at least 1
      * @param ceilingDays cap on the age in days
-     * @param unknown what an unknown age means
      */
-    record ByAge(double earliest, double latest, int ceilingDays, UnknownAge unknown) implements Learning {
+    record ByAge(double earliest, double latest, int ceilingDays) implements Learning {
         public ByAge {
             Check.within("earliest", earliest, 0, 1);
             Check.within("latest", latest, 1, 2);
@@ -44,13 +43,30 @@ public sealed interface Learning {
         }
 
         static ByAge cappedAt(int ceilingDays) {
-            return new ByAge(0.75, 1.2, ceilingDays, UnknownAge.COUNTS_FROM_ENTRY);
+            return new ByAge(0.75, 1.2, ceilingDays);
         }
     }
 
-    /** What to make of a part whose age nobody knows. */
-    enum UnknownAge {
-        COUNTS_FROM_ENTRY,
-        IS_SPENT
-    }
+    /**
+     * By hours of use; a window at 0.85, 0.95 and 1.05 of the rated hours (docs/sources.md#other-lives).
+     *
+     * @param ratedHours for a lamp whose own are not known
+     */
+    record ByHours(double ratedHours) implements Learning {}
+
+    /** By the tint of the water: carbon is spent when the tint is back (docs/sources.md#other-lives). */
+    record ByTint() implements Learning {}
+
+    /** By the coloured share of a bag of resin (docs/sources.md#other-lives). */
+    record ByColour() implements Learning {}
+
+    /** By the metres left on a roll (docs/sources.md#other-lives). */
+    record ByLength() implements Learning {}
+
+    /**
+     * By how often a pad was rinsed (docs/sources.md#other-lives).
+     *
+     * @param rinses a pad bears, where its own number is not known
+     */
+    record ByRinses(int rinses) implements Learning {}
 }

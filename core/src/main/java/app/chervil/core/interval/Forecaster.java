@@ -1,14 +1,20 @@
 package app.chervil.core.interval;
 
 import app.chervil.core.filter.CareRule;
+import app.chervil.core.filter.Learning;
 import app.chervil.core.filter.Learning.ByAge;
-import app.chervil.core.filter.Learning.UnknownAge;
+import app.chervil.core.filter.Learning.ByColour;
+import app.chervil.core.filter.Learning.ByHours;
+import app.chervil.core.filter.Learning.ByLength;
+import app.chervil.core.filter.Learning.ByRinses;
+import app.chervil.core.filter.Learning.ByTint;
 import app.chervil.core.interval.Forecast.Basis;
 import app.chervil.core.interval.TaskSetting.By;
 import app.chervil.core.interval.TaskSetting.Fixed;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Answers when a task is next due: the one entry to the interval engine. */
 public final class Forecaster {
@@ -21,9 +27,7 @@ public final class Forecaster {
      * @return window, loading and reasons
      */
     public static Forecast forecast(CareRule rule, TaskSetting setting, TaskHistory history, LocalDate today) {
-        Forecast learned = rule.graded()
-                ? graded(Course.replay(rule, history), today)
-                : byAge(rule, (ByAge) rule.learning(), history);
+        Forecast learned = learned(rule, history, today);
         return setting instanceof Fixed fixed ? fixed(fixed, learned) : learned;
     }
 
@@ -40,56 +44,75 @@ public final class Forecaster {
 
     /**
      * The forecast of a part that is looked after at an opening: on the opening's day if that is neither too soon nor
-     * past the part's age cap, and no later than the cap.
+     * past the part's age cap, and no later than the cap; a part found worn out waits for nothing.
+     *
+     * @param capDays age at which it is looked after even without an opening
      */
-    public static Forecast waitingForOpening(CareRule rule, Forecast own, Forecast opening) {
-        if (!(rule.learning() instanceof ByAge age)) {
+    public static Forecast waitingForOpening(int capDays, Forecast own, Forecast opening) {
+        boolean wornOut = own.window().earliest().equals(own.window().latest());
+        if (wornOut) {
             return own;
         }
-        LocalDate cap = own.since().plusDays(age.ceilingDays());
-        LocalDate notBefore = own.window().earliest();
+        LocalDate cap = own.since().plusDays(capDays);
+        LocalDate notBefore =
+                own.window().earliest().isAfter(cap) ? cap : own.window().earliest();
         LocalDate wanted = opening.window().ideal();
         LocalDate ideal = wanted.isBefore(notBefore) ? notBefore : wanted.isAfter(cap) ? cap : wanted;
-        String reason = "Looked after when the canister is opened, by " + Reasons.days(age.ceilingDays())
-                + " of age at the latest.";
+        String reason =
+                "Looked after when the canister is opened, by " + Reasons.days(capDays) + " of age at the latest.";
         return new Forecast(
                 own.since(), new Window(notBefore, ideal, cap), own.basis(), own.loading(), List.of(reason));
     }
 
-    private static Forecast graded(Course course, LocalDate today) {
+    /** The forecast of a part that is renewed together with others of its kind: the window of the first. */
+    public static Forecast together(Forecast own, Forecast first, String part) {
+        return own.window().equals(first.window())
+                ? own
+                : new Forecast(
+                        own.since(),
+                        first.window(),
+                        own.basis(),
+                        own.loading(),
+                        List.of("Replaced together with the other " + part + ": "
+                                + first.reasons().get(0)));
+    }
+
+    private static Forecast learned(CareRule rule, TaskHistory history, LocalDate today) {
+        Learning learning = rule.learning();
+        if (learning instanceof ByAge age) {
+            return PartLives.byAge(rule, age, history);
+        }
+        if (learning instanceof ByHours lamp) {
+            return PartLives.byHours(lamp, history, today);
+        }
+        if (learning instanceof ByRinses pad) {
+            return PartLives.byRinses(rule, pad, history);
+        }
+        if (learning instanceof ByLength) {
+            return PartLives.byLength(rule, history, today);
+        }
+        if (learning instanceof ByTint) {
+            return SpentMedia.carbon(rule, history, today);
+        }
+        return learning instanceof ByColour
+                ? SpentMedia.resin(rule, history, today)
+                : graded(Course.replay(rule, history), today, PartLives.wornSince(history));
+    }
+
+    private static Forecast graded(Course course, LocalDate today, Optional<Look> worn) {
         Decision decision = course.decision();
         return new Forecast(
                 course.run().since(),
                 Window.after(course.run().since(), decision.days()),
                 course.findings() == 0 ? Basis.START : Basis.LEARNED,
                 Optional.of(course.loadingOn(today)),
-                new Reasons(course, today).sentences(decision));
-    }
-
-    private static Forecast byAge(CareRule rule, ByAge age, TaskHistory history) {
-        boolean served = !history.services().isEmpty();
-        LocalDate since = served
-                ? history.services().get(history.services().size() - 1).on()
-                : history.start().on();
-        boolean known = served || history.start().ageKnown();
-        if (!known && age.unknown() == UnknownAge.IS_SPENT) {
-            return new Forecast(
-                    since,
-                    new Window(since, since, since),
-                    Basis.AGE,
-                    Optional.empty(),
-                    List.of("Its age is unknown, so it counts as spent."));
-        }
-        double ideal = Math.min(rule.startDays(), age.ceilingDays());
-        Window.Days days = new Window.Days(
-                age.earliest() * ideal, ideal, Math.max(ideal, Math.min(age.latest() * ideal, age.ceilingDays())));
-        String counted = known ? "" : " Age unknown: counted from the day it was entered.";
-        return new Forecast(
-                since,
-                Window.after(since, days),
-                Basis.AGE,
-                Optional.empty(),
-                List.of("By age, every " + Reasons.days(rule.startDays()) + ": " + lower(rule.why()) + counted));
+                Stream.concat(
+                                worn
+                                        .map(look -> "Found to crumble on " + Reasons.DAY.format(look.on())
+                                                + ": replace part of it, a share at a time.")
+                                        .stream(),
+                                new Reasons(course, today).sentences(decision).stream())
+                        .toList());
     }
 
     private static Forecast fixed(Fixed fixed, Forecast learned) {
@@ -106,9 +129,5 @@ public final class Forecaster {
                 Basis.FIXED,
                 learned.loading(),
                 List.of(who + ": every " + Reasons.days(fixed.days()) + ".", would));
-    }
-
-    private static String lower(String sentence) {
-        return sentence.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + sentence.substring(1);
     }
 }

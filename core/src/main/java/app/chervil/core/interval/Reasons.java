@@ -15,7 +15,7 @@ import java.util.Locale;
  * waiting longer.
  */
 final class Reasons {
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH);
+    static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH);
     private static final double WEIGHT_WORTH_TELLING = 0.25;
     private static final int MOST_TERMS = 2;
 
@@ -99,14 +99,6 @@ final class Reasons {
 
     private static Term context(ContextChange change) {
         ContextEffect effect = ContextEffect.of(change);
-        boolean more = change.steps() > 0;
-        String what =
-                switch (change.kind()) {
-                    case STOCKING -> more ? "Stocking raised" : "Stocking lowered";
-                    case FEEDING -> more ? "Feeding raised" : "Feeding cut";
-                    case PREFILTER -> more ? "Pre-filter added" : "Pre-filter taken off";
-                    case PARALLEL_FILTER -> more ? "Another filter added" : "Another filter taken off";
-                };
         double factor = Math.exp(effect.logRate());
         String reaches = factor < 1
                 ? "about " + percent(1 - factor) + " less reaches it"
@@ -115,7 +107,7 @@ final class Reasons {
                         : "about " + Math.round(factor * 10) / 10.0 + " times as much reaches it";
         return new Term(
                 Math.abs(effect.logRate()),
-                what + " " + DAY.format(change.on()) + ": " + reaches + ", still to be confirmed.");
+                change.words() + " " + DAY.format(change.on()) + ": " + reaches + ", still to be confirmed.");
     }
 
     private java.util.Optional<String> closing(Decision decision) {

@@ -12,8 +12,10 @@ import java.util.function.Consumer;
  * @param start the day the stage began to run, and how sure that is
  * @param services in any order; those before the start are left out
  * @param changes of the tank and filter that reach this stage, in any order
+ * @param evidence looks and labels
  */
-public record TaskHistory(Start start, StartingLoad load, List<Serviced> services, List<ContextChange> changes) {
+public record TaskHistory(
+        Start start, StartingLoad load, List<Serviced> services, List<ContextChange> changes, Evidence evidence) {
     public TaskHistory {
         services = services.stream()
                 .filter(service -> !service.on().isBefore(start.on()))
@@ -23,6 +25,23 @@ public record TaskHistory(Start start, StartingLoad load, List<Serviced> service
                 .filter(change -> change.on().isAfter(start.on()))
                 .sorted(Comparator.comparing(ContextChange::on))
                 .toList();
+    }
+
+    /** A history without looks. */
+    public TaskHistory(Start start, StartingLoad load, List<Serviced> services, List<ContextChange> changes) {
+        this(start, load, services, changes, Evidence.NONE);
+    }
+
+    /** The day the present part began to run: the last service, or the start. */
+    LocalDate since() {
+        return services.isEmpty()
+                ? start.on()
+                : services.get(services.size() - 1).on();
+    }
+
+    /** Whether anyone knows when the present part began to run. */
+    boolean ageKnown() {
+        return !services.isEmpty() || start.ageKnown();
     }
 
     /** Plays it in the order of days; a change on the day of a service comes before it. */

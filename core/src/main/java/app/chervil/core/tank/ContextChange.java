@@ -19,6 +19,17 @@ public record ContextChange(LocalDate on, Kind kind, int steps) {
         return new ContextChange(on, kind, to.ordinal() - from.ordinal());
     }
 
+    /** What happened, in a keeper's words: "Stocking raised". */
+    public String words() {
+        boolean more = steps > 0;
+        return switch (kind) {
+            case STOCKING -> more ? "Stocking raised" : "Stocking lowered";
+            case FEEDING -> more ? "Feeding raised" : "Feeding cut";
+            case PREFILTER -> more ? "Pre-filter added" : "Pre-filter taken off";
+            case PARALLEL_FILTER -> more ? "Another filter added" : "Another filter taken off";
+        };
+    }
+
     /** What changed. */
     public enum Kind {
         STOCKING,

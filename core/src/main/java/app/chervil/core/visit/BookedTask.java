@@ -2,9 +2,12 @@ package app.chervil.core.visit;
 
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.CareRule;
+import app.chervil.core.filter.Endurance;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.interval.Look;
 import app.chervil.core.interval.TaskSetting;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -14,8 +17,14 @@ import java.util.Optional;
  * @param countFrom the day from which care is counted while nothing is logged
  */
 public record BookedTask(long id, Optional<StagePart> stage, LocalDate countFrom, CareRule rule, TaskSetting setting) {
-    /** The stage a task belongs to, and when it was last new. */
-    public record StagePart(StageKind kind, Optional<LocalDate> fittedOn) {}
+    /**
+     * The stage a task belongs to.
+     *
+     * @param fittedOn when it was last new; empty if nobody knows
+     * @param looks between services
+     */
+    public record StagePart(
+            long id, StageKind kind, Optional<LocalDate> fittedOn, Endurance endurance, List<Look> looks) {}
 
     boolean is(CareAction action) {
         return rule.action() == action;

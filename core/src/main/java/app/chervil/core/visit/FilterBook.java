@@ -1,15 +1,20 @@
 package app.chervil.core.visit;
 
 import app.chervil.core.calc.FlowRate;
+import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.CareCatalogue;
 import app.chervil.core.filter.FilterKind;
+import app.chervil.core.filter.Learning.ByAge;
+import app.chervil.core.filter.Learning.ByHours;
 import app.chervil.core.filter.Learning.Graded;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.filter.TaskName;
+import app.chervil.core.interval.Evidence;
 import app.chervil.core.interval.Finding;
 import app.chervil.core.interval.Forecast;
 import app.chervil.core.interval.Forecaster;
 import app.chervil.core.interval.Serviced;
+import app.chervil.core.interval.Story;
 import app.chervil.core.interval.Surroundings;
 import app.chervil.core.interval.TaskHistory;
 import app.chervil.core.interval.TaskSetting.Learned;
@@ -23,12 +28,16 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * All that is known of one filter: its tasks in the order of the water path, its log, and what changed around it.
  * Answers the forecast of each task.
  */
 public final class FilterBook {
+    private static final int RARELY_OPENED_SEALS_DAYS = 365;
+
     private final Device device;
     private final List<BookedTask> tasks;
     private final List<LoggedService> services;
@@ -62,6 +71,7 @@ public final class FilterBook {
             List<Serviced> done = log.getOrDefault(task.id(), List.of());
             forecasts.put(task.id(), Forecaster.forecast(task.rule(), task.setting(), history(task, done), today));
         }
+        replaceLampsTogether(forecasts);
         tasks.stream()
                 .filter(BookedTask::isOpening)
                 .findFirst()
@@ -77,7 +87,7 @@ public final class FilterBook {
                 forecasts.computeIfPresent(task.id(), (id, own) -> Forecaster.withOpening(own, lead, name));
             } else if (waitsForOpening(task)) {
                 forecasts.computeIfPresent(
-                        task.id(), (id, own) -> Forecaster.waitingForOpening(task.rule(), own, lead));
+                        task.id(), (id, own) -> Forecaster.waitingForOpening(cap(task, lead), own, lead));
             }
         }
     }
@@ -88,6 +98,32 @@ public final class FilterBook {
                         .map(part -> CareCatalogue.goesWithOpening(
                                 device.kind(), part.kind(), task.rule().action()))
                         .orElse(false);
+    }
+
+    /**
+     * The age at which a part is looked after even without an opening: the catalogue's, for seals a year where openings are
+     * rare (docs/sources.md#other-lives).
+     */
+    private static int cap(BookedTask task, Forecast opening) {
+        boolean seals = task.stage().map(part -> part.kind() == StageKind.SEALS).orElse(false);
+        boolean rare = opening.window().ideal().isAfter(opening.since().plusMonths(6));
+        return task.rule().learning() instanceof ByAge age
+                ? seals && rare ? Math.min(RARELY_OPENED_SEALS_DAYS, age.ceilingDays()) : age.ceilingDays()
+                : task.rule().bounds().mostDays();
+    }
+
+    /** Lamps of one filter are replaced together, on the day of the first. */
+    private void replaceLampsTogether(Map<Long, Forecast> forecasts) {
+        List<Long> lamps = tasks.stream()
+                .filter(task -> task.setting() instanceof Learned && task.rule().learning() instanceof ByHours)
+                .map(BookedTask::id)
+                .toList();
+        Optional<Forecast> first = lamps.stream()
+                .flatMap(id -> Optional.ofNullable(forecasts.get(id)).stream())
+                .min(Comparator.comparing(forecast -> forecast.window().ideal()));
+        first.filter(lead -> lamps.size() > 1)
+                .ifPresent(lead -> lamps.forEach(
+                        id -> forecasts.computeIfPresent(id, (lamp, own) -> Forecaster.together(own, lead, "lamp"))));
     }
 
     private static boolean waitsForOpening(BookedTask task) {
@@ -106,7 +142,40 @@ public final class FilterBook {
                 new TaskHistory.Start(task.start(), task.ageKnown()),
                 around.today().on(task.start(), around.changes(), behind),
                 done,
-                reaching);
+                reaching,
+                evidence(task));
+    }
+
+    private Evidence evidence(BookedTask task) {
+        return task.stage()
+                .map(part -> new Evidence(part.endurance(), part.looks(), rinses(part)))
+                .orElse(Evidence.NONE);
+    }
+
+    private List<LocalDate> rinses(BookedTask.StagePart part) {
+        Set<Long> rinsing = tasks.stream()
+                .filter(task -> task.is(CareAction.RINSE)
+                        && task.stage().map(BookedTask.StagePart::id).equals(Optional.of(part.id())))
+                .map(BookedTask::id)
+                .collect(Collectors.toSet());
+        return services.stream()
+                .filter(service -> service.done().keySet().stream().anyMatch(rinsing::contains))
+                .map(LoggedService::on)
+                .toList();
+    }
+
+    /**
+     * The story of a task that is learned from findings; empty if the task is not here or not learned so.
+     *
+     * @param id of the task
+     */
+    public List<Story.Chapter> story(long id) {
+        Map<Long, List<Serviced>> log = servicedByTask();
+        return tasks.stream()
+                .filter(task -> task.id() == id && task.rule().graded())
+                .findFirst()
+                .map(task -> Story.of(task.rule(), history(task, log.getOrDefault(id, List.of()))))
+                .orElse(List.of());
     }
 
     private Map<Long, List<Serviced>> servicedByTask() {

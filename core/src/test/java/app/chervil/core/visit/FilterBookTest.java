@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.chervil.core.calc.FlowRate;
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.CareCatalogue;
+import app.chervil.core.filter.Endurance;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
@@ -164,7 +165,7 @@ class FilterBookTest {
         private static BookedTask stage(long id, StageKind kind, CareAction action) {
             return new BookedTask(
                     id,
-                    Optional.of(new BookedTask.StagePart(kind, Optional.of(START))),
+                    Optional.of(new BookedTask.StagePart(id, kind, Optional.of(START), Endurance.UNKNOWN, List.of())),
                     START,
                     CareCatalogue.find(Stage.washable(kind), action, Schools.DEFAULT)
                             .orElseThrow(),

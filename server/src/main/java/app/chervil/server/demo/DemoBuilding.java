@@ -64,14 +64,14 @@ abstract class DemoBuilding {
     }
 
     static StageInput stage(StageKind kind) {
-        return new StageInput(null, kind, "", 1, null, Make.WASHABLE, false, null, null);
+        return new StageInput(null, kind, "", 1, null, Make.WASHABLE, false, null, null, null);
     }
 
     final StageInput foam(StageKind kind) {
-        return new StageInput(null, kind, "", 1, null, Make.WASHABLE, false, ago(400), null);
+        return new StageInput(null, kind, "", 1, null, Make.WASHABLE, false, ago(400), null, null);
     }
 
     static StageInput media(StageKind kind, double grams, @Nullable LocalDate fittedOn) {
-        return new StageInput(null, kind, "", 1, grams, Make.WASHABLE, true, fittedOn, null);
+        return new StageInput(null, kind, "", 1, grams, Make.WASHABLE, true, fittedOn, null, null);
     }
 }

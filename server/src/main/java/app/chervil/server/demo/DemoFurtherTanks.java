@@ -58,7 +58,7 @@ class DemoFurtherTanks extends DemoBuilding {
                                 stage(PREFILTER_SPONGE),
                                 stage(IMPELLER),
                                 foam(COARSE_FOAM),
-                                new StageInput(null, FINE_PAD, "", 1, null, Make.DISPOSABLE, false, null, null),
+                                new StageInput(null, FINE_PAD, "", 1, null, Make.DISPOSABLE, false, null, null, null),
                                 media(BIO_MEDIA, 300, years(2)))));
         FilterView bellows = filters.create(
                 who,
@@ -123,7 +123,7 @@ class DemoFurtherTanks extends DemoBuilding {
                                 stage(PREFILTER_SPONGE),
                                 stage(HOSES),
                                 foam(COARSE_FOAM),
-                                new StageInput(null, FINE_PAD, "", 1, null, Make.DISPOSABLE, false, null, null),
+                                new StageInput(null, FINE_PAD, "", 1, null, Make.DISPOSABLE, false, null, null, null),
                                 media(BIO_MEDIA, 2000, years(5)),
                                 stage(IMPELLER),
                                 stage(SEALS))));
@@ -143,7 +143,16 @@ class DemoFurtherTanks extends DemoBuilding {
                                 foam(COARSE_FOAM),
                                 media(BIO_MEDIA, 1600, years(5)),
                                 new StageInput(
-                                        null, UV_LAMP, "", 2, null, Make.DISPOSABLE, false, ago(340), "9 W, 2 pins"),
+                                        null,
+                                        UV_LAMP,
+                                        "",
+                                        2,
+                                        null,
+                                        Make.DISPOSABLE,
+                                        false,
+                                        ago(340),
+                                        "9 W, 2 pins",
+                                        null),
                                 stage(UV_SLEEVE),
                                 stage(IMPELLER),
                                 stage(SEALS))));

@@ -106,7 +106,7 @@ class DemoTanks extends DemoBuilding {
                                 stage(HOSES),
                                 foam(COARSE_FOAM),
                                 foam(MEDIUM_FOAM),
-                                new StageInput(null, FINE_PAD, "", 1, null, Make.DISPOSABLE, false, null, null),
+                                new StageInput(null, FINE_PAD, "", 1, null, Make.DISPOSABLE, false, null, null, null),
                                 media(BIO_MEDIA, 1400, years(3)),
                                 stage(IMPELLER),
                                 stage(SEALS))));
@@ -159,11 +159,20 @@ class DemoTanks extends DemoBuilding {
                                 stage(STRAINER),
                                 stage(IMPELLER),
                                 foam(COARSE_FOAM),
-                                new StageInput(null, FLOSS, "", 1, null, Make.DISPOSABLE, false, null, null),
+                                new StageInput(null, FLOSS, "", 1, null, Make.DISPOSABLE, false, null, null, null),
                                 new StageInput(
-                                        null, CARTRIDGE, "", 1, null, Make.WASHABLE, false, ago(24), "95 x 130 mm"),
+                                        null,
+                                        CARTRIDGE,
+                                        "",
+                                        1,
+                                        null,
+                                        Make.WASHABLE,
+                                        false,
+                                        ago(24),
+                                        "95 x 130 mm",
+                                        null),
                                 media(BIO_MEDIA, 350, years(2)),
-                                new StageInput(null, RESIN, "", 1, 100d, Make.WASHABLE, true, ago(300), null))));
+                                new StageInput(null, RESIN, "", 1, 100d, Make.WASHABLE, true, ago(300), null, null))));
         tannin.tasks().stream()
                 .filter(task -> task.action() == CareAction.REGENERATE)
                 .forEach(task ->

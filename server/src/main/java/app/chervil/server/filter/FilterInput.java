@@ -1,5 +1,6 @@
 package app.chervil.server.filter;
 
+import app.chervil.core.filter.Endurance;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FlowDirection;
 import app.chervil.core.filter.Stage;
@@ -14,6 +15,8 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -77,6 +80,7 @@ public record FilterInput(
      * @param massG media only, in grams
      * @param fittedOn absent if nobody knows
      * @param size what a spare of it must be, such as "9 W, 2 pins"; absent if nobody knows
+     * @param lasting absent if nobody knows
      */
     public record StageInput(
             @Nullable Long id,
@@ -98,9 +102,59 @@ public record FilterInput(
             @Nullable LocalDate fittedOn,
 
             @Nullable @Size(max = 60, message = "At most 60 characters.")
-            String size) {
+            String size,
+
+            @Nullable @Valid Lasting lasting) {
         Stage toCore() {
             return new Stage(kind, make);
+        }
+    }
+
+    /**
+     * How long a part lasts by its label and how it is run; each may be absent.
+     *
+     * @param ratedHours of a lamp
+     * @param litHoursADay of a lamp
+     * @param startsADay of a lamp
+     * @param rollM length of a new fleece roll, in metres
+     * @param rinses that a washable pad bears
+     */
+    public record Lasting(
+            @Nullable
+            @DecimalMin(value = "100", message = "At least 100 hours.")
+            @DecimalMax(value = "100000", message = "At most 100,000 hours.")
+            Double ratedHours,
+
+            @Nullable
+            @DecimalMin(value = "0", message = "Not below 0.")
+            @DecimalMax(value = "24", message = "A day has 24 hours.")
+            Double litHoursADay,
+
+            @Nullable @Min(value = 0, message = "Not below 0.") @Max(value = 1440, message = "At most once a minute.")
+            Integer startsADay,
+
+            @Nullable
+            @DecimalMin(value = "0.1", message = "At least 0.1 m.")
+            @DecimalMax(value = "1000", message = "At most 1,000 m.")
+            Double rollM,
+
+            @Nullable @Min(value = 1, message = "At least 1.") @Max(value = 1000, message = "At most 1,000.")
+            Integer rinses) {
+        /** Nothing is known. */
+        public static final Lasting UNKNOWN = new Lasting(null, null, null, null, null);
+
+        /** The same for the core. */
+        public Endurance toCore() {
+            return new Endurance(
+                    optional(ratedHours),
+                    optional(litHoursADay),
+                    startsADay == null ? OptionalInt.empty() : OptionalInt.of(startsADay),
+                    optional(rollM),
+                    rinses == null ? OptionalInt.empty() : OptionalInt.of(rinses));
+        }
+
+        private static OptionalDouble optional(@Nullable Double value) {
+            return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
         }
     }
 }

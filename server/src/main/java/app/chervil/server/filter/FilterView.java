@@ -44,7 +44,8 @@ public record FilterView(
             Stage.Make make,
             boolean bagged,
             @Nullable LocalDate fittedOn,
-            String size) {}
+            String size,
+            FilterInput.Lasting lasting) {}
 
     /**
      * A care task and what the catalogue says of it.

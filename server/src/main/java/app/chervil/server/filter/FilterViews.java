@@ -42,7 +42,8 @@ final class FilterViews {
                 row.make(),
                 row.bagged(),
                 row.fittedOn(),
-                row.size());
+                row.size(),
+                row.lasting());
     }
 
     /** Empty for a task that the stage no longer brings, as when a pad became disposable. */

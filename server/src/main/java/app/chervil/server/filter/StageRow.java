@@ -18,8 +18,17 @@ record StageRow(
         boolean bagged,
         @Nullable LocalDate fittedOn,
         LocalDate careFrom,
-        String size) {
+        String size,
+        @Nullable Double ratedHours,
+        @Nullable Double litHoursADay,
+        @Nullable Integer startsADay,
+        @Nullable Double rollM,
+        @Nullable Integer rinses) {
+    FilterInput.Lasting lasting() {
+        return new FilterInput.Lasting(ratedHours, litHoursADay, startsADay, rollM, rinses);
+    }
+
     FilterInput.StageInput toInput() {
-        return new FilterInput.StageInput(id, kind, label, quantity, massG, make, bagged, fittedOn, size);
+        return new FilterInput.StageInput(id, kind, label, quantity, massG, make, bagged, fittedOn, size, lasting());
     }
 }

@@ -7,6 +7,8 @@ import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Forecast;
+import app.chervil.core.interval.Look;
+import app.chervil.core.interval.Story;
 import app.chervil.core.interval.Surroundings;
 import app.chervil.core.interval.TaskSetting;
 import app.chervil.core.tank.ContextChange;
@@ -37,10 +39,12 @@ import org.jspecify.annotations.Nullable;
  *
  * @param otherFilters in use on the same tank
  * @param changes of the tank
- * @param services of the tank; those of other filters are passed over
+ * @param past of the tank; what concerns other filters is passed over
  */
-public record CareBook(
-        TankView tank, FilterView filter, int otherFilters, List<ChangeRow> changes, List<PastService> services) {
+public record CareBook(TankView tank, FilterView filter, int otherFilters, List<ChangeRow> changes, Past past) {
+
+    /** What was done and seen on a tank. */
+    public record Past(List<PastService> services, Map<Long, List<Look>> looksByStage) {}
 
     /** A task in use with its forecast. */
     public record TaskForecast(FilterView filter, TaskView task, CareRule rule, Forecast forecast) {}
@@ -52,6 +56,11 @@ public record CareBook(
                 .map(task ->
                         new TaskForecast(filter, task, rule(task), Objects.requireNonNull(forecasts.get(task.id()))))
                 .toList();
+    }
+
+    /** The story of a task that is learned from findings, oldest first; empty for others. */
+    List<Story.Chapter> story(long task) {
+        return book().story(task);
     }
 
     /** Whether work of this kind waits while this tank is on hold. */
@@ -77,7 +86,7 @@ public record CareBook(
         return new FilterBook(
                 new FilterBook.Device(filter.name(), filter.kind()),
                 inUse().stream().map(this::booked).toList(),
-                services.stream().map(this::logged).toList(),
+                past.services().stream().map(this::logged).toList(),
                 new FilterBook.Around(today, reaching));
     }
 
@@ -98,7 +107,12 @@ public record CareBook(
 
     private BookedTask booked(TaskView task) {
         Optional<BookedTask.StagePart> part = stageOf(task)
-                .map(stage -> new BookedTask.StagePart(stage.kind(), Optional.ofNullable(stage.fittedOn())));
+                .map(stage -> new BookedTask.StagePart(
+                        stage.id(),
+                        stage.kind(),
+                        Optional.ofNullable(stage.fittedOn()),
+                        stage.lasting().toCore(),
+                        past.looksByStage().getOrDefault(stage.id(), List.of())));
         return new BookedTask(task.id(), part, task.catalogue().careFrom(), rule(task), setting(task));
     }
 

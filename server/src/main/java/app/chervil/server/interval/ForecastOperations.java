@@ -1,6 +1,8 @@
 package app.chervil.server.interval;
 
 import app.chervil.core.interval.Forecast;
+import app.chervil.core.interval.Look;
+import app.chervil.core.interval.Sign;
 import app.chervil.core.water.Hold;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterOperations;
@@ -28,12 +30,15 @@ public class ForecastOperations {
     private final FilterOperations filters;
     private final ServiceHistory history;
     private final HoldBook holds;
+    private final LookMapper looks;
 
-    ForecastOperations(TankOperations tanks, FilterOperations filters, ServiceHistory history, HoldBook holds) {
+    ForecastOperations(
+            TankOperations tanks, FilterOperations filters, ServiceHistory history, HoldBook holds, LookMapper looks) {
         this.tanks = tanks;
         this.filters = filters;
         this.history = history;
         this.holds = holds;
+        this.looks = looks;
     }
 
     /**
@@ -95,6 +100,9 @@ public class ForecastOperations {
         Map<Long, List<PastService>> services = history.list(who.siteId(), tank, null).stream()
                 .filter(logged)
                 .collect(Collectors.groupingBy(PastService::tankId));
+        Map<Long, List<Look>> seen = looks.list(who.siteId(), tank).stream()
+                .collect(Collectors.groupingBy(
+                        LookRow::stageId, Collectors.mapping(LookRow::toCore, Collectors.toList())));
         List<FilterView> all = filters.list(who, tank);
         return all.stream()
                 .map(filter -> new CareBook(
@@ -105,7 +113,15 @@ public class ForecastOperations {
                                         .count()
                                 - 1,
                         changes.getOrDefault(filter.tankId(), List.of()),
-                        services.getOrDefault(filter.tankId(), List.of())))
+                        new CareBook.Past(services.getOrDefault(filter.tankId(), List.of()), seen)))
+                .toList();
+    }
+
+    private static List<ForecastView.SignView> signs(CareBook.TaskForecast task) {
+        return task.filter().stages().stream()
+                .filter(stage -> Objects.equals(stage.id(), task.task().stageId()))
+                .flatMap(stage -> Sign.of(stage.kind(), task.task().action()).stream()
+                        .map(sign -> new ForecastView.SignView(sign, sign.wordsFor(stage.kind()), sign.unit())))
                 .toList();
     }
 
@@ -125,6 +141,7 @@ public class ForecastOperations {
                 forecast.basis(),
                 forecast.loading().orElse(null),
                 forecast.reasons(),
+                signs(task),
                 hold);
     }
 }

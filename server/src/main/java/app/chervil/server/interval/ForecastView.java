@@ -2,6 +2,7 @@ package app.chervil.server.interval;
 
 import app.chervil.core.interval.Forecast;
 import app.chervil.core.interval.Loading;
+import app.chervil.core.interval.Sign;
 import app.chervil.core.interval.Window;
 import app.chervil.core.water.Hold;
 import java.time.LocalDate;
@@ -14,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param since the day the present run began
  * @param intervalDays days from there to the ideal day
  * @param loading absent where dirt does not count
+ * @param signs what a look between services can tell; empty if none can
  * @param hold why the task is to wait whatever its window says; absent if it need not
  */
 public record ForecastView(
@@ -25,7 +27,11 @@ public record ForecastView(
         Forecast.Basis basis,
         @Nullable Loading loading,
         List<String> reasons,
+        List<SignView> signs,
         @Nullable Hold hold) {
+    /** A sign in the words of its stage. */
+    public record SignView(Sign sign, String words, Sign.Unit unit) {}
+
     /**
      * What the forecast is about.
      *

@@ -152,8 +152,9 @@ class ServiceApiTest {
         site.get(keeper, "/api/rounds").andExpect(jsonPath("$.visits.length()").value(5));
 
         // tank, filter, stage, care_task, context_change, service, service_task, service_flow, reading,
-        // medication, media_replacement; and the three service tables once more for the weeks that watches look at
-        assertThat(count.statements()).hasSize(14);
+        // medication, media_replacement, stage_look; and the three service tables once more for the weeks that watches
+        // look at
+        assertThat(count.statements()).hasSize(15);
     }
 
     @ParameterizedTest(name = "{0}")

@@ -1,0 +1,36 @@
+package app.chervil.core.interval;
+
+import app.chervil.core.filter.Endurance;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What is known of a part apart from its services.
+ *
+ * @param looks oldest first
+ * @param rinses days on which the part was rinsed, oldest first
+ */
+public record Evidence(Endurance endurance, List<Look> looks, List<LocalDate> rinses) {
+    public static final Evidence NONE = new Evidence(Endurance.UNKNOWN, List.of(), List.of());
+
+    public Evidence {
+        looks = looks.stream().sorted(Comparator.comparing(Look::on)).toList();
+        rinses = rinses.stream().sorted().toList();
+    }
+
+    /** Looks after a day and up to another, oldest first. */
+    List<Look> between(LocalDate startExclusive, LocalDate endInclusive) {
+        return looks.stream()
+                .filter(look -> look.on().isAfter(startExclusive) && !look.on().isAfter(endInclusive))
+                .toList();
+    }
+
+    /** The first look after a day that shows a sign. */
+    Optional<Look> firstAfter(LocalDate day, Sign sign) {
+        return looks.stream()
+                .filter(look -> look.sign() == sign && look.on().isAfter(day))
+                .findFirst();
+    }
+}

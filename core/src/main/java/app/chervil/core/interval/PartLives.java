@@ -1,0 +1,200 @@
+package app.chervil.core.interval;
+
+import static app.chervil.core.interval.Reasons.DAY;
+import static app.chervil.core.interval.Reasons.days;
+
+import app.chervil.core.filter.CareRule;
+import app.chervil.core.filter.CareRule.Bounds;
+import app.chervil.core.filter.Endurance;
+import app.chervil.core.filter.Learning.ByAge;
+import app.chervil.core.filter.Learning.ByHours;
+import app.chervil.core.filter.Learning.ByRinses;
+import app.chervil.core.interval.Forecast.Basis;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/** When parts are due that are not graded: by age, lit hours, metres, rinses. docs/sources.md#other-lives. */
+final class PartLives {
+    private static final double HOURS_A_START = 2;
+    private static final double USUAL_LIT_HOURS = 24;
+    private static final int GREEN_WATER_DAYS = 30;
+    private static final double ROLL_KEPT = 0.1;
+
+    private PartLives() {}
+
+    /** By age; a look that finds it worn out makes it due, whatever its age. */
+    static Forecast byAge(CareRule rule, ByAge age, TaskHistory history) {
+        LocalDate since = history.since();
+        Optional<Look> worn = wornSince(history);
+        if (worn.isPresent()) {
+            return due(
+                    history,
+                    worn.get().on(),
+                    "Found worn out on " + DAY.format(worn.get().on()) + ": replace it.");
+        }
+        double ideal = Math.min(rule.startDays(), age.ceilingDays());
+        Window.Days days = new Window.Days(
+                age.earliest() * ideal, ideal, Math.max(ideal, Math.min(age.latest() * ideal, age.ceilingDays())));
+        String counted = history.ageKnown() ? "" : " Age unknown: counted from the day it was entered.";
+        return of(
+                since,
+                Window.after(since, days),
+                Basis.AGE,
+                "By age, every " + days(rule.startDays()) + ": " + lower(rule.why()) + counted);
+    }
+
+    /**
+     * A lamp by its lit hours: the window at 0.85, 0.95 and 1.05 of the rated hours; a start counts two hours. Relative
+     * output O(h) = 1 − 0.08 (1 − e^(−h ÷ 300)) − slope · h, with O(rated) = 0.70.
+     */
+    static Forecast byHours(ByHours lamp, TaskHistory history, LocalDate today) {
+        LocalDate since = history.since();
+        Optional<Look> dark = history.evidence().firstAfter(since.minusDays(1), Sign.DARK);
+        if (dark.isPresent()) {
+            return due(
+                    history,
+                    dark.get().on(),
+                    "Found dark on " + DAY.format(dark.get().on()) + ".");
+        }
+        if (!history.ageKnown()) {
+            return due(history, since, "Its age is unknown, so it counts as spent.");
+        }
+        Endurance endurance = history.evidence().endurance();
+        double rated = endurance.ratedHours().orElse(lamp.ratedHours());
+        double aDay = endurance.litHoursADay().orElse(USUAL_LIT_HOURS)
+                + HOURS_A_START * endurance.startsADay().orElse(0);
+        double ideal = 0.95 * rated / Math.max(aDay, 0.1);
+        Window window = Window.after(since, new Window.Days(ideal / 0.95 * 0.85, ideal, ideal / 0.95 * 1.05));
+        double hours = aDay * Math.max(0, ChronoUnit.DAYS.between(since, today));
+        String lit = String.format(
+                Locale.ENGLISH,
+                "About %,d of %,d lit hours, %s a day with its starts; it gives about %d %% of its first light.",
+                Math.round(hours),
+                Math.round(rated),
+                hours(aDay),
+                Math.round(100 * lampOutput(hours, rated)));
+        Optional<Look> green = history.evidence().firstAfter(since, Sign.GREEN_WATER);
+        if (green.isPresent() && green.get().on().plusDays(GREEN_WATER_DAYS).isBefore(window.ideal())) {
+            LocalDate by = green.get().on().plusDays(GREEN_WATER_DAYS);
+            return of(
+                    since,
+                    new Window(green.get().on(), by, by),
+                    Basis.AGE,
+                    "Green water on " + DAY.format(green.get().on()) + " brings it forward: within "
+                            + days(GREEN_WATER_DAYS) + ".",
+                    lit);
+        }
+        return of(since, window, Basis.AGE, lit, "A glow that is still seen is not its germicidal light.");
+    }
+
+    /** Relative output of a lamp after some hours, 1 when new, 0.70 at its rated hours. */
+    static double lampOutput(double hours, double rated) {
+        double slope = (1 - fading(rated) - 0.70) / rated;
+        return Math.max(0, 1 - fading(hours) - slope * hours);
+    }
+
+    private static double fading(double hours) {
+        return 0.08 * (1 - Math.exp(-hours / 300));
+    }
+
+    /** A roll by the metres left, at the pace since it was new; due when a tenth of it is left, at the latest empty. */
+    static Forecast byLength(CareRule rule, TaskHistory history, LocalDate today) {
+        LocalDate since = history.since();
+        Optional<Look> last = history.evidence().between(since, today).stream()
+                .filter(look -> look.sign() == Sign.LEFT)
+                .reduce((earlier, later) -> later);
+        if (last.isEmpty() || history.evidence().endurance().rollMetres().isEmpty()) {
+            String missing = history.evidence().endurance().rollMetres().isEmpty()
+                    ? "How long a new roll is, is not known; "
+                    : "Nobody looked yet what is left of it; ";
+            return within(
+                    rule,
+                    since,
+                    rule.startDays(),
+                    rule.startDays() * 1.2,
+                    missing + "counted as " + days(rule.startDays()) + ".");
+        }
+        double full = history.evidence().endurance().rollMetres().getAsDouble();
+        long ran = Math.max(1, ChronoUnit.DAYS.between(since, last.get().on()));
+        double pace = (full - last.get().amount()) / ran;
+        if (!(pace > 0)) {
+            return within(
+                    rule, since, rule.bounds().mostDays(), rule.bounds().mostDays(), "Nothing of it was used yet.");
+        }
+        return within(
+                rule,
+                since,
+                full * (1 - ROLL_KEPT) / pace,
+                full / pace,
+                String.format(
+                        Locale.ENGLISH,
+                        "%.1f of %.1f m left on %s, %.2f m a day.",
+                        last.get().amount(),
+                        full,
+                        DAY.format(last.get().on()),
+                        pace));
+    }
+
+    /** A washable pad after so many rinses, at the pace of its rinses so far. */
+    static Forecast byRinses(CareRule rule, ByRinses pad, TaskHistory history) {
+        LocalDate since = history.since();
+        Optional<Look> worn = wornSince(history);
+        if (worn.isPresent()) {
+            return due(
+                    history,
+                    worn.get().on(),
+                    "Found worn out on " + DAY.format(worn.get().on()) + ": replace it.");
+        }
+        int bears = history.evidence().endurance().rinses().orElse(pad.rinses());
+        List<LocalDate> rinsed = history.evidence().rinses().stream()
+                .filter(day -> day.isAfter(since))
+                .toList();
+        int count = rinsed.size();
+        double each = count == 0
+                ? (double) rule.startDays() / pad.rinses()
+                : (double) ChronoUnit.DAYS.between(since, rinsed.get(count - 1)) / count;
+        double ideal = Math.max(count >= bears ? 1 : each, each * bears);
+        return within(
+                rule,
+                since,
+                ideal,
+                ideal * 1.2,
+                "Rinsed " + count + " of " + bears + " times, about every " + days(Math.max(1, Math.round(each)))
+                        + ".");
+    }
+
+    /** The look since the last service that found it worn out, unless a later one found it sound. */
+    static Optional<Look> wornSince(TaskHistory history) {
+        LocalDate since = history.since();
+        return history.evidence()
+                .firstAfter(history.services().isEmpty() ? since.minusDays(1) : since, Sign.WORN)
+                .filter(worn ->
+                        history.evidence().firstAfter(worn.on(), Sign.SOUND).isEmpty());
+    }
+
+    private static Forecast within(CareRule rule, LocalDate since, double ideal, double latest, String reason) {
+        Bounds bounds = rule.bounds();
+        double held = Math.min(Math.max(ideal, bounds.leastDays()), bounds.mostDays());
+        double last = Math.min(Math.max(latest, held), Math.max(held, bounds.mostDays()));
+        return of(since, Window.after(since, new Window.Days(0.75 * held, held, last)), Basis.AGE, reason);
+    }
+
+    private static Forecast due(TaskHistory history, LocalDate on, String reason) {
+        return of(history.since(), new Window(on, on, on), Basis.AGE, reason);
+    }
+
+    private static Forecast of(LocalDate since, Window window, Basis basis, String... reasons) {
+        return new Forecast(since, window, basis, Optional.empty(), List.of(reasons));
+    }
+
+    private static String hours(double aDay) {
+        return aDay == Math.rint(aDay) ? Math.round(aDay) + " h" : String.format(Locale.ENGLISH, "%.1f h", aDay);
+    }
+
+    private static String lower(String sentence) {
+        return sentence.substring(0, 1).toLowerCase(Locale.ROOT) + sentence.substring(1);
+    }
+}
