@@ -72,6 +72,12 @@ export function makeRouter(client: QueryClient) {
         props: (to) => ({ ...tank(to), filter: number(to.params.filter) }),
         component: () => import('@/features/tank/EditFilterView.vue'),
       },
+      {
+        path: '/tanks/:tank(\\d+)/tasks/:task(\\d+)',
+        name: 'task',
+        props: (to) => ({ ...tank(to), task: number(to.params.task) }),
+        component: () => import('@/features/tank/TaskView.vue'),
+      },
       { path: '/log', name: 'pick-log', component: () => import('@/features/visit/LogPickView.vue') },
       {
         path: '/tanks/:tank(\\d+)/log',

@@ -4,7 +4,7 @@ import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { today } from '@/shared/dates'
 import type { Choice } from '@/shared/words'
-import type { StageForm } from './form'
+import type { LastingField, StageForm } from './form'
 
 /** What is known of one stage. */
 const props = defineProps<{ prefix: string; errors: Record<string, string> }>()
@@ -20,6 +20,24 @@ const BAGGED: Choice<'bagged' | 'loose'>[] = [
   { value: 'loose', label: 'Loose' },
   { value: 'bagged', label: 'In a bag' },
 ]
+interface Lasting {
+  name: LastingField
+  label: string
+  unit: string
+  hint: string
+}
+const LAMP: Lasting[] = [
+  { name: 'ratedHours', label: 'Rated for', unit: 'h', hint: 'Empty counts 9,000' },
+  { name: 'litHoursADay', label: 'Lit a day', unit: 'h', hint: 'Empty counts 24' },
+  { name: 'startsADay', label: 'Starts a day', unit: '', hint: 'Each wears it two hours' },
+]
+const ROLL: Lasting[] = [{ name: 'rollM', label: 'A new roll', unit: 'm', hint: 'As on its package' }]
+const PAD: Lasting[] = [{ name: 'rinses', label: 'Bears rinses', unit: '', hint: 'Empty counts 10' }]
+const lasting = computed<Lasting[]>(() => {
+  if (stage.value.kind === 'UV_LAMP') return LAMP
+  if (stage.value.kind === 'FLEECE_ROLL') return ROLL
+  return stage.value.kind === 'FINE_PAD' && stage.value.make === 'WASHABLE' ? PAD : []
+})
 const media = computed(() => MEDIA.includes(stage.value.kind))
 const bagged = computed({
   get: () => (stage.value.bagged ? 'bagged' : 'loose'),
@@ -68,6 +86,17 @@ const error = (field: string) => props.errors[`${props.prefix}.${field}`]
       :max="now"
       hint="Empty if nobody knows"
       :error="error('fittedOn')"
+    />
+    <TextField
+      v-for="field in lasting"
+      :key="field.name"
+      v-model="stage.lasting[field.name]"
+      :label="field.label"
+      :name="`${prefix}.lasting.${field.name}`"
+      type="number"
+      :unit="field.unit"
+      :hint="field.hint"
+      :error="error(`lasting.${field.name}`)"
     />
     <ChoiceRow v-model="stage.make" legend="Made to be" :name="`${prefix}.make`" :choices="MAKE" />
     <ChoiceRow v-if="media" v-model="bagged" legend="Held" :name="`${prefix}.bagged`" :choices="BAGGED" />

@@ -10,6 +10,7 @@ const TASK: Task = {
   name: 'Rinse the pre-filter',
   mode: 'LEARN',
   graded: true,
+  grades: [],
   withOpening: false,
   catalogue: {
     startDays: 14,

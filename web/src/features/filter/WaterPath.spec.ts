@@ -8,7 +8,7 @@ import WaterPath from './WaterPath.vue'
 const TODAY = '2026-11-25'
 
 function stage(id: number, kind: Filter['stages'][number]['kind'], name: string): Filter['stages'][number] {
-  return { id, kind, name, label: '', quantity: 1, make: 'WASHABLE', bagged: false, size: '' }
+  return { id, kind, name, label: '', quantity: 1, make: 'WASHABLE', bagged: false, size: '', lasting: {} }
 }
 
 const FILTER: Filter = {
@@ -37,6 +37,7 @@ function forecast(stageId: number, standing: Forecast['standing'], likely?: numb
     loading:
       likely === undefined ? undefined : { low: likely / 2, likely, high: likely * 1.5, servicePoint: 0.6 },
     reasons: [],
+    signs: [],
   }
 }
 

@@ -1,6 +1,13 @@
 import { typedNumber } from '@/shared/units'
 import type { Filter, FilterInput, Template } from './queries'
 
+export type LastingField = 'ratedHours' | 'litHoursADay' | 'startsADay' | 'rollM' | 'rinses'
+
+const LASTING: LastingField[] = ['ratedHours', 'litHoursADay', 'startsADay', 'rollM', 'rinses']
+
+const lastingOf = (of: (field: LastingField) => string) =>
+  Object.fromEntries(LASTING.map((field) => [field, of(field)])) as Record<LastingField, string>
+
 /** A stage being edited; numbers as typed. */
 export interface StageForm {
   /** Stable while editing; new stages have no id yet. */
@@ -15,6 +22,8 @@ export interface StageForm {
   /** What a spare of it must be. */
   size: string
   fittedOn: string
+  /** As on its label, and how it is run. */
+  lasting: Record<LastingField, string>
 }
 
 /** A filter being edited; numbers as typed. */
@@ -44,6 +53,7 @@ export function stageOf(kind: StageForm['kind'], make: StageForm['make']): Stage
     bagged: false,
     fittedOn: '',
     size: '',
+    lasting: lastingOf(() => ''),
   }
 }
 
@@ -90,6 +100,7 @@ export function fromFilter(filter: Filter): FilterForm {
       bagged: stage.bagged,
       fittedOn: stage.fittedOn ?? '',
       size: stage.size,
+      lasting: lastingOf((field) => typed(stage.lasting[field])),
     })),
   }
 }
@@ -112,6 +123,13 @@ export function toInput(form: FilterForm): { input: FilterInput; errors: Record<
     bagged: stage.bagged,
     fittedOn: stage.fittedOn || undefined,
     size: stage.size.trim() || undefined,
+    lasting: {
+      ratedHours: number(`stages[${String(i)}].lasting.ratedHours`, stage.lasting.ratedHours),
+      litHoursADay: number(`stages[${String(i)}].lasting.litHoursADay`, stage.lasting.litHoursADay),
+      startsADay: number(`stages[${String(i)}].lasting.startsADay`, stage.lasting.startsADay),
+      rollM: number(`stages[${String(i)}].lasting.rollM`, stage.lasting.rollM),
+      rinses: number(`stages[${String(i)}].lasting.rinses`, stage.lasting.rinses),
+    },
   }))
   const rating = {
     flowLph: number('rating.flowLph', form.flowLph),

@@ -21,7 +21,11 @@ const BASIS: Record<Forecast['basis'], string> = {
   <ul class="when">
     <li v-for="forecast in forecasts" :key="forecast.subject.taskId" :data-task="forecast.subject.taskId">
       <span class="name">
-        {{ forecast.subject.name }}
+        <RouterLink
+          class="task"
+          :to="{ name: 'task', params: { tank: forecast.subject.tankId, task: forecast.subject.taskId } }"
+          >{{ forecast.subject.name }}</RouterLink
+        >
         <span v-if="forecast.hold" class="small"
           ><b class="hold"><span aria-hidden="true">▨&nbsp;</span>on hold</b
           ><template v-if="forecast.hold.likelyUntil"
@@ -66,6 +70,10 @@ li {
 
 .hold {
   color: var(--plum);
+}
+
+.task {
+  color: inherit;
 }
 
 .name {

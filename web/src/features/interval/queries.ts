@@ -1,8 +1,9 @@
-import { useQuery, type QueryClient } from '@tanstack/vue-query'
+import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { api, body, type Schemas } from '@/shared/api/client'
 
 export type Forecast = Schemas['ForecastView']
+export type Chapter = Schemas['ChapterView']
 
 const FORECASTS = ['forecasts'] as const
 
@@ -15,10 +16,48 @@ export function useForecasts(tank?: MaybeRefOrGetter<number>) {
   })
 }
 
+/** How a task's interval came to be. */
+export function useStory(tank: MaybeRefOrGetter<number>, task: MaybeRefOrGetter<number>) {
+  return useQuery({
+    queryKey: computed(() => ['story', toValue(tank), toValue(task)]),
+    queryFn: () =>
+      body(
+        api.GET('/api/tanks/{tank}/tasks/{task}/story', {
+          params: { path: { tank: toValue(tank), task: toValue(task) } },
+        }),
+      ),
+  })
+}
+
+/** Looks at a tank's stages between services, latest first. */
+export function useLooks(tank: MaybeRefOrGetter<number>) {
+  return useQuery({
+    queryKey: computed(() => ['looks', toValue(tank)]),
+    queryFn: () => body(api.GET('/api/tanks/{tank}/looks', { params: { path: { tank: toValue(tank) } } })),
+  })
+}
+
+export function useSaveLook() {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: ({ id, look }: { id: string; look: Schemas['LookInput'] }) =>
+      body(api.PUT('/api/looks/{look}', { params: { path: { look: id } }, body: look })),
+    onSettled: () => forecastsStale(client),
+  })
+}
+
+export function useDropLook() {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: (id: string) => body(api.DELETE('/api/looks/{look}', { params: { path: { look: id } } })),
+    onSettled: () => forecastsStale(client),
+  })
+}
+
 /** Everything that a logged service or reading, a changed tank or filter makes stale. */
 export function forecastsStale(client: QueryClient): Promise<unknown> {
   return Promise.all(
-    ['forecasts', 'rounds', 'services', 'water', 'procedure'].map((key) =>
+    ['forecasts', 'rounds', 'services', 'water', 'procedure', 'story', 'looks'].map((key) =>
       client.invalidateQueries({ queryKey: [key] }),
     ),
   )

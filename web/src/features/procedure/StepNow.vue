@@ -21,6 +21,7 @@ const emit = defineEmits<{ grade: [finding: Finding | undefined]; time: []; flow
       v-if="step.captures === 'FINDING'"
       :model-value="finding"
       :what="step.stageName ?? 'part'"
+      :grades="step.grades"
       @update:model-value="(grade) => emit('grade', grade)"
     />
     <FlowCatch

@@ -4,7 +4,7 @@ import FindingTile from '@/shared/components/FindingTile.vue'
 import { FINDINGS, type Finding } from '@/shared/words'
 
 /** How a stage looked when it came out: five drawn tiles, keys 1 to 5 when one has the focus. */
-const props = defineProps<{ what: string }>()
+const props = defineProps<{ what: string; grades?: string[] }>()
 const finding = defineModel<Finding | undefined>({ required: true })
 const name = useId()
 
@@ -22,7 +22,7 @@ function byKey(event: KeyboardEvent) {
         <input v-model="finding" type="radio" :name="name" :value="grade.value" />
         <FindingTile :finding="grade.value" :size="84" aria-hidden="true" />
         <span class="grade">{{ i + 1 }} {{ grade.label }}</span>
-        <span class="hint">{{ grade.hint }}</span>
+        <span class="hint">{{ props.grades?.[i] ?? grade.hint }}</span>
       </label>
     </div>
     <button v-if="finding" class="button plain unseen" type="button" @click="finding = undefined">

@@ -52,7 +52,7 @@ const events = computed(() => {
       <ol>
         <li v-for="{ key, on, service, change } in events" :key="key">
           <span class="quiet">{{ shortDay(on) }}</span>
-          <FindingTile v-if="service && worst(service)" :finding="worst(service)!" :size="26" />
+          <FindingTile v-if="service && worst(service)" v-bind="worst(service)!" :size="26" />
           <span v-else />
           <span v-if="service">
             {{ told(service) }}

@@ -84,7 +84,7 @@ watch(form, () => {
         <li v-for="{ tankName, service } in ledger.data.value?.entries" :key="service.id">
           <span class="quiet">{{ shortDay(service.doneOn) }}</span>
           <RouterLink :to="{ name: 'tank', params: { tank: service.tankId } }">{{ tankName }}</RouterLink>
-          <FindingTile v-if="worst(service)" :finding="worst(service)!" :size="26" />
+          <FindingTile v-if="worst(service)" v-bind="worst(service)!" :size="26" />
           <span v-else />
           <span class="told">
             {{ told(service) }} <span class="small quiet">{{ service.note }} {{ besides(service) }}</span>

@@ -63,6 +63,7 @@ const after = flowOf('after')
           v-if="asksFinding(group.tasks)"
           v-model="draft.findings[keyOf(group.tasks[0]!)]"
           :what="group.name"
+          :grades="group.tasks.find((task) => task.grades.length)?.grades"
         />
       </li>
     </ul>

@@ -19,6 +19,7 @@ const task = (id: number, stageId: number, name: string, graded: boolean) => ({
   name,
   mode: 'LEARN',
   graded,
+  grades: [],
   withOpening: false,
   catalogue: CATALOGUE,
 })

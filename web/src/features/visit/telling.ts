@@ -3,11 +3,10 @@ import { FINDINGS, gradeOf, labelOf, type Finding } from '@/shared/words'
 import type { Service } from './queries'
 
 /** The fullest of what was found; it tells the most. */
-export function worst(service: Service): Finding | undefined {
+export function worst(service: Service): { finding: Finding; seen: string | undefined } | undefined {
   return service.tasks
-    .map((task) => task.finding)
-    .filter((finding) => finding !== undefined)
-    .toSorted((a, b) => gradeOf(b) - gradeOf(a))[0]
+    .flatMap(({ finding, seen }) => (finding === undefined ? [] : [{ finding, seen }]))
+    .toSorted((a, b) => gradeOf(b.finding) - gradeOf(a.finding))[0]
 }
 
 /** A service in one line: "Pre-filter rinsed, heavy · flow 640 L/h → 880 L/h". */

@@ -3,7 +3,10 @@ import { computed } from 'vue'
 import { FINDINGS, gradeOf, type Finding } from '../words'
 
 /** The same pad at one of five loadings. Small ones show the grade as a fill with its number. */
-const props = withDefaults(defineProps<{ finding: Finding; size?: number }>(), { size: 88 })
+const props = withDefaults(defineProps<{ finding: Finding; size?: number; seen?: string }>(), {
+  size: 88,
+  seen: undefined,
+})
 
 const SIDE = 6
 const SHUT = [1, 8, 18, 31, 36]
@@ -11,7 +14,9 @@ const HAZE = [0, 0.08, 0.28, 0.62, 1]
 const FILL = [0, 0.26, 0.5, 0.76, 1]
 
 const grade = computed(() => gradeOf(props.finding))
-const words = computed(() => `${String(grade.value + 1)} ${FINDINGS[grade.value]?.label ?? ''}`)
+const words = computed(() =>
+  [`${String(grade.value + 1)} ${FINDINGS[grade.value]?.label ?? ''}`, props.seen].filter(Boolean).join(': '),
+)
 /** Pores in a fixed scattered order, so that each grade keeps those of the grade before. */
 const pores = Array.from({ length: SIDE * SIDE }, (_, i) => ({
   x: 16 + (i % SIDE) * 13.6,
@@ -22,6 +27,7 @@ const pores = Array.from({ length: SIDE * SIDE }, (_, i) => ({
 
 <template>
   <svg v-if="size < 40" :width="size" :height="size" viewBox="0 0 26 26" role="img" :aria-label="words">
+    <title>{{ words }}</title>
     <rect class="pad" x="2" y="2" width="22" height="22" rx="4" />
     <rect
       class="dirt"

@@ -46,8 +46,9 @@ public final class Course {
      *
      * @param ran days and exposure up to it
      * @param before belief before it, then after its finding, then after its flow
+     * @param planned what had been decided before it
      */
-    record Lesson(Serviced service, Ran ran, Belief before, Belief found, Belief flowed) {}
+    record Lesson(Serviced service, Ran ran, Belief before, Belief found, Belief flowed, Decision planned) {}
 
     /** How long a run was, in days and in exposure. */
     record Ran(long days, double exposure) {}
@@ -69,15 +70,16 @@ public final class Course {
     /** The task was done; not before the last event. */
     public void serve(Serviced service) {
         double exposure = run.exposureAt(service.on());
-        double planned = decision().days().ideal();
+        Decision planned = decision();
         Belief drifted = belief.drifted(run.daysAt(service.on()));
         Belief found = service.finding()
                 .map(finding -> drifted.found(finding, exposure))
                 .orElse(drifted);
         belief = flowed(found, service, exposure);
-        lesson = Optional.of(new Lesson(service, new Ran(run.daysAt(service.on()), exposure), drifted, found, belief));
+        lesson = Optional.of(
+                new Lesson(service, new Ran(run.daysAt(service.on()), exposure), drifted, found, belief, planned));
         findings += service.finding().isPresent() ? 1 : 0;
-        run = run.served(service.on(), planned);
+        run = run.served(service.on(), planned.days().ideal());
         changesInRun.clear();
     }
 

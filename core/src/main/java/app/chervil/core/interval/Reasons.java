@@ -39,11 +39,23 @@ final class Reasons {
                 .limit(MOST_TERMS)
                 .map(Term::words)
                 .collect(ArrayList::new, ArrayList::add, ArrayList::addAll);
+        lifted(decision).ifPresent(sentences::add);
         closing(decision).ifPresent(sentences::add);
         return sentences;
     }
 
     private record Term(double size, String words) {}
+
+    /** A window can grow although more was found than expected: when a limit had held it short of what was believed. */
+    private java.util.Optional<String> lifted(Decision decision) {
+        return course.lesson()
+                .map(Lesson::planned)
+                .filter(planned -> planned.held() == Decision.Limit.GROWTH
+                        && decision.held() != Decision.Limit.GROWTH
+                        && decision.days().ideal() > planned.days().ideal())
+                .map(planned -> "The limit that held the last one to "
+                        + days(Math.round(planned.days().ideal())) + " no longer does.");
+    }
 
     private static String start(CareRule rule) {
         return "No findings yet: from the usual start of " + days(rule.startDays())

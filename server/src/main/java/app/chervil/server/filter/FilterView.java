@@ -53,6 +53,7 @@ public record FilterView(
      * @param stageId absent for a task of the whole filter
      * @param name in a keeper's words
      * @param graded whether a finding is asked for when it is done
+     * @param grades what each of the five grades looks like here, clean first; empty where none is asked for
      * @param withOpening whether it is done whenever its canister is opened
      */
     public record TaskView(
@@ -64,6 +65,7 @@ public record FilterView(
             TaskMode mode,
             @Nullable Integer fixedDays,
             boolean graded,
+            List<String> grades,
             boolean withOpening,
             Catalogue catalogue) {}
 

@@ -3,6 +3,7 @@ package app.chervil.server.filter;
 import app.chervil.core.filter.CareCatalogue;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.TaskName;
+import app.chervil.core.interval.GradeWords;
 import app.chervil.core.tank.Schools;
 import app.chervil.server.filter.FilterView.Catalogue;
 import app.chervil.server.filter.FilterView.StageView;
@@ -50,7 +51,8 @@ final class FilterViews {
     private static Optional<TaskView> task(FilterRow filter, List<StageRow> stages, TaskRow task, Schools schools) {
         if (task.stageId() == null) {
             return CareCatalogue.find(filter.kind(), task.action(), schools)
-                    .map(rule -> view(task, TaskName.of(task.action(), filter.kind(), filter.name()), false, rule));
+                    .map(rule -> view(
+                            task, TaskName.of(task.action(), filter.kind(), filter.name()), List.of(), false, rule));
         }
         return stages.stream()
                 .filter(stage -> stage.id() == task.stageId())
@@ -59,11 +61,12 @@ final class FilterViews {
                         .map(rule -> view(
                                 task,
                                 TaskName.of(task.action(), stage.kind()),
+                                rule.graded() ? GradeWords.of(stage.kind()) : List.of(),
                                 CareCatalogue.goesWithOpening(filter.kind(), stage.kind(), task.action()),
                                 rule)));
     }
 
-    private static TaskView view(TaskRow task, String name, boolean withOpening, CareRule rule) {
+    private static TaskView view(TaskRow task, String name, List<String> grades, boolean withOpening, CareRule rule) {
         Catalogue catalogue = new Catalogue(
                 rule.startDays(),
                 rule.bounds().leastDays(),
@@ -81,6 +84,7 @@ final class FilterViews {
                 task.mode(),
                 task.fixedDays(),
                 rule.graded(),
+                grades,
                 withOpening,
                 catalogue);
     }

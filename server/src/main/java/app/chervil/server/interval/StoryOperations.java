@@ -1,11 +1,13 @@
 package app.chervil.server.interval;
 
+import app.chervil.core.filter.StageKind;
+import app.chervil.core.interval.Finding;
+import app.chervil.core.interval.GradeWords;
 import app.chervil.core.interval.Story;
 import app.chervil.core.tank.ContextChange;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterView;
 import app.chervil.server.filter.FilterView.StageView;
-import app.chervil.server.filter.FilterView.TaskView;
 import app.chervil.server.interval.StoryView.ChapterView;
 import app.chervil.server.interval.StoryView.Event;
 import app.chervil.server.problem.NotFound;
@@ -14,6 +16,8 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -43,36 +47,33 @@ public class StoryOperations {
                 .findFirst()
                 .orElseThrow(() -> new NotFound("task"));
         FilterView filter = book.filter();
+        Optional<StageView> stage = stage(filter, task);
         return new StoryView(
                 forecast,
                 filter.name(),
-                stageName(filter, task),
+                stage.map(StageView::name).orElse(null),
                 forecast.basis() == app.chervil.core.interval.Forecast.Basis.FIXED,
-                chapters(book.story(task)));
+                chapters(book.story(task), stage.map(StageView::kind)));
     }
 
-    private static @Nullable String stageName(FilterView filter, long task) {
-        Long stage = filter.tasks().stream()
+    private static Optional<StageView> stage(FilterView filter, long task) {
+        return filter.tasks().stream()
                 .filter(one -> one.id() == task)
-                .map(TaskView::stageId)
-                .filter(Objects::nonNull)
+                .flatMap(one -> Stream.ofNullable(one.stageId()))
                 .findFirst()
-                .orElse(null);
-        return filter.stages().stream()
-                .filter(one -> Objects.equals(one.id(), stage))
-                .map(StageView::name)
-                .findFirst()
-                .orElse(null);
+                .flatMap(id -> filter.stages().stream()
+                        .filter(stage -> Objects.equals(stage.id(), id))
+                        .findFirst());
     }
 
-    private static List<ChapterView> chapters(List<Story.Chapter> story) {
+    private static List<ChapterView> chapters(List<Story.Chapter> story, Optional<StageKind> kind) {
         List<ChapterView> told = new ArrayList<>();
         LocalDate since = LocalDate.EPOCH;
         Story.Chapter before = null;
         for (Story.Chapter chapter : story) {
             boolean served = chapter.service().isPresent();
             LocalDate from = served || before == null ? chapter.on() : since;
-            told.add(chapter(chapter, from, served ? before : null, since));
+            told.add(chapter(chapter, from, served ? before : null, since, kind));
             since = from;
             before = chapter;
         }
@@ -81,15 +82,22 @@ public class StoryOperations {
 
     /** One chapter; the one before is given for a service, whose run and plan it holds. */
     private static ChapterView chapter(
-            Story.Chapter chapter, LocalDate since, Story.@Nullable Chapter before, LocalDate servedBefore) {
+            Story.Chapter chapter,
+            LocalDate since,
+            Story.@Nullable Chapter before,
+            LocalDate servedBefore,
+            Optional<StageKind> kind) {
         Event event = chapter.change().isPresent()
                 ? Event.CHANGE
                 : chapter.service().isPresent() ? Event.SERVICE : Event.START;
+        Optional<Finding> finding = chapter.service().flatMap(service -> service.finding());
         return new ChapterView(
                 chapter.on(),
                 event,
                 title(chapter),
-                chapter.service().flatMap(service -> service.finding()).orElse(null),
+                finding.orElse(null),
+                finding.flatMap(one -> kind.map(of -> GradeWords.of(of).get(one.grade())))
+                        .orElse(null),
                 chapter.service()
                         .filter(service -> service.flowShare().isPresent())
                         .map(service -> 100 * service.flowShare().getAsDouble())

@@ -28,6 +28,7 @@ public record StoryView(
      * One event and what was believed after it.
      *
      * @param finding absent where nobody looked
+     * @param seen what that grade looks like on this stage; absent likewise and for a whole filter
      * @param flowPercent of clean flow before the service; absent if not measured
      * @param ranDays days since the service before; absent for a change and the start
      * @param plannedDays ideal days that had been planned for that run; absent likewise
@@ -40,6 +41,7 @@ public record StoryView(
             Event event,
             String title,
             @Nullable Finding finding,
+            @Nullable String seen,
             @Nullable Double flowPercent,
             @Nullable Long ranDays,
             @Nullable Long plannedDays,

@@ -4,6 +4,7 @@ import app.chervil.core.calc.Litres;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.Material;
 import app.chervil.core.filter.Stage;
+import app.chervil.core.interval.GradeWords;
 import app.chervil.core.procedure.Caution;
 import app.chervil.core.procedure.Procedure;
 import app.chervil.core.procedure.Situation;
@@ -229,7 +230,18 @@ public class ProcedureOperations {
                 stage,
                 stageName,
                 step.effects().stream().sorted().toList(),
-                step.id().equals(DRAW_STEP) ? buckets * BUCKET_LITRES : null);
+                step.id().equals(DRAW_STEP) ? buckets * BUCKET_LITRES : null,
+                grades(step, filter));
+    }
+
+    private static @Nullable List<String> grades(Step step, FilterView filter) {
+        @Nullable Long stage = boxed(step.about().stage());
+        return filter.stages().stream()
+                .filter(one ->
+                        step.captures().equals(Optional.of(Step.Capture.FINDING)) && Objects.equals(one.id(), stage))
+                .map(one -> GradeWords.of(one.kind()))
+                .findFirst()
+                .orElse(null);
     }
 
     /** What to bring for a step; a spare with the size it must have. */

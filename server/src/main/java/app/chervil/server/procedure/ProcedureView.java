@@ -54,6 +54,7 @@ public record ProcedureView(
      * @param captures absent if nothing is written down here
      * @param taskId absent for what every service has; likewise the stage
      * @param drawnL tank water drawn here for rinsing; absent if none
+     * @param grades what each of the five grades looks like here, clean first; absent where none is asked for
      */
     public record StepView(
             String id,
@@ -67,5 +68,6 @@ public record ProcedureView(
             @Nullable Long stageId,
             @Nullable String stageName,
             List<Step.Effect> effects,
-            @Nullable Double drawnL) {}
+            @Nullable Double drawnL,
+            @Nullable List<String> grades) {}
 }

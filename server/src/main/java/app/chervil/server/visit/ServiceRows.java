@@ -5,6 +5,7 @@ import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.filter.TaskName;
 import app.chervil.core.interval.Finding;
+import app.chervil.core.interval.GradeWords;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -72,7 +73,10 @@ final class ServiceRows {
             String told = stageKind == null
                     ? TaskName.done(action, filterKind, filterName)
                     : TaskName.done(action, stageKind);
-            return new ServiceView.DoneView(taskId, filterId, stageId, name, told, finding);
+            String seen = finding == null || stageKind == null
+                    ? null
+                    : GradeWords.of(stageKind).get(finding.grade());
+            return new ServiceView.DoneView(taskId, filterId, stageId, name, told, finding, seen);
         }
     }
 

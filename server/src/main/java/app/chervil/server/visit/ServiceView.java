@@ -32,6 +32,7 @@ public record ServiceView(
      * @param stageId absent for a task of the whole filter
      * @param told what was done, in the past
      * @param finding absent if nobody looked
+     * @param seen what that grade looks like on this stage; absent likewise
      */
     public record DoneView(
             long taskId,
@@ -39,7 +40,8 @@ public record ServiceView(
             @Nullable Long stageId,
             String name,
             String told,
-            @Nullable Finding finding) {}
+            @Nullable Finding finding,
+            @Nullable String seen) {}
 
     /** Measured flow in L/h; each absent if not measured. */
     public record FlowView(

@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { computed, reactive, ref } from 'vue'
+import TextField from '@/shared/components/TextField.vue'
+import { shortDay, today } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import { offerUndo } from '@/shared/undo'
+import { typedNumber } from '@/shared/units'
+import { useDropLook, useLooks, useSaveLook, type Forecast } from './queries'
+
+/** What a look between services told, and a place to log the next: one tap, or a number. */
+const props = defineProps<{ forecast: Forecast }>()
+
+type Sign = Forecast['signs'][number]
+
+const looks = useLooks(() => props.forecast.subject.tankId)
+const save = useSaveLook()
+const drop = useDropLook()
+const { sending, errors, trouble, send, refuse } = useSending()
+
+const UNIT = { NONE: '', PERCENT: '%', METRES: 'm' }
+const now = today()
+const form = reactive({ on: now, amount: '' })
+const measuring = ref<Sign>()
+const of = computed(() =>
+  (looks.data.value ?? []).filter((look) => look.stageId === props.forecast.subject.stageId),
+)
+const unitOf = (sign: string) => UNIT[props.forecast.signs.find((one) => one.sign === sign)?.unit ?? 'NONE']
+
+async function log(sign: Sign) {
+  const amount = typedNumber(form.amount)
+  if (sign.unit !== 'NONE' && (amount === undefined || Number.isNaN(amount))) {
+    measuring.value = sign
+    if (form.amount) refuse({ amount: 'This is not a number.' })
+    return
+  }
+  const id = crypto.randomUUID()
+  const look = {
+    stageId: props.forecast.subject.stageId ?? 0,
+    on: form.on,
+    sign: sign.sign,
+    amount: sign.unit === 'NONE' ? undefined : amount,
+  }
+  if (!(await send(() => save.mutateAsync({ id, look })))) return
+  Object.assign(form, { on: now, amount: '' })
+  measuring.value = undefined
+  offerUndo('Logged.', () => drop.mutateAsync(id))
+}
+</script>
+
+<template>
+  <section aria-labelledby="looks">
+    <h2 id="looks">What do you see?</h2>
+    <p class="small quiet">A look between services, without doing the work.</p>
+    <div class="signs">
+      <button
+        v-for="sign in forecast.signs"
+        :key="sign.sign"
+        class="button outlined"
+        type="button"
+        :disabled="sending"
+        :aria-pressed="sign === measuring"
+        @click="log(sign)"
+      >
+        {{ sign.words }}
+      </button>
+    </div>
+    <form v-if="measuring" class="measure" @submit.prevent="log(measuring)">
+      <TextField
+        v-model="form.amount"
+        :label="measuring.words"
+        name="amount"
+        type="number"
+        :unit="UNIT[measuring.unit]"
+        :error="errors.amount"
+      />
+      <button class="button" type="submit" :disabled="sending">Log it</button>
+    </form>
+    <TextField v-model="form.on" label="Seen on" name="on" type="date" :max="now" :error="errors.on" />
+    <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
+    <p v-if="looks.isError.value" role="alert">What was seen before could not be loaded.</p>
+    <ul v-if="of.length" aria-label="Seen before">
+      <li v-for="look in of.slice(0, 8)" :key="look.id">
+        <span class="quiet">{{ shortDay(look.on) }}</span>
+        <span>
+          {{ look.words
+          }}<template v-if="look.amount !== undefined">: {{ look.amount }} {{ unitOf(look.sign) }}</template>
+        </span>
+        <span class="small quiet">{{ look.lookedBy }}</span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.signs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin: 10px 0;
+}
+
+.signs .button {
+  min-height: var(--touch);
+}
+
+.measure {
+  display: flex;
+  gap: 12px;
+  align-items: end;
+}
+
+section > :deep(.field) {
+  max-width: 200px;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 84px 1fr auto;
+  gap: 12px;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--hair);
+}
+</style>

@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, ref } from 'vue'
+import { TaskSettingDialog, useFilters, type Task } from '@/features/filter'
+import { LookPanel, StoryChapters, storyChart, useStory } from '@/features/interval'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import WindowLine from '@/shared/components/WindowLine.vue'
+import { longDay, today, windowWords } from '@/shared/dates'
+import { useTank } from './queries'
+
+/** At the table: one task of a stage, and how its interval came to be. */
+const props = defineProps<{ tank: number; task: number }>()
+
+const StoryChart = defineAsyncComponent(storyChart)
+
+const tank = useTank(() => props.tank)
+const filters = useFilters(() => props.tank)
+const story = useStory(
+  () => props.tank,
+  () => props.task,
+)
+const now = today()
+const adjusting = ref<Task>()
+const told = computed(() => story.data.value)
+const task = computed(() =>
+  (filters.data.value ?? []).flatMap((filter) => filter.tasks).find((one) => one.id === props.task),
+)
+const withOpening = computed(() => told.value?.forecast.basis === 'WITH_OPENING')
+</script>
+
+<template>
+  <main class="page">
+    <AsyncState
+      :pending="story.isPending.value || tank.isPending.value"
+      :error="story.error.value ?? tank.error.value"
+      what="the task"
+      @retry="(story.refetch(), tank.refetch())"
+    >
+      <template v-if="told">
+        <p class="quiet path">
+          <RouterLink :to="{ name: 'tank', params: { tank: props.tank } }">{{
+            tank.data.value?.tank.name
+          }}</RouterLink>
+          · {{ told.filterName }}<template v-if="told.stage"> · {{ told.stage }}</template>
+        </p>
+        <header>
+          <h1>{{ told.forecast.subject.name }}</h1>
+          <button v-if="task" class="button plain" type="button" @click="adjusting = task">Adjust</button>
+        </header>
+        <section class="now" aria-label="When">
+          <p class="lead">
+            <template v-if="told.forecast.hold">On hold. {{ told.forecast.hold.reason }}</template>
+            <template v-else
+              >Best on <b>{{ longDay(told.forecast.window.ideal) }}</b>, {{ told.forecast.intervalDays }} days
+              after the last; {{ windowWords(told.forecast.window) }}</template
+            >
+          </p>
+          <WindowLine
+            :window="told.forecast.window"
+            :standing="told.forecast.hold ? 'LATER' : told.forecast.standing"
+            :today="now"
+            :before="60"
+            :after="420"
+            :focus="20"
+          />
+          <p class="quiet">{{ told.forecast.reasons.join(' ') }}</p>
+        </section>
+        <section v-if="told.chapters.length" aria-labelledby="story">
+          <h2 id="story">How it came to be {{ told.forecast.intervalDays }} days</h2>
+          <p v-if="told.fixed" class="quiet">The interval is fixed; this is what was learned beside it.</p>
+          <p v-else-if="withOpening" class="quiet">
+            It is done whenever the canister is opened; this is what its own findings say.
+          </p>
+          <StoryChart :chapters="told.chapters" :today="now" />
+          <p class="small quiet key">
+            <span><i class="line" /> interval believed</span> <span>① days it ran, and the grade found</span>
+            <span><i class="band" /> when it would overload, 8 times in 10</span>
+            <span><i class="dash" /> middle of that</span>
+          </p>
+          <StoryChapters :chapters="told.chapters" />
+        </section>
+        <p v-else class="quiet">
+          This is not learned from grades; the sentence above says all that decides it.
+        </p>
+        <LookPanel v-if="told.forecast.signs.length" :forecast="told.forecast" />
+      </template>
+    </AsyncState>
+    <TaskSettingDialog :task="adjusting" @close="adjusting = undefined" />
+  </main>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+  justify-content: space-between;
+}
+
+.path {
+  margin-bottom: 2px;
+}
+
+.lead {
+  font-size: 19px;
+}
+
+section {
+  margin-top: 18px;
+}
+
+.alone {
+  margin-top: 12px;
+}
+
+.now {
+  max-width: 760px;
+}
+
+.key {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 22px;
+  margin: 2px 0 12px;
+}
+
+.key i {
+  display: inline-block;
+  width: 22px;
+  height: 0;
+  vertical-align: middle;
+  border-top: 3px solid var(--herb);
+}
+
+.key .band {
+  height: 11px;
+  background: var(--silt-stipple);
+  border: 0;
+  opacity: 0.5;
+}
+
+.key .dash {
+  border-top: 2px dashed var(--silt);
+}
+</style>
