@@ -153,11 +153,11 @@ function described(point: { name: string; value: [number, number] }): string {
 }
 
 function holds(series: Series, colour: Palette, hatch: unknown, named: boolean) {
-  return series.holds.map((hold) => [
+  return series.holds.map((hold, i) => [
     {
       xAxis: Date.parse(hold.from),
       itemStyle: { color: hatch ?? colour('--plum-soft'), opacity: 0.7 },
-      label: { show: named, formatter: 'hold', color: colour('--plum'), position: 'insideTopRight' },
+      label: { show: named && i === 0, formatter: 'hold', color: colour('--plum'), position: 'insideTopRight' },
     },
     { xAxis: Date.parse(hold.to) + DAY_MS },
   ])

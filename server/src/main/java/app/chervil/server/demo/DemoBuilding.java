@@ -1,11 +1,9 @@
 package app.chervil.server.demo;
 
-import static app.chervil.core.filter.StageKind.*;
-import static app.chervil.core.interval.Finding.*;
-
 import app.chervil.core.filter.Stage.Make;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.tank.BacteriaHome;
+import app.chervil.core.tank.ContextChange;
 import app.chervil.core.tank.Feeding;
 import app.chervil.core.tank.OpeningSchool;
 import app.chervil.core.tank.RinseWater;
@@ -28,29 +26,59 @@ import org.jspecify.annotations.Nullable;
 abstract class DemoBuilding {
     final TankOperations tanks;
     final FilterOperations filters;
-    final ServiceOperations services;
+    private final ServiceOperations services;
+    private final DemoUpkeep upkeep;
     final DemoWater water;
 
-    DemoBuilding(TankOperations tanks, FilterOperations filters, ServiceOperations services, DemoWater water) {
+    DemoBuilding(
+            TankOperations tanks,
+            FilterOperations filters,
+            ServiceOperations services,
+            DemoUpkeep upkeep,
+            DemoWater water) {
         this.tanks = tanks;
         this.filters = filters;
         this.services = services;
+        this.upkeep = upkeep;
         this.water = water;
     }
 
-    final DemoLog log(SignedIn who, long tank, FilterView filter) {
-        return new DemoLog(services, who, tank, filters.find(who, filter.id()), tanks.today());
+    /** Keeps a tank's filters from a day on; what else was done can be added to the diary before it is saved. */
+    final DemoDiary kept(SignedIn who, long tank, LocalDate from, FilterStory... stories) {
+        DemoDiary diary = new DemoDiary(tank, tanks.today());
+        for (FilterStory story : stories) {
+            upkeep.keep(who, tanks.find(who, tank).tank(), story, from, diary);
+        }
+        return diary;
+    }
+
+    final void save(SignedIn who, DemoDiary diary) {
+        diary.save(who, services);
+    }
+
+    /** A pre-filter that was added some while ago. */
+    final void prefilterAdded(SignedIn who, FilterView filter, LocalDate on) {
+        tanks.recordChange(who, filter.tankId(), filter.id(), new ContextChange(on, ContextChange.Kind.PREFILTER, 1));
+    }
+
+    /** The day the history begins. */
+    final LocalDate begin() {
+        return ago(DemoUpkeep.HISTORY_DAYS);
     }
 
     /** How a tank is kept. */
-    record Keeping(Stocking stocking, Feeding feeding, BacteriaHome home, SockSchool sock) {}
+    record Keeping(Stocking stocking, Feeding feeding, BacteriaHome home, SockSchool sock, OpeningSchool opening) {
+        Keeping(Stocking stocking, Feeding feeding, BacteriaHome home, SockSchool sock) {
+            this(stocking, feeding, home, sock, OpeningSchool.CONDITION_LED);
+        }
+    }
 
     final long tank(
             SignedIn who, String name, String room, double litres, LocalDate since, WaterKind water, Keeping keeping) {
         TankInput.Setting setting =
                 new TankInput.Setting(water, keeping.stocking, keeping.feeding, keeping.home, TapWater.CHLORAMINE);
-        TankInput.Schools schools = new TankInput.Schools(
-                OpeningSchool.CONDITION_LED, keeping.sock, RinseWater.TANK_WATER, Thoroughness.FULL);
+        TankInput.Schools schools =
+                new TankInput.Schools(keeping.opening, keeping.sock, RinseWater.TANK_WATER, Thoroughness.FULL);
         return tanks.create(who, new TankInput(name, room, litres, since, setting, schools))
                 .id();
     }
@@ -69,6 +97,10 @@ abstract class DemoBuilding {
 
     final StageInput foam(StageKind kind) {
         return new StageInput(null, kind, "", 1, null, Make.WASHABLE, false, ago(400), null, null);
+    }
+
+    static StageInput disposable(StageKind kind) {
+        return new StageInput(null, kind, "", 1, null, Make.DISPOSABLE, false, null, null, null);
     }
 
     static StageInput media(StageKind kind, double grams, @Nullable LocalDate fittedOn) {

@@ -1,40 +1,62 @@
 package app.chervil.server.demo;
 
 import static app.chervil.core.filter.StageKind.*;
-import static app.chervil.core.interval.Finding.*;
 
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FlowDirection;
 import app.chervil.core.filter.Stage.Make;
+import app.chervil.core.filter.StageKind;
+import app.chervil.core.interval.Sign;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.Feeding;
+import app.chervil.core.tank.OpeningSchool;
 import app.chervil.core.tank.SockSchool;
 import app.chervil.core.tank.Stocking;
 import app.chervil.core.tank.WaterKind;
 import app.chervil.core.water.Parameter;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.demo.DemoWater.Nature;
+import app.chervil.server.demo.FilterStory.Ending;
 import app.chervil.server.filter.FilterInput;
 import app.chervil.server.filter.FilterInput.Rating;
 import app.chervil.server.filter.FilterInput.StageInput;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.filter.FilterView;
+import app.chervil.server.interval.LookInput;
+import app.chervil.server.interval.LookOperations;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.visit.ServiceOperations;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.UUID;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
-/** More tanks of Tern House: a weak flow, brackish water with a lamp, and one six weeks old. */
+/** More tanks of Tern House: a weak flow, brackish water with a lamp, one six weeks old, and a heavy load. */
 @Component
 @ConditionalOnProperty("chervil.demo")
 class DemoFurtherTanks extends DemoBuilding {
-    DemoFurtherTanks(TankOperations tanks, FilterOperations filters, ServiceOperations services, DemoWater water) {
-        super(tanks, filters, services, water);
+    private static final int RIPPLE_PREFILTER_DAYS_AGO = 280;
+    private static final int HALF_REPLACED_DAYS_AGO = 75;
+
+    private final LookOperations looks;
+
+    DemoFurtherTanks(
+            TankOperations tanks,
+            FilterOperations filters,
+            ServiceOperations services,
+            DemoUpkeep upkeep,
+            DemoWater water,
+            LookOperations looks) {
+        super(tanks, filters, services, upkeep, water);
+        this.looks = looks;
     }
 
-    /** Marine, seahorses: a weak hang-on-back with a pre-filter, and an air sponge. */
+    /** Marine, seahorses: a weak hang-on-back whose pads last longer since it has a pre-filter, and an air sponge. */
     void eelgrassBed(SignedIn who) {
         long tank = tank(
                 who,
@@ -53,12 +75,12 @@ class DemoFurtherTanks extends DemoBuilding {
                         null,
                         new Rating(350d, 4d, 0.5, 0.2),
                         years(2),
-                        ago(150),
+                        begin(),
                         List.of(
                                 stage(PREFILTER_SPONGE),
                                 stage(IMPELLER),
                                 foam(COARSE_FOAM),
-                                new StageInput(null, FINE_PAD, "", 1, null, Make.DISPOSABLE, false, null, null, null),
+                                disposable(FINE_PAD),
                                 media(BIO_MEDIA, 300, years(2)))));
         FilterView bellows = filters.create(
                 who,
@@ -69,37 +91,26 @@ class DemoFurtherTanks extends DemoBuilding {
                         null,
                         new Rating(null, 3d, null, null),
                         years(2),
-                        ago(150),
+                        begin(),
                         List.of(stage(SPONGE), stage(AIR_LINE))));
-        DemoLog log = log(who, tank, ripple);
-        log.spaced(150, 11, 5, day -> log.at(day)
-                .found(CareAction.RINSE, PREFILTER_SPONGE, log.pick(MODERATE, MODERATE, HEAVY))
-                .minutes(6)
-                .save());
-        log.spaced(150, 34, 12, day -> log.at(day)
-                .found(CareAction.CHANGE, FINE_PAD, MODERATE)
-                .minutes(6)
-                .save());
-        log.at(40).found(CareAction.RINSE, COARSE_FOAM, MODERATE).minutes(9).save();
-        log.at(20)
-                .done(CareAction.INSPECT, null)
-                .done(CareAction.CLEAN, IMPELLER)
-                .minutes(14)
-                .save();
-        DemoLog air = log(who, tank, bellows);
-        air.spaced(150, 24, 6, day -> air.at(day)
-                .found(CareAction.SQUEEZE, SPONGE, air.pick(MODERATE, LIGHT, MODERATE))
-                .minutes(9)
-                .save());
-        air.at(35)
-                .done(CareAction.INSPECT, null)
-                .done(CareAction.CLEAN, AIR_LINE)
-                .minutes(8)
-                .save();
-        water.weekly(who, tank, 150, new Nature(2.5, 0.15, 8.1, 18, true), 119, 4);
+        LocalDate added = ago(RIPPLE_PREFILTER_DAYS_AGO);
+        prefilterAdded(who, ripple, added);
+        DemoDiary diary = kept(
+                who,
+                tank,
+                begin(),
+                new FilterStory(ripple, 320)
+                        .since(PREFILTER_SPONGE, added)
+                        .fills(FINE_PAD, 26)
+                        .fills(COARSE_FOAM, 95)
+                        .ends(CareAction.RINSE, PREFILTER_SPONGE, Ending.DUE_TOMORROW),
+                new FilterStory(bellows, 0));
+        diary.note(added, "Pre-filter put on the intake.");
+        save(who, diary);
+        water.live(who, tank, new Nature(2.5, 0.02, 0.15, 8.1, 18, true), DemoUpkeep.HISTORY_DAYS, 4);
     }
 
-    /** Brackish; a canister opened yesterday, and one with a UV lamp of unknown age. */
+    /** Brackish; half its bio media was replaced, a canister opened yesterday, its lamps are of unknown age. */
     void mangroveEdge(SignedIn who) {
         long tank = tank(
                 who,
@@ -118,81 +129,80 @@ class DemoFurtherTanks extends DemoBuilding {
                         FlowDirection.TOP_DOWN,
                         new Rating(1100d, 18d, 2.0, 1.0),
                         years(5),
-                        ago(200),
+                        begin(),
                         List.of(
                                 stage(PREFILTER_SPONGE),
                                 stage(HOSES),
                                 foam(COARSE_FOAM),
-                                new StageInput(null, FINE_PAD, "", 1, null, Make.DISPOSABLE, false, null, null, null),
+                                disposable(FINE_PAD),
                                 media(BIO_MEDIA, 2000, years(5)),
                                 stage(IMPELLER),
                                 stage(SEALS))));
-        FilterView lagoon = filters.create(
+        FilterInput withoutLamps = new FilterInput(
+                "Lagoon",
+                FilterKind.CANISTER,
+                FlowDirection.BOTTOM_UP,
+                new Rating(900d, 25d, 1.8, 1.0),
+                years(5),
+                begin(),
+                List.of(
+                        stage(STRAINER),
+                        stage(HOSES),
+                        foam(COARSE_FOAM),
+                        media(BIO_MEDIA, 1600, years(5)),
+                        stage(IMPELLER),
+                        stage(SEALS)));
+        FilterView lagoon = filters.create(who, tank, withoutLamps);
+        DemoDiary diary = kept(
                 who,
                 tank,
-                new FilterInput(
-                        "Lagoon",
-                        FilterKind.CANISTER,
-                        FlowDirection.BOTTOM_UP,
-                        new Rating(900d, 25d, 1.8, 1.0),
-                        years(5),
-                        ago(100),
-                        List.of(
-                                stage(STRAINER),
-                                stage(HOSES),
-                                foam(COARSE_FOAM),
-                                media(BIO_MEDIA, 1600, years(5)),
-                                new StageInput(
-                                        null,
-                                        UV_LAMP,
-                                        "",
-                                        2,
-                                        null,
-                                        Make.DISPOSABLE,
-                                        false,
-                                        ago(340),
-                                        "9 W, 2 pins",
-                                        null),
-                                stage(UV_SLEEVE),
-                                stage(IMPELLER),
-                                stage(SEALS))));
-        DemoLog log = log(who, tank, creek);
-        log.spaced(200, 12, 3, day -> log.at(day)
-                .found(CareAction.RINSE, PREFILTER_SPONGE, log.pick(MODERATE, HEAVY, MODERATE))
-                .minutes(6)
-                .save());
-        log.at(110)
-                .done(CareAction.OPEN, null)
-                .found(CareAction.RINSE, COARSE_FOAM, LIGHT)
-                .flow(930, 1040)
-                .minutes(48)
-                .save();
-        log.at(1)
-                .done(CareAction.OPEN, null)
-                .found(CareAction.RINSE, COARSE_FOAM, MODERATE)
-                .found(CareAction.CHANGE, FINE_PAD, MODERATE)
-                .found(CareAction.DIP, BIO_MEDIA, LIGHT)
-                .flow(820, 1030)
-                .minutes(55)
-                .save();
-        log.at(60).done(CareAction.INSPECT, null).minutes(5).save();
-        DemoLog other = log(who, tank, lagoon);
-        other.at(40)
-                .done(CareAction.OPEN, null)
-                .found(CareAction.RINSE, COARSE_FOAM, LIGHT)
-                .found(CareAction.CLEAN, UV_SLEEVE, MODERATE)
-                .flow(690, 780)
-                .minutes(52)
-                .save();
-        other.at(30)
-                .done(CareAction.INSPECT, null)
-                .found(CareAction.CLEAR, STRAINER, LIGHT)
-                .minutes(8)
-                .save();
-        water.weekly(who, tank, 310, new Nature(6, 0.25, 7.9, 26, false), 116, 4);
+                begin(),
+                new FilterStory(creek, 1040).fills(FINE_PAD, 210).ends(CareAction.OPEN, null, Ending.DONE_YESTERDAY),
+                new FilterStory(lagoon, 790));
+        diary.note(HALF_REPLACED_DAYS_AGO, "Half of the bio media exchanged, the rest kept beside it.");
+        save(who, diary);
+        water.replaced(who, tank, creek, 1800, HALF_REPLACED_DAYS_AGO);
+        water.live(
+                who,
+                tank,
+                new Nature(6, 0.1, 0.25, 7.9, 26, false).lost(Map.of(ago(HALF_REPLACED_DAYS_AGO), 0.5)),
+                DemoUpkeep.HISTORY_DAYS,
+                4);
+        fitLamps(who, filters.find(who, lagoon.id()), withoutLamps);
     }
 
-    /** Fresh, six weeks old: its bacteria are still settling. */
+    /** Two lamps behind one sleeve, entered today; nobody knows how old they are. */
+    private void fitLamps(SignedIn who, FilterView lagoon, FilterInput before) {
+        List<StageInput> stages = new ArrayList<>();
+        lagoon.stages()
+                .forEach(stage -> stages.add(new StageInput(
+                        stage.id(),
+                        stage.kind(),
+                        stage.label(),
+                        stage.quantity(),
+                        stage.massG(),
+                        stage.make(),
+                        stage.bagged(),
+                        stage.fittedOn(),
+                        stage.size(),
+                        stage.lasting())));
+        stages.add(4, new StageInput(null, UV_LAMP, "", 2, null, Make.DISPOSABLE, false, null, "9 W, 2 pins", null));
+        stages.add(5, stage(UV_SLEEVE));
+        filters.update(
+                who,
+                lagoon.id(),
+                lagoon.version(),
+                new FilterInput(
+                        before.name(),
+                        before.kind(),
+                        before.direction(),
+                        before.rating(),
+                        before.fittedOn(),
+                        null,
+                        stages));
+    }
+
+    /** Fresh, six weeks old: its bacteria are still settling, and one test was read too early. */
     void newtNursery(SignedIn who) {
         long tank = tank(
                 who,
@@ -213,8 +223,75 @@ class DemoFurtherTanks extends DemoBuilding {
                         ago(42),
                         ago(42),
                         List.of(stage(SPONGE), stage(AIR_LINE), media(BIO_MEDIA, 400, ago(42)))));
-        log(who, tank, puff).at(20).done(CareAction.INSPECT, null).minutes(5).save();
-        water.weekly(who, tank, 60, new Nature(1.5, 0.2, 7.3, 19, false), 24, 3);
+        DemoDiary diary = new DemoDiary(tank, tanks.today());
+        puff.tasks().stream()
+                .filter(task -> task.action() == CareAction.INSPECT)
+                .forEach(task -> diary.did(ago(20), task, null));
+        diary.note(ago(20), "Its media ran beside those of Brook bench for five weeks before.");
+        save(who, diary);
+        water.live(who, tank, new Nature(1.5, 0.05, 0.2, 7.3, 19, false), 24, 3);
         water.read(who, tank, 2, List.of(DemoWater.early(Parameter.NITRITE, 0)));
+    }
+
+    /** Fresh, two rescued sliders, a heavy load: opened by the maker's calendar, its nitrate is high. */
+    void turtleBank(SignedIn who) {
+        long tank = tank(
+                who,
+                "Turtle bank",
+                "Gallery",
+                450,
+                years(6),
+                WaterKind.FRESH,
+                new Keeping(
+                        Stocking.OVER,
+                        Feeding.HEAVY,
+                        BacteriaHome.MEDIA,
+                        SockSchool.CLARITY,
+                        OpeningSchool.MAKERS_CALENDAR));
+        FilterView mudlark = filters.create(
+                who,
+                tank,
+                new FilterInput(
+                        "Mudlark",
+                        FilterKind.CANISTER,
+                        FlowDirection.BOTTOM_UP,
+                        new Rating(1600d, 30d, 2.4, 1.2),
+                        years(6),
+                        begin(),
+                        List.of(
+                                stage(PREFILTER_SPONGE),
+                                stage(HOSES),
+                                foam(COARSE_FOAM),
+                                foam(MEDIUM_FOAM),
+                                media(BIO_MEDIA, 3200, years(6)),
+                                stage(IMPELLER),
+                                stage(SEALS))));
+        DemoDiary diary = kept(
+                who,
+                tank,
+                begin(),
+                new FilterStory(mudlark, 1450)
+                        .fills(COARSE_FOAM, 46)
+                        .fills(MEDIUM_FOAM, 60)
+                        .fills(PREFILTER_SPONGE, 9)
+                        .ends(CareAction.RINSE, PREFILTER_SPONGE, Ending.DUE_TOMORROW));
+        diary.note(310, "Flow down to a third, foam clean: the return hose was kinked. Straight again, flow back.");
+        diary.note(210, "Impeller loud and worn, replaced.");
+        diary.note(150, "Lid seal flat and weeping, replaced.");
+        save(who, diary);
+        seen(who, mudlark, IMPELLER, 211, Sign.WORN);
+        seen(who, mudlark, IMPELLER, 209, Sign.SOUND);
+        seen(who, mudlark, SEALS, 151, Sign.WORN);
+        seen(who, mudlark, SEALS, 149, Sign.SOUND);
+        water.live(who, tank, new Nature(16, 0.4, 0.35, 7.2, 26, false), DemoUpkeep.HISTORY_DAYS, 3);
+    }
+
+    private void seen(SignedIn who, FilterView filter, StageKind kind, int daysAgo, Sign sign) {
+        filter.stages().stream()
+                .filter(stage -> stage.kind() == kind)
+                .forEach(stage -> looks.save(
+                        who,
+                        UUID.nameUUIDFromBytes(("look " + stage.id() + " " + daysAgo).getBytes(StandardCharsets.UTF_8)),
+                        new LookInput(stage.id(), ago(daysAgo), sign, null)));
     }
 }

@@ -35,12 +35,14 @@ class DemoSite implements SmartInitializingSingleton {
         }
         SignedIn marit = accounts.create("Tern House", person("Marit"), Role.KEEPER);
         accounts.addHelper(marit, person("Osei"));
+        accounts.addHelper(marit, person("Lin"));
         tanks.rockPool(marit);
         tanks.brookBench(marit);
         tanks.blackwaterNook(marit);
         further.eelgrassBed(marit);
         further.mangroveEdge(marit);
         further.newtNursery(marit);
+        further.turtleBank(marit);
         LOG.info("Demo site loaded");
     }
 

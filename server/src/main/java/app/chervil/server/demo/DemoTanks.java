@@ -1,7 +1,6 @@
 package app.chervil.server.demo;
 
 import static app.chervil.core.filter.StageKind.*;
-import static app.chervil.core.interval.Finding.*;
 
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.FilterKind;
@@ -14,6 +13,7 @@ import app.chervil.core.tank.Stocking;
 import app.chervil.core.tank.WaterKind;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.demo.DemoWater.Nature;
+import app.chervil.server.demo.FilterStory.Ending;
 import app.chervil.server.filter.FilterInput;
 import app.chervil.server.filter.FilterInput.Rating;
 import app.chervil.server.filter.FilterInput.StageInput;
@@ -23,6 +23,8 @@ import app.chervil.server.filter.TaskMode;
 import app.chervil.server.filter.TaskSettingInput;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.visit.ServiceOperations;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
 import java.util.List;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
@@ -31,11 +33,19 @@ import org.springframework.stereotype.Component;
 @Component
 @ConditionalOnProperty("chervil.demo")
 class DemoTanks extends DemoBuilding {
-    DemoTanks(TankOperations tanks, FilterOperations filters, ServiceOperations services, DemoWater water) {
-        super(tanks, filters, services, water);
+    private static final int BLOW_OFF_BEGAN_DAYS_AGO = 270;
+    private static final int WEIR_PREFILTER_DAYS_AGO = 430;
+
+    DemoTanks(
+            TankOperations tanks,
+            FilterOperations filters,
+            ServiceOperations services,
+            DemoUpkeep upkeep,
+            DemoWater water) {
+        super(tanks, filters, services, upkeep, water);
     }
 
-    /** Marine; its sock is two days late. */
+    /** Marine; its sock is two days late. Since rock is blown off on Fridays, phosphate has fallen. */
     void rockPool(SignedIn who) {
         long tank = tank(
                 who,
@@ -55,7 +65,7 @@ class DemoTanks extends DemoBuilding {
                         null,
                         new Rating(2400d, 35d, 3.2, 1.1),
                         years(4),
-                        ago(186),
+                        begin(),
                         List.of(
                                 stage(OVERFLOW),
                                 stage(SOCK),
@@ -63,24 +73,22 @@ class DemoTanks extends DemoBuilding {
                                 media(BIO_MEDIA, 6000, years(4)),
                                 stage(RETURN_PUMP),
                                 stage(HOSES))));
-        DemoLog log = log(who, tank, sump);
-        log.spaced(186, 4, 7, day -> log.at(day)
-                .found(CareAction.CHANGE, SOCK, log.pick(MODERATE, HEAVY, HEAVY))
-                .minutes(5)
-                .save());
-        log.at(84).found(CareAction.BRUSH, HOSES, LIGHT).minutes(24).save();
-        log.at(120)
-                .done(CareAction.DESCALE, RETURN_PUMP)
-                .flow(1510, 1790)
-                .minutes(34)
-                .note("Lime on the rotor; ran quieter after.")
-                .save();
-        log.at(75).found(CareAction.DIP, BIO_MEDIA, LIGHT).minutes(14).save();
-        log.at(40).done(CareAction.INSPECT, null).minutes(5).save();
-        water.weekly(who, tank, 380, new Nature(4, 0.12, 8.1, 14, true), 180, 5);
+        DemoDiary diary = kept(
+                who,
+                tank,
+                begin(),
+                new FilterStory(sump, 1790).fills(SOCK, 5.5).ends(CareAction.CHANGE, SOCK, Ending.TWO_DAYS_LATE));
+        LocalDate began = ago(BLOW_OFF_BEGAN_DAYS_AGO);
+        List<LocalDate> blownOff = diary.days().stream()
+                .filter(day -> day.getDayOfWeek() == DayOfWeek.FRIDAY && day.isAfter(began))
+                .toList();
+        blownOff.forEach(day -> diary.note(day, "Detritus blown off the rock first."));
+        diary.note(120, "Lime on the rotor; ran quieter after.");
+        save(who, diary);
+        water.live(who, tank, new Nature(4, 0.03, 0.12, 8.1, 14, true).blownOff(blownOff), DemoUpkeep.HISTORY_DAYS, 5);
     }
 
-    /** Cold fresh; its canister learned a long interval, its pre-filter is due. */
+    /** Cold fresh; its canister learned a long interval once it had a pre-filter, which is due. */
     void brookBench(SignedIn who) {
         long tank = tank(
                 who,
@@ -99,43 +107,39 @@ class DemoTanks extends DemoBuilding {
                         FlowDirection.BOTTOM_UP,
                         new Rating(900d, 16d, 1.8, 0.9),
                         years(3),
-                        ago(302),
+                        begin(),
                         List.of(
                                 stage(STRAINER),
                                 stage(PREFILTER_SPONGE),
                                 stage(HOSES),
                                 foam(COARSE_FOAM),
                                 foam(MEDIUM_FOAM),
-                                new StageInput(null, FINE_PAD, "", 1, null, Make.DISPOSABLE, false, null, null, null),
+                                disposable(FINE_PAD),
                                 media(BIO_MEDIA, 1400, years(3)),
                                 stage(IMPELLER),
                                 stage(SEALS))));
-        DemoLog log = log(who, tank, weir);
-        log.spaced(302, 12, 13, day -> log.at(day)
-                .found(CareAction.RINSE, PREFILTER_SPONGE, log.pick(HEAVY, MODERATE, HEAVY))
-                .minutes(6)
-                .save());
-        opened(log, 247, LIGHT, LIGHT, 790, 870);
-        opened(log, 160, LIGHT, LIGHT, 770, 880);
-        opened(log, 45, LIGHT, MODERATE, 720, 875);
-        log.at(160)
-                .done(CareAction.CLEAN, IMPELLER)
-                .done(CareAction.INSPECT, SEALS)
-                .found(CareAction.DIP, BIO_MEDIA, LIGHT)
-                .minutes(22)
-                .note("Impeller and seals while it was open.")
-                .save();
-        log.at(96).found(CareAction.BRUSH, HOSES, MODERATE).minutes(18).save();
-        log.at(60)
-                .done(CareAction.INSPECT, null)
-                .found(CareAction.CLEAR, STRAINER, LIGHT)
-                .minutes(7)
-                .save();
-        log.at(20).found(CareAction.CLEAR, STRAINER, LIGHT).minutes(3).save();
-        water.weekly(who, tank, 220, new Nature(5, 0.25, 7.4, 16, false), 297, 3);
+        LocalDate added = ago(WEIR_PREFILTER_DAYS_AGO);
+        prefilterAdded(who, weir, added);
+        DemoDiary diary = kept(
+                who,
+                tank,
+                begin(),
+                new FilterStory(weir, 880)
+                        .since(PREFILTER_SPONGE, added)
+                        .fills(COARSE_FOAM, 90)
+                        .fills(MEDIUM_FOAM, 120)
+                        .fills(FINE_PAD, 85)
+                        .fills(PREFILTER_SPONGE, 19)
+                        .measured(1)
+                        .ends(CareAction.RINSE, PREFILTER_SPONGE, Ending.DUE_TODAY)
+                        .ends(CareAction.OPEN, null, Ending.ABOUT_150_DAYS));
+        diary.note(added, "Pre-filter put on the intake.");
+        diary.note(160, "Impeller and seals while it was open.");
+        save(who, diary);
+        water.live(who, tank, new Nature(5, 0.12, 0.25, 7.4, 16, false), DemoUpkeep.HISTORY_DAYS, 3);
     }
 
-    /** Warm fresh; its floss was seen bypassing twice, its resin is used only when needed. */
+    /** Warm fresh; its floss was seen bypassing twice, its cartridge is rebuilt, its resin used only when needed. */
     void blackwaterNook(SignedIn who) {
         long tank = tank(
                 who,
@@ -154,12 +158,12 @@ class DemoTanks extends DemoBuilding {
                         null,
                         new Rating(420d, 5d, 0.6, 0.2),
                         years(2),
-                        ago(190),
+                        begin(),
                         List.of(
                                 stage(STRAINER),
                                 stage(IMPELLER),
                                 foam(COARSE_FOAM),
-                                new StageInput(null, FLOSS, "", 1, null, Make.DISPOSABLE, false, null, null, null),
+                                disposable(FLOSS),
                                 new StageInput(
                                         null,
                                         CARTRIDGE,
@@ -168,7 +172,7 @@ class DemoTanks extends DemoBuilding {
                                         null,
                                         Make.WASHABLE,
                                         false,
-                                        ago(24),
+                                        begin(),
                                         "95 x 130 mm",
                                         null),
                                 media(BIO_MEDIA, 350, years(2)),
@@ -177,57 +181,18 @@ class DemoTanks extends DemoBuilding {
                 .filter(task -> task.action() == CareAction.REGENERATE)
                 .forEach(task ->
                         filters.setTask(who, task.id(), new TaskSettingInput(task.version(), TaskMode.OFF, null)));
-        DemoLog log = log(who, tank, tannin);
-        log.spaced(190, 21, 16, day -> log.at(day)
-                .found(CareAction.CHANGE, FLOSS, log.pick(MODERATE, HEAVY, MODERATE))
-                .minutes(6)
-                .save());
-        log.at(16)
-                .found(CareAction.CHANGE, FLOSS, CLOGGED)
-                .minutes(7)
-                .note("Water ran over the bypass slot.")
-                .save();
-        log.at(7).found(CareAction.CHANGE, FLOSS, HEAVY).minutes(6).save();
-        log.at(128)
-                .found(CareAction.RINSE, COARSE_FOAM, MODERATE)
-                .flow(250, 380)
-                .minutes(11)
-                .save();
-        log.at(59)
-                .found(CareAction.RINSE, COARSE_FOAM, HEAVY)
-                .found(CareAction.CHANGE, FLOSS, CLOGGED)
-                .flow(210, 370)
-                .minutes(15)
-                .note("Bypassing again, foam slimy.")
-                .save();
-        log.at(70).found(CareAction.DIP, BIO_MEDIA, LIGHT).minutes(9).save();
-        log.at(84)
-                .done(CareAction.CLEAN, IMPELLER)
-                .found(CareAction.CLEAR, STRAINER, LIGHT)
-                .minutes(12)
-                .save();
-        log.at(30)
-                .found(CareAction.CLEAR, STRAINER, MODERATE)
-                .done(CareAction.INSPECT, null)
-                .minutes(8)
-                .save();
-        water.weekly(who, tank, 96, new Nature(3, 0.3, 6.4, 25, false), 185, 3);
-    }
-
-    private static void opened(
-            DemoLog log,
-            int day,
-            app.chervil.core.interval.Finding foam,
-            app.chervil.core.interval.Finding pad,
-            double before,
-            double after) {
-        log.at(day)
-                .done(CareAction.OPEN, null)
-                .found(CareAction.RINSE, COARSE_FOAM, foam)
-                .found(CareAction.RINSE, MEDIUM_FOAM, LIGHT)
-                .found(CareAction.CHANGE, FINE_PAD, pad)
-                .flow(before, after)
-                .minutes(46)
-                .save();
+        DemoDiary diary = kept(
+                who,
+                tank,
+                begin(),
+                new FilterStory(filters.find(who, tannin.id()), 380)
+                        .fills(FLOSS, 15)
+                        .fills(COARSE_FOAM, 70)
+                        .ends(CareAction.CHANGE, FLOSS, Ending.DUE_TODAY));
+        diary.note(59, "Water ran over the bypass slot, foam slimy.");
+        diary.note(190, "Bypassing; packed too tight, one floss taken out.");
+        diary.note(24, "Cartridge rebuilt with loose carbon, no new one bought.");
+        save(who, diary);
+        water.live(who, tank, new Nature(3, 0.08, 0.3, 6.4, 25, false), DemoUpkeep.HISTORY_DAYS, 3);
     }
 }

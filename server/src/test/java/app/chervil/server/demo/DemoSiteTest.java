@@ -11,6 +11,9 @@ import jakarta.servlet.http.Cookie;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.context.TestPropertySource;
@@ -24,6 +27,7 @@ import tools.jackson.databind.node.ObjectNode;
 @TestPropertySource(properties = {"chervil.demo=true", "springdoc.api-docs.enabled=true"})
 class DemoSiteTest {
     private static final Path DOCUMENT = Path.of("openapi.json");
+    private static final LocalDate TODAY = LocalDate.of(2026, 6, 1);
     private static final String TO_WRITE = "chervil.write-openapi";
 
     @Autowired
@@ -54,13 +58,37 @@ class DemoSiteTest {
     }
 
     @Test
-    void brook_bench_learned_to_open_its_canister_after_about_150_days() throws Exception {
-        byte[] answer = mvc.perform(get("/api/forecasts").cookie(door("marit")))
-                .andReturn()
-                .getResponse()
-                .getContentAsByteArray();
+    void every_situation_of_the_story_is_there() throws Exception {
+        JsonNode rounds = read("/api/rounds");
+        List<JsonNode> due = read("/api/forecasts")
+                .valueStream()
+                .filter(one ->
+                        one.path("hold").isMissingNode() || one.get("hold").isNull())
+                .filter(one -> Set.of(TODAY, TODAY.plusDays(1))
+                        .contains(LocalDate.parse(one.get("window").get("ideal").asString())))
+                .toList();
 
-        assertThat(json.readTree(answer).valueStream())
+        assertThat(rounds.get("visits").valueStream())
+                .filteredOn(visit -> visit.get("standing").asString().equals("LATE"))
+                .singleElement()
+                .satisfies(visit ->
+                        assertThat(visit.get("effort").get("daysLate").asInt()).isEqualTo(2));
+        assertThat(due.size()).isBetween(4, 6);
+        assertThat(rounds.get("held")
+                        .valueStream()
+                        .map(held -> held.get("tank").get("name").asString()))
+                .containsExactly("Newt nursery");
+        assertThat(rounds.get("readings")
+                        .valueStream()
+                        .map(watch -> watch.get("tank").get("name").asString()))
+                .containsExactly("Mangrove edge");
+        assertThat(read("/api/tanks").size()).isEqualTo(7);
+        assertThat(read("/api/services").get("total").asInt()).isBetween(400, 900);
+    }
+
+    @Test
+    void brook_bench_learned_to_open_its_canister_after_about_150_days() throws Exception {
+        assertThat(read("/api/forecasts").valueStream())
                 .filteredOn(forecast ->
                         forecast.get("subject").get("name").asString().equals("Open canister Weir"))
                 .singleElement()
@@ -82,6 +110,13 @@ class DemoSiteTest {
         JsonNode committed = json.readTree(DOCUMENT);
 
         assertThat((JsonNode) document).isEqualTo(committed);
+    }
+
+    private JsonNode read(String path) throws Exception {
+        return json.readTree(mvc.perform(get(path).cookie(door("marit")))
+                .andReturn()
+                .getResponse()
+                .getContentAsByteArray());
     }
 
     private Cookie door(String login) throws Exception {
