@@ -11,4 +11,5 @@ export const PLACES: Place[] = [
   { name: 'tanks', label: 'Tanks', key: 't' },
   { name: 'water', label: 'Water', key: 'w' },
   { name: 'ledger', label: 'Ledger', key: 'h' },
+  { name: 'bench', label: 'Bench', key: 'b' },
 ]

@@ -157,7 +157,12 @@ function holds(series: Series, colour: Palette, hatch: unknown, named: boolean) 
     {
       xAxis: Date.parse(hold.from),
       itemStyle: { color: hatch ?? colour('--plum-soft'), opacity: 0.7 },
-      label: { show: named && i === 0, formatter: 'hold', color: colour('--plum'), position: 'insideTopRight' },
+      label: {
+        show: named && i === 0,
+        formatter: 'hold',
+        color: colour('--plum'),
+        position: 'insideTopRight',
+      },
     },
     { xAxis: Date.parse(hold.to) + DAY_MS },
   ])

@@ -53,7 +53,8 @@ public final class Course {
     /** How long a run was, in days and in exposure. */
     record Ran(long days, double exposure) {}
 
-    static Course replay(CareRule rule, TaskHistory history) {
+    /** The course of a history up to its last event. */
+    public static Course replay(CareRule rule, TaskHistory history) {
         Course course = begin(rule, history.start().on(), history.load());
         history.play(course::change, course::serve);
         return course;

@@ -9,6 +9,7 @@ import app.chervil.core.filter.Learning.ByHours;
 import app.chervil.core.filter.Learning.Graded;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.filter.TaskName;
+import app.chervil.core.interval.Course;
 import app.chervil.core.interval.Evidence;
 import app.chervil.core.interval.Finding;
 import app.chervil.core.interval.Forecast;
@@ -162,6 +163,20 @@ public final class FilterBook {
                 .filter(service -> service.done().keySet().stream().anyMatch(rinsing::contains))
                 .map(LoggedService::on)
                 .toList();
+    }
+
+    /** The course of a learned task up to its last event, made anew at each call; empty as for its story. */
+    public Optional<Course> course(long id) {
+        return tasks.stream()
+                .filter(task -> task.id() == id && task.rule().graded())
+                .findFirst()
+                .map(task -> Course.replay(
+                        task.rule(), history(task, servicedByTask().getOrDefault(id, List.of()))));
+    }
+
+    /** Whether a pre-filter would keep dirt from a task's stage. */
+    public boolean behindPrefilter(long id) {
+        return tasks.stream().anyMatch(task -> task.id() == id && task.behindPrefilter());
     }
 
     /**

@@ -6,6 +6,7 @@ import app.chervil.core.filter.CareCatalogue;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.interval.Course;
 import app.chervil.core.interval.Forecast;
 import app.chervil.core.interval.Look;
 import app.chervil.core.interval.Story;
@@ -32,6 +33,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -56,6 +58,22 @@ public record CareBook(TankView tank, FilterView filter, int otherFilters, List<
                 .map(task ->
                         new TaskForecast(filter, task, rule(task), Objects.requireNonNull(forecasts.get(task.id()))))
                 .toList();
+    }
+
+    /** Makes the course of a learned task anew at each call. */
+    public Supplier<Course> course(long task) {
+        FilterBook book = book();
+        return () -> book.course(task).orElseThrow();
+    }
+
+    /** Whether a pre-filter would keep dirt from a task's stage. */
+    public boolean behindPrefilter(long task) {
+        return book().behindPrefilter(task);
+    }
+
+    /** Care that is done whenever the filter is opened. */
+    public List<CareRule> goingWithOpening() {
+        return inUse().stream().filter(TaskView::withOpening).map(this::rule).toList();
     }
 
     /** The story of a task that is learned from findings, oldest first; empty for others. */
