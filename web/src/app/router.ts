@@ -111,6 +111,7 @@ export function makeRouter(client: QueryClient) {
         component,
       })),
       { path: '/units', name: 'units', component: () => import('@/features/account/UnitsView.vue') },
+      { path: '/how', name: 'how', component: () => import('@/features/interval/HowView.vue') },
       { path: '/bench', name: 'bench', component: () => import('@/features/bench/BenchView.vue') },
       { path: '/ledger', name: 'ledger', component: () => import('@/features/visit/LedgerView.vue') },
       { path: '/people', name: 'people', component: () => import('@/features/account/PeopleView.vue') },

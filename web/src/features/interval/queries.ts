@@ -29,6 +29,15 @@ export function useStory(tank: MaybeRefOrGetter<number>, task: MaybeRefOrGetter<
   })
 }
 
+/** The figures by which the engine is explained; they change with the release only. */
+export function useEngineFacts() {
+  return useQuery({
+    queryKey: ['engine-facts'],
+    queryFn: () => body(api.GET('/api/engine-facts')),
+    staleTime: Infinity,
+  })
+}
+
 /** Looks at a tank's stages between services, latest first. */
 export function useLooks(tank: MaybeRefOrGetter<number>) {
   return useQuery({

@@ -66,6 +66,7 @@ const withOpening = computed(() => told.value?.forecast.basis === 'WITH_OPENING'
         </section>
         <section v-if="told.chapters.length" aria-labelledby="story">
           <h2 id="story">How it came to be {{ told.forecast.intervalDays }} days</h2>
+          <RouterLink class="small" :to="{ name: 'how' }">How dates are learned</RouterLink>
           <p v-if="told.fixed" class="quiet">The interval is fixed; this is what was learned beside it.</p>
           <p v-else-if="withOpening" class="quiet">
             It is done whenever the canister is opened; this is what its own findings say.

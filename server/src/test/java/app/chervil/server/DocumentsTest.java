@@ -75,13 +75,14 @@ class DocumentsTest {
     }
 
     private static Stream<Path> sources() {
-        return Stream.of("core/src", "server/src", "web/src", "e2e/src").flatMap(folder -> {
-            try {
-                return Files.walk(ROOT.resolve(folder)).filter(Files::isRegularFile);
-            } catch (IOException failure) {
-                throw new java.io.UncheckedIOException(failure);
-            }
-        });
+        return Stream.of("core/src", "sim/src", "server/src", "web/src", "e2e/src")
+                .flatMap(folder -> {
+                    try {
+                        return Files.walk(ROOT.resolve(folder)).filter(Files::isRegularFile);
+                    } catch (IOException failure) {
+                        throw new java.io.UncheckedIOException(failure);
+                    }
+                });
     }
 
     private static String read(Path file) {

@@ -13,7 +13,7 @@ public record Belief(double mean, double variance) {
     static final double PRIOR_VARIANCE = 0.37;
     static final double MOST_DRIFTED_VARIANCE = 0.444;
     private static final double DRIFT_PER_30_DAYS = 0.01;
-    private static final double USUAL_LOADING_AT_SERVICE = 0.6;
+    static final double USUAL_LOADING_AT_SERVICE = 0.6;
     private static final double LEAST_EXPOSURE = 0.3;
     private static final double LEAST_FLOW_SHARE = 0.15;
     private static final double FLOW_SAYS_LITTLE_ABOVE = 0.90;

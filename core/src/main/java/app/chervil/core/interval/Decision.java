@@ -14,7 +14,9 @@ record Decision(Window.Days days, Limit held) {
     static final double TRUTH_VARIANCE = 0.05;
     private static final double SCORING_VARIANCE = 0.0225;
     private static final double ONE_IN_FIVE = 0.8416;
-    private static final double EARLIEST_SHARE = 0.75;
+    static final double EARLIEST_SHARE = 0.75;
+    static final double LATEST_FROM = 1.05;
+    static final double LATEST_TO = 1.2;
 
     /** What kept an interval from going where the findings alone would send it. */
     enum Limit {
@@ -29,7 +31,7 @@ record Decision(Window.Days days, Limit held) {
                 clamp(Math.exp(idealLogExposure(graded, belief)), rule.startDays() / 4.0, rule.startDays() * 4.0);
         Limited ideal = limited(run.daysTo(exposure), rule, run);
         double overloadRisk = Math.exp(belief.mean() - ONE_IN_FIVE * Math.sqrt(belief.variance() + TRUTH_VARIANCE));
-        double latest = clamp(run.daysTo(overloadRisk), 1.05 * ideal.days, 1.2 * ideal.days);
+        double latest = clamp(run.daysTo(overloadRisk), LATEST_FROM * ideal.days, LATEST_TO * ideal.days);
         double latestHeld = Math.max(ideal.days, Math.min(latest, graded.ceilingDays()));
         return new Decision(new Window.Days(EARLIEST_SHARE * ideal.days, ideal.days, latestHeld), ideal.limit);
     }

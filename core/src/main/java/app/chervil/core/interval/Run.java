@@ -13,7 +13,7 @@ import java.time.temporal.ChronoUnit;
  * @param growthLimitDays longest next interval before any logged load reduction
  */
 record Run(LocalDate since, LocalDate until, double exposure, Load load, double growthLimitDays) {
-    private static final double MOST_GROWTH = 1.5;
+    static final double MOST_GROWTH = 1.5;
     private static final double MOST_RELIEF = 2;
 
     /**

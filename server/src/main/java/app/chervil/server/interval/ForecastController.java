@@ -1,5 +1,6 @@
 package app.chervil.server.interval;
 
+import app.chervil.core.interval.EngineFacts;
 import app.chervil.server.account.SignedIn;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -27,6 +28,12 @@ class ForecastController {
     @GetMapping("/forecasts")
     List<ForecastView> list(@AuthenticationPrincipal SignedIn who, @RequestParam @Nullable Long tank) {
         return operations.list(who, tank);
+    }
+
+    /** The figures by which the engine is explained. */
+    @GetMapping("/engine-facts")
+    EngineFacts facts() {
+        return EngineFacts.workedOut();
     }
 
     /** How a task's interval came to be. */
