@@ -46,7 +46,7 @@ const parts = computed(() =>
 const untouched = computed(() => (view.value?.events.length ?? 0) + props.guided.waiting.value === 0)
 
 async function end() {
-  await props.guided.sync()
+  await props.guided.flush()
   const id = view.value?.id
   if (!id || props.guided.waiting.value > 0) {
     trouble.value = 'Some ticks are not sent yet. Try again when there is a connection.'

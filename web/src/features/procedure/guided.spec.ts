@@ -41,6 +41,16 @@ describe('a service in progress', () => {
     vi.useRealTimers()
   })
 
+  it('ends with nothing waiting, also when the last tick fell into an exchange under way', async () => {
+    const { guided, sent } = open({ [EVENTS]: VIEW })
+    guided.record('DONE', 'gloves:filter')
+
+    await guided.flush()
+
+    expect(sent().flat()).toEqual(['gloves:filter'])
+    expect(guided.waiting.value).toBe(0)
+  })
+
   it('keeps ticks while the server cannot be reached and sends them in order when it is back', async () => {
     const answers: Answers = { [EVENTS]: 503 }
     const { guided, sent } = open(answers)

@@ -27,7 +27,7 @@ export function useGuided(id: string) {
   const kept = reactive<Kept>(stored(place))
   const reachable = ref(true)
   const failure = ref<unknown>()
-  let exchanging = false
+  let running: Promise<void> | undefined
 
   const events = computed(() => [...(kept.view?.events ?? []), ...kept.outbox])
   const progress = computed(() => progressOf(kept.view?.steps ?? [], events.value))
@@ -42,9 +42,19 @@ export function useGuided(id: string) {
     void sync()
   }
 
-  async function sync() {
-    if (exchanging) return
-    exchanging = true
+  /** One exchange at a time; whoever asks meanwhile waits for the one under way. */
+  function sync(): Promise<void> {
+    running ??= exchangeOnce().finally(() => (running = undefined))
+    return running
+  }
+
+  /** Sends all there is, also what was ticked while an exchange was under way. */
+  async function flush() {
+    await sync()
+    if (kept.outbox.length > 0 && reachable.value) await sync()
+  }
+
+  async function exchangeOnce() {
     const sending = [...kept.outbox]
     try {
       kept.view = await exchange(id, sending)
@@ -57,8 +67,6 @@ export function useGuided(id: string) {
       const refused = problem instanceof Problem && problem.status >= 400 && problem.status < 500
       reachable.value = refused
       failure.value = refused ? problem : undefined
-    } finally {
-      exchanging = false
     }
   }
 
@@ -86,6 +94,7 @@ export function useGuided(id: string) {
     failure,
     record,
     sync,
+    flush,
     forget,
   }
 }

@@ -57,6 +57,20 @@ class FutureRuns implements DisposableBean {
             this.asked = asked;
         }
 
+        private synchronized void finish(Map<Way, List<Outcome>> lived) {
+            if (state == State.RUNNING) {
+                outcomes = lived;
+                state = State.DONE;
+            }
+        }
+
+        /** What has ended stays as it ended. */
+        private synchronized void end(State how) {
+            if (state == State.RUNNING) {
+                state = how;
+            }
+        }
+
         UUID id() {
             return id;
         }
@@ -87,7 +101,7 @@ class FutureRuns implements DisposableBean {
                 .filter(run -> run.site == site && run.state == State.RUNNING)
                 .toList();
         if (running.size() >= MOST_OF_A_SITE) {
-            running.forEach(run -> run.state = State.CANCELLED);
+            running.forEach(this::cancel);
         }
         Run run = new Run(UUID.randomUUID(), site, now, asked);
         runs.put(run.id, run);
@@ -100,9 +114,7 @@ class FutureRuns implements DisposableBean {
     }
 
     void cancel(Run run) {
-        if (run.state == State.RUNNING) {
-            run.state = State.CANCELLED;
-        }
+        run.end(State.CANCELLED);
     }
 
     private static void live(Run run, List<TankToday> tanks) {
@@ -114,13 +126,10 @@ class FutureRuns implements DisposableBean {
                             SEED,
                             done -> run.done = done,
                             () -> run.state != State.RUNNING)
-                    .ifPresent(outcomes -> {
-                        run.outcomes = outcomes;
-                        run.state = State.DONE;
-                    });
+                    .ifPresent(run::finish);
         } catch (RuntimeException failure) {
             LOG.error("A comparison failed", failure);
-            run.state = State.FAILED;
+            run.end(State.FAILED);
         }
     }
 
