@@ -17,6 +17,9 @@ import java.util.Optional;
  * a pre-filter. Origin of the figures: docs/sources.md#care-catalogue; where that page says so, they are our judgement.
  */
 public final class CareCatalogue {
+    /** Days after which makers would have a canister opened. */
+    public static final int MAKERS_OPENING_DAYS = 30;
+
     private static final CareRule FOAM_REPLACE = new CareRule(
             REPLACE,
             540,
@@ -222,7 +225,7 @@ public final class CareCatalogue {
     }
 
     private static CareRule opening(OpeningSchool school) {
-        int start = school == OpeningSchool.MAKERS_CALENDAR ? 30 : 90;
+        int start = school == OpeningSchool.MAKERS_CALENDAR ? MAKERS_OPENING_DAYS : 90;
         Effort effort = new Effort(35, 15, 1, List.of(Material.THREE_BUCKETS, Material.GLOVES));
         return rule(
                 OPEN,

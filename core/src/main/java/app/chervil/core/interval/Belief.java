@@ -36,7 +36,7 @@ public record Belief(double mean, double variance) {
     }
 
     /** The belief after a change of context with this spread of its effect on the log scale. */
-    Belief widened(double sd) {
+    public Belief widened(double sd) {
         return new Belief(mean, variance + sd * sd);
     }
 
@@ -70,6 +70,11 @@ public record Belief(double mean, double variance) {
         boolean onlyABound = share > FLOW_SAYS_LITTLE_ABOVE && logLoading(exposure) < logLoading;
         double slopeError = 0.10 / (2 * (1 - f));
         return onlyABound ? this : step(logExposure(exposure) - logLoading, slopeError * slopeError + 0.13);
+    }
+
+    /** Standard deviation of the log exposure that overloads one run: of θ, and of runs around it. */
+    public double spreadOfARun() {
+        return Math.sqrt(variance + Decision.TRUTH_VARIANCE);
     }
 
     /** Log of the loading expected at this exposure. */

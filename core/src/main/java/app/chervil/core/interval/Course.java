@@ -105,7 +105,7 @@ public final class Course {
 
     /** When the stage will be overloaded if nobody serves it. */
     public Overload overload() {
-        double spread = Loading.NINE_IN_TEN * Math.sqrt(belief.variance() + Decision.TRUTH_VARIANCE);
+        double spread = Loading.NINE_IN_TEN * belief.spreadOfARun();
         return new Overload(
                 run.daysTo(Math.exp(belief.mean() - spread)),
                 run.daysTo(Math.exp(belief.mean())),

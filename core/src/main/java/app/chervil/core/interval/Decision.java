@@ -30,7 +30,7 @@ record Decision(Window.Days days, Limit held) {
         double exposure =
                 clamp(Math.exp(idealLogExposure(graded, belief)), rule.startDays() / 4.0, rule.startDays() * 4.0);
         Limited ideal = limited(run.daysTo(exposure), rule, run);
-        double overloadRisk = Math.exp(belief.mean() - ONE_IN_FIVE * Math.sqrt(belief.variance() + TRUTH_VARIANCE));
+        double overloadRisk = Math.exp(belief.mean() - ONE_IN_FIVE * belief.spreadOfARun());
         double latest = clamp(run.daysTo(overloadRisk), LATEST_FROM * ideal.days, LATEST_TO * ideal.days);
         double latestHeld = Math.max(ideal.days, Math.min(latest, graded.ceilingDays()));
         return new Decision(new Window.Days(EARLIEST_SHARE * ideal.days, ideal.days, latestHeld), ideal.limit);

@@ -12,7 +12,7 @@ public record Loading(double low, double likely, double high, double servicePoin
     static final double NINE_IN_TEN = 1.2816;
 
     static Loading at(double exposure, Belief belief, double idealLogExposure) {
-        double spread = Math.exp(NINE_IN_TEN * Math.sqrt(belief.variance() + Decision.TRUTH_VARIANCE));
+        double spread = Math.exp(NINE_IN_TEN * belief.spreadOfARun());
         double likely = exposure / Math.exp(belief.mean());
         return new Loading(likely / spread, likely, likely * spread, Math.exp(idealLogExposure - belief.mean()));
     }

@@ -27,14 +27,11 @@ final class PartLives {
 
     /** By age; a look that finds it worn out makes it due, whatever its age. */
     static Forecast byAge(CareRule rule, ByAge age, TaskHistory history) {
+        return wornOut(history).orElseGet(() -> unworn(rule, age, history));
+    }
+
+    private static Forecast unworn(CareRule rule, ByAge age, TaskHistory history) {
         LocalDate since = history.since();
-        Optional<Look> worn = wornSince(history);
-        if (worn.isPresent()) {
-            return due(
-                    history,
-                    worn.get().on(),
-                    "Found worn out on " + DAY.format(worn.get().on()) + ": replace it.");
-        }
         double ideal = Math.min(rule.startDays(), age.ceilingDays());
         Window.Days days = new Window.Days(
                 age.earliest() * ideal, ideal, Math.max(ideal, Math.min(age.latest() * ideal, age.ceilingDays())));
@@ -140,14 +137,11 @@ final class PartLives {
 
     /** A washable pad after so many rinses, at the pace of its rinses so far. */
     static Forecast byRinses(CareRule rule, ByRinses pad, TaskHistory history) {
+        return wornOut(history).orElseGet(() -> unworn(rule, pad, history));
+    }
+
+    private static Forecast unworn(CareRule rule, ByRinses pad, TaskHistory history) {
         LocalDate since = history.since();
-        Optional<Look> worn = wornSince(history);
-        if (worn.isPresent()) {
-            return due(
-                    history,
-                    worn.get().on(),
-                    "Found worn out on " + DAY.format(worn.get().on()) + ": replace it.");
-        }
         int bears = history.evidence().endurance().rinses().orElse(pad.rinses());
         List<LocalDate> rinsed = history.evidence().rinses().stream()
                 .filter(day -> day.isAfter(since))
@@ -164,6 +158,11 @@ final class PartLives {
                 ideal * 1.2,
                 "Rinsed " + count + " of " + bears + " times, about every " + days(Math.max(1, Math.round(each)))
                         + ".");
+    }
+
+    private static Optional<Forecast> wornOut(TaskHistory history) {
+        return wornSince(history)
+                .map(worn -> due(history, worn.on(), "Found worn out on " + DAY.format(worn.on()) + ": replace it."));
     }
 
     /** The look since the last service that found it worn out, unless a later one found it sound. */

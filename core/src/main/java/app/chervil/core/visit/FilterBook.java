@@ -30,6 +30,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 
 /**
@@ -165,13 +166,15 @@ public final class FilterBook {
                 .toList();
     }
 
-    /** The course of a learned task up to its last event, made anew at each call; empty as for its story. */
-    public Optional<Course> course(long id) {
+    /** Makes the course of a learned task up to its last event, anew at each call; empty as for its story. */
+    public Optional<Supplier<Course>> course(long id) {
         return tasks.stream()
                 .filter(task -> task.id() == id && task.rule().graded())
                 .findFirst()
-                .map(task -> Course.replay(
-                        task.rule(), history(task, servicedByTask().getOrDefault(id, List.of()))));
+                .map(task -> {
+                    TaskHistory history = history(task, servicedByTask().getOrDefault(id, List.of()));
+                    return () -> Course.replay(task.rule(), history);
+                });
     }
 
     /** Whether a pre-filter would keep dirt from a task's stage. */

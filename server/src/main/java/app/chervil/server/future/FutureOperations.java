@@ -31,6 +31,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
@@ -116,17 +117,17 @@ public class FutureOperations {
 
     private TankToday today(SignedIn who, TankView tank) {
         LocalDate today = tanks.today();
-        List<CareBook> books = forecasts.books(who, tank.id(), service -> true);
-        List<GradedTask> graded = books.stream()
-                .flatMap(book -> book.forecasts(today).stream()
-                        .filter(task -> task.rule().graded() && task.forecast().basis() != Basis.WITH_OPENING)
-                        .map(task -> graded(book, task, tank.tank())))
-                .toList();
-        List<AgedTask> aged = books.stream()
-                .flatMap(book -> book.forecasts(today).stream())
-                .filter(task -> !task.rule().graded())
-                .map(task -> new AgedTask(interval(task), work(task.rule(), tank.tank(), 0)))
-                .toList();
+        List<GradedTask> graded = new ArrayList<>();
+        List<AgedTask> aged = new ArrayList<>();
+        for (CareBook book : forecasts.books(who, tank.id(), service -> true)) {
+            for (TaskForecast task : book.forecasts(today)) {
+                if (!task.rule().graded()) {
+                    aged.add(new AgedTask(interval(task), work(task.rule(), tank.tank(), 0)));
+                } else if (task.forecast().basis() != Basis.WITH_OPENING) {
+                    graded.add(graded(book, task, tank.tank()));
+                }
+            }
+        }
         return new TankToday(today, graded, aged, water(who, tank));
     }
 

@@ -62,8 +62,7 @@ public record CareBook(TankView tank, FilterView filter, int otherFilters, List<
 
     /** Makes the course of a learned task anew at each call. */
     public Supplier<Course> course(long task) {
-        FilterBook book = book();
-        return () -> book.course(task).orElseThrow();
+        return book().course(task).orElseThrow();
     }
 
     /** Whether a pre-filter would keep dirt from a task's stage. */

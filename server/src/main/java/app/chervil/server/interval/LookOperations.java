@@ -70,11 +70,12 @@ public class LookOperations {
      */
     @Transactional
     public LookView save(SignedIn who, UUID id, LookInput input) {
-        FilterView.StageView stage = stage(who, input.stageId());
+        List<FilterView> all = filters.list(who, null);
+        FilterView.StageView stage = stage(all, input.stageId());
         tanks.checkDay("on", input.on());
         Sign sign = input.sign();
         boolean measured = sign.unit() != Sign.Unit.NONE;
-        boolean fits = filters.list(who, null).stream()
+        boolean fits = all.stream()
                 .flatMap(filter -> filter.tasks().stream())
                 .filter(task -> Objects.equals(task.stageId(), stage.id()))
                 .anyMatch(task -> Sign.of(stage.kind(), task.action()).contains(sign));
@@ -103,8 +104,8 @@ public class LookOperations {
         }
     }
 
-    private FilterView.StageView stage(SignedIn who, long id) {
-        return filters.list(who, null).stream()
+    private static FilterView.StageView stage(List<FilterView> all, long id) {
+        return all.stream()
                 .flatMap(filter -> filter.stages().stream())
                 .filter(stage -> stage.id() == id)
                 .findFirst()

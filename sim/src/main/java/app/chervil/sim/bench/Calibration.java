@@ -7,7 +7,6 @@ import java.time.temporal.ChronoUnit;
 
 /** Counts how often what was believed came true. */
 final class Calibration {
-    private static final double TRUTH_VARIANCE = 0.05;
     private static final double NINE_IN_TEN = 1.2816;
 
     /** Covered and asked, before any finding, after one to three, after more. */
@@ -32,7 +31,7 @@ final class Calibration {
         }
         double exposure = 0;
         double rate = belief.rate();
-        double variance = belief.theta().variance() + TRUTH_VARIANCE;
+        app.chervil.core.interval.Belief theta = belief.theta();
         int from = servedDay;
         for (ContextChange change : stage.logged()) {
             int day = (int) ChronoUnit.DAYS.between(stage.start().on(), change.on());
@@ -40,7 +39,7 @@ final class Calibration {
                 ContextEffect effect = ContextEffect.of(change);
                 exposure += rate * (day - from);
                 rate *= Math.exp(effect.logRate());
-                variance += effect.sd() * effect.sd();
+                theta = theta.widened(effect.sd());
                 from = day;
             }
         }
@@ -48,7 +47,7 @@ final class Calibration {
         int bin = belief.services() == 0 ? 0 : belief.services() <= 3 ? 1 : 2;
         double off = Math.abs(Math.log(exposure) - belief.theta().mean());
         asked[bin]++;
-        covered[bin] += off <= NINE_IN_TEN * Math.sqrt(variance) ? 1 : 0;
+        covered[bin] += off <= NINE_IN_TEN * theta.spreadOfARun() ? 1 : 0;
         overloadedBeforeLatest += overload <= belief.latestDay() ? 1 : 0;
     }
 

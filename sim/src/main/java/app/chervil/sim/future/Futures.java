@@ -1,6 +1,7 @@
 package app.chervil.sim.future;
 
 import app.chervil.core.filter.CareAction;
+import app.chervil.core.filter.CareCatalogue;
 import app.chervil.core.interval.ContextEffect;
 import app.chervil.core.interval.Course;
 import app.chervil.core.interval.Serviced;
@@ -27,12 +28,10 @@ public final class Futures {
     /** Days of a year that is lived. */
     public static final int DAYS = 365;
 
-    private static final double TRUTH_VARIANCE = 0.05;
     private static final double WALK_SD = 0.08;
     private static final double MISSED = 0.06;
     private static final double LATE_BY = 1.3;
     private static final double[] LOST_BY_DISTURBANCE = {0, 0.03, 0.12, 0.4};
-    private static final int MAKERS_OPENING_DAYS = 30;
     private static final Work PREFILTER_RINSE = new Work(5, 0, 1);
     private static final double PREFILTER_RINSE_DAYS = 14;
 
@@ -138,8 +137,7 @@ public final class Futures {
             this.last = task.since();
             this.eye = new Eye(0.25 * random.nextGaussian(), 0, 0.1);
             this.season = 0.05 + 0.15 * random.nextDouble();
-            double spread = Math.sqrt(course.belief().variance() + TRUTH_VARIANCE);
-            this.logT = course.belief().mean() + spread * random.nextGaussian();
+            this.logT = course.belief().mean() + course.belief().spreadOfARun() * random.nextGaussian();
             this.rate = course.exposureOn(begin.plusDays(1)) - course.exposureOn(begin);
             this.filled = course.exposureOn(begin) / Math.exp(logT);
             double luck = random.nextGaussian();
@@ -182,7 +180,7 @@ public final class Futures {
                     switch (way) {
                         case MAKERS_CALENDAR ->
                             task.rule().action() == CareAction.OPEN
-                                    ? MAKERS_OPENING_DAYS
+                                    ? CareCatalogue.MAKERS_OPENING_DAYS
                                     : task.rule().startDays();
                         case HALF_AS_OFTEN -> 2 * learned;
                         case AS_LEARNED, PREFILTER_ADDED, STOCKING_RAISED -> learned;
