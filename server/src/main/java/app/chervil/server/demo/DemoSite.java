@@ -20,8 +20,10 @@ class DemoSite implements SmartInitializingSingleton {
     private final AccountOperations accounts;
     private final DemoTanks tanks;
     private final DemoFurtherTanks further;
+    private final DemoPlanning planning;
 
-    DemoSite(AccountOperations accounts, DemoTanks tanks, DemoFurtherTanks further) {
+    DemoSite(AccountOperations accounts, DemoTanks tanks, DemoFurtherTanks further, DemoPlanning planning) {
+        this.planning = planning;
         this.accounts = accounts;
         this.tanks = tanks;
         this.further = further;
@@ -43,6 +45,7 @@ class DemoSite implements SmartInitializingSingleton {
         further.mangroveEdge(marit);
         further.newtNursery(marit);
         further.turtleBank(marit);
+        planning.arrange(marit);
         LOG.info("Demo site loaded");
     }
 

@@ -4,6 +4,7 @@ import app.chervil.core.calc.FlowRate;
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.CareCatalogue;
 import app.chervil.core.filter.CareRule;
+import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Course;
@@ -16,6 +17,7 @@ import app.chervil.core.tank.ContextChange;
 import app.chervil.core.tank.OpeningSchool;
 import app.chervil.core.tank.Schools;
 import app.chervil.core.visit.BookedTask;
+import app.chervil.core.visit.Errand.Reach;
 import app.chervil.core.visit.FilterBook;
 import app.chervil.core.visit.LoggedService;
 import app.chervil.core.water.Hold;
@@ -49,7 +51,21 @@ public record CareBook(TankView tank, FilterView filter, int otherFilters, List<
     public record Past(List<PastService> services, Map<Long, List<Look>> looksByStage) {}
 
     /** A task in use with its forecast. */
-    public record TaskForecast(FilterView filter, TaskView task, CareRule rule, Forecast forecast) {}
+    public record TaskForecast(FilterView filter, TaskView task, CareRule rule, Forecast forecast) {
+        /** How the task is reached. */
+        public Reach reach() {
+            if (filter.kind() != FilterKind.CANISTER) {
+                return Reach.FREE;
+            }
+            if (task.action() == CareAction.OPEN) {
+                return Reach.OPENING;
+            }
+            boolean inside = filter.stages().stream()
+                    .filter(stage -> Objects.equals(stage.id(), task.stageId()))
+                    .anyMatch(stage -> stage.kind().insideCanister());
+            return inside ? Reach.INSIDE : Reach.FREE;
+        }
+    }
 
     /** Forecasts of the tasks that are not switched off, in the order of the water path. */
     public List<TaskForecast> forecasts(LocalDate today) {
@@ -81,7 +97,7 @@ public record CareBook(TankView tank, FilterView filter, int otherFilters, List<
     }
 
     /** Whether work of this kind waits while this tank is on hold. */
-    boolean held(CareRule rule) {
+    public boolean held(CareRule rule) {
         return Hold.concerns(rule.effort().disturbanceOf(tank.tank().setting().bacteriaHome()));
     }
 

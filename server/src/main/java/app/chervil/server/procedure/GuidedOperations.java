@@ -2,9 +2,11 @@ package app.chervil.server.procedure;
 
 import app.chervil.core.interval.Finding;
 import app.chervil.core.procedure.Situation.Chore;
+import app.chervil.core.tank.TankChore;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.filter.FilterView;
+import app.chervil.server.plan.ChoreOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.procedure.ProcedureView.StepView;
@@ -16,6 +18,7 @@ import app.chervil.server.visit.ServiceOperations;
 import app.chervil.server.water.MediaOperations;
 import app.chervil.server.water.MediaOperations.MediaDone;
 import app.chervil.server.water.MediaOperations.MediaPlan;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -40,6 +43,10 @@ public class GuidedOperations {
     private static final TypeReference<List<Long>> TASKS = new TypeReference<>() {};
     private static final TypeReference<Set<Chore>> CHORES = new TypeReference<>() {};
 
+    /** Chores that come round by themselves, as the plan knows them. */
+    private static final Map<Chore, TankChore> PLANNED_CHORES =
+            Map.of(Chore.ROCK_BLOW_OFF, TankChore.ROCK_BLOW_OFF, Chore.SUBSTRATE_VACUUM, TankChore.SUBSTRATE_VACUUM);
+
     /** The step that does the work of a chore. */
     private static final Map<Chore, String> CHORE_STEPS = Map.of(
             Chore.ROCK_BLOW_OFF, "blow",
@@ -52,6 +59,7 @@ public class GuidedOperations {
     private final TankOperations tanks;
     private final ServiceOperations services;
     private final MediaOperations media;
+    private final ChoreOperations choreLog;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -62,6 +70,7 @@ public class GuidedOperations {
             TankOperations tanks,
             ServiceOperations services,
             MediaOperations media,
+            ChoreOperations choreLog,
             JsonMapper json,
             Clock clock) {
         this.mapper = mapper;
@@ -70,6 +79,7 @@ public class GuidedOperations {
         this.tanks = tanks;
         this.services = services;
         this.media = media;
+        this.choreLog = choreLog;
         this.json = json;
         this.clock = clock;
     }
@@ -217,6 +227,13 @@ public class GuidedOperations {
                             tanks.today(),
                             done.known().overrideReason()));
         }
+        Progress progress = progress(who, row);
+        PLANNED_CHORES.forEach((chore, kind) -> {
+            if (json.readValue(row.chores(), CHORES).contains(chore) && progress.done(CHORE_STEPS.get(chore))) {
+                UUID doneId = UUID.nameUUIDFromBytes((id + kind.name()).getBytes(StandardCharsets.UTF_8));
+                choreLog.record(who, row.tankId(), kind, doneId, tanks.today());
+            }
+        });
         return services.save(who, id, done);
     }
 

@@ -12,6 +12,7 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -23,9 +24,11 @@ public class TankOperations {
 
     private final TankMapper tanks;
     private final ChangeMapper changes;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    TankOperations(TankMapper tanks, ChangeMapper changes, Clock clock) {
+    TankOperations(TankMapper tanks, ChangeMapper changes, ApplicationEventPublisher events, Clock clock) {
+        this.events = events;
         this.tanks = tanks;
         this.changes = changes;
         this.clock = clock;
@@ -60,7 +63,9 @@ public class TankOperations {
     public TankView create(SignedIn who, TankInput input) {
         TankInput tank = tidy(input);
         checkDay("establishedOn", tank.establishedOn());
-        return find(who, tanks.insert(who.siteId(), tank));
+        long id = tanks.insert(who.siteId(), tank);
+        events.publishEvent(new TankMade(who, id));
+        return find(who, id);
     }
 
     /**

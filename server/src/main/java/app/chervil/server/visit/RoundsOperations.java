@@ -1,16 +1,11 @@
 package app.chervil.server.visit;
 
-import app.chervil.core.filter.CareAction;
-import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Material;
 import app.chervil.core.interval.Window;
 import app.chervil.core.visit.Errand;
-import app.chervil.core.visit.Errand.Reach;
 import app.chervil.core.visit.Rounds;
 import app.chervil.core.water.Hold;
 import app.chervil.server.account.SignedIn;
-import app.chervil.server.filter.FilterView;
-import app.chervil.server.filter.FilterView.StageView;
 import app.chervil.server.interval.CareBook;
 import app.chervil.server.interval.CareBook.TaskForecast;
 import app.chervil.server.interval.ForecastOperations;
@@ -111,23 +106,7 @@ public class RoundsOperations {
     private static Errand errand(TaskForecast task) {
         Errand.Place place = new Errand.Place(
                 task.filter().tankId(), task.filter().id(), task.task().id());
-        return new Errand(place, task.rule(), reach(task), task.forecast());
-    }
-
-    private static Reach reach(TaskForecast task) {
-        FilterView filter = task.filter();
-        if (filter.kind() != FilterKind.CANISTER) {
-            return Reach.FREE;
-        }
-        if (task.task().action() == CareAction.OPEN) {
-            return Reach.OPENING;
-        }
-        return filter.stages().stream()
-                        .filter(stage -> Objects.equals(stage.id(), task.task().stageId()))
-                        .map(StageView::kind)
-                        .anyMatch(kind -> kind.insideCanister())
-                ? Reach.INSIDE
-                : Reach.FREE;
+        return new Errand(place, task.rule(), task.reach(), task.forecast());
     }
 
     private static RoundsView.VisitView visit(

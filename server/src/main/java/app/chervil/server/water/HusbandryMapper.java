@@ -20,7 +20,19 @@ import org.jspecify.annotations.Nullable;
 interface HusbandryMapper {
     List<ChangeRow> listChanges(long site, long tank, Instant sinceInclusive);
 
+    /** Day of the latest water change of each tank. */
+    @Select("""
+            select tank_id, max(changed_at) as changed_at
+            from water_change
+            where site_id = #{site} and removed_at is null
+            group by tank_id
+            """)
+    List<LatestChange> listLatestChanges(long site);
+
     int insertChange(long site, ChangeRow change);
+
+    /** When the water of a tank was last changed. */
+    record LatestChange(long tankId, Instant changedAt) {}
 
     @Update("update water_change set removed_at = #{now} where site_id = #{site} and id = #{id} and removed_at is null")
     int deleteChange(long site, UUID id, Instant now);

@@ -19,6 +19,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -128,6 +129,15 @@ public class HusbandryOperations {
      * @param readings codes of the parameters that matter
      */
     public record AdviceView(List<String> readings, List<String> steps) {}
+
+    /** Day of the latest water change by tank; tanks without one are left out. */
+    @Transactional(readOnly = true)
+    public Map<Long, LocalDate> latestChanges(SignedIn who) {
+        return mapper.listLatestChanges(who.siteId()).stream()
+                .collect(Collectors.toMap(
+                        HusbandryMapper.LatestChange::tankId,
+                        latest -> LocalDate.ofInstant(latest.changedAt(), clock.getZone())));
+    }
 
     /** Logs a water change once under the id its client made. */
     @Transactional

@@ -1,0 +1,141 @@
+package app.chervil.core.plan;
+
+import app.chervil.core.plan.Chain.Hands;
+import app.chervil.core.plan.Plan.Occurrence;
+import app.chervil.core.plan.Plan.Visit;
+import app.chervil.core.plan.Trouble.Apart;
+import app.chervil.core.plan.Trouble.Late;
+import app.chervil.core.plan.Trouble.TooClose;
+import app.chervil.core.plan.Trouble.TooMuch;
+import app.chervil.core.plan.Trouble.TooMuchForKeeper;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+
+/** Reads a plan for what cannot be had, and for the minutes of its days. */
+public final class Audit {
+    private final Instance instance;
+    private final Plan plan;
+    private final Map<Integer, List<Visit>> byDay;
+
+    public Audit(Instance instance, Plan plan) {
+        this.instance = instance;
+        this.plan = plan;
+        byDay = plan.visits(instance).stream().collect(Collectors.groupingBy(Visit::day));
+    }
+
+    /** Minutes of each published day, set-ups included. */
+    public List<Integer> minutes() {
+        return IntStream.range(0, instance.publishedDays())
+                .map(this::minutes)
+                .boxed()
+                .toList();
+    }
+
+    /** Minutes of a visit: its work, the openings it needs, and being at the tank unless its water is changed. */
+    public int minutes(Visit visit) {
+        return visit.occurrences().stream()
+                        .mapToInt(one -> one.chain().work().minutes())
+                        .sum()
+                + setUp(visit);
+    }
+
+    private int setUp(Visit visit) {
+        boolean waterChange =
+                visit.occurrences().stream().anyMatch(one -> one.chain().work().reach() == Chain.Reach.WATER_CHANGE);
+        int openings = visit.occurrences().stream()
+                .filter(one -> one.chain().work().reach() == Chain.Reach.OPENED)
+                .map(one -> one.chain().place().filter())
+                .distinct()
+                .mapToInt(filter -> instance.setUps().openingMinutes().getOrDefault(filter, 0))
+                .sum();
+        return openings + (waterChange ? 0 : instance.setUps().tankMinutes());
+    }
+
+    private int minutes(int day) {
+        List<Visit> visits = byDay.getOrDefault(day, List.of());
+        int rooms = (int) visits.stream()
+                .map(visit -> instance.setUps().rooms().getOrDefault(visit.tank(), 0))
+                .distinct()
+                .count();
+        return visits.stream().mapToInt(this::minutes).sum()
+                + rooms * instance.setUps().roomMinutes();
+    }
+
+    private int keeperMinutes(int day) {
+        return byDay.getOrDefault(day, List.of()).stream()
+                .flatMap(visit -> visit.occurrences().stream())
+                .filter(one -> one.chain().work().hands() == Hands.KEEPER)
+                .mapToInt(one -> one.chain().work().minutes())
+                .sum();
+    }
+
+    /** What cannot be had within the published days, by day. */
+    public List<Trouble> troubles() {
+        List<Trouble> found = new ArrayList<>();
+        for (int day = 0; day < instance.publishedDays(); day++) {
+            Hours.Day hours = instance.hours().days().get(day);
+            if (minutes(day) > hours.all()) {
+                found.add(new TooMuch(day, minutes(day), hours.all()));
+            } else if (keeperMinutes(day) > hours.keeper()) {
+                found.add(new TooMuchForKeeper(day, keeperMinutes(day), hours.keeper()));
+            }
+        }
+        tooClose(found);
+        byDay.values().forEach(visits -> visits.forEach(visit -> apart(visit, found)));
+        instance.chains().forEach(chain -> late(chain, found));
+        found.sort(Comparator.comparingInt(Trouble::day));
+        return found;
+    }
+
+    private void apart(Visit visit, List<Trouble> found) {
+        for (Occurrence one : visit.occurrences()) {
+            one.chain().demand().with().ifPresent(partner -> {
+                if (visit.occurrences().stream()
+                        .noneMatch(other -> other.chain().id() == partner)) {
+                    found.add(new Apart(visit.day(), one.chain().id(), partner));
+                }
+            });
+        }
+    }
+
+    private void late(Chain chain, List<Trouble> found) {
+        List<Integer> on = plan.of(chain.id());
+        for (int k = 0; k < on.size(); k++) {
+            int latest = k == 0
+                    ? chain.rhythm().first().latest()
+                    : on.get(k - 1) + chain.rhythm().gap().latest();
+            if (on.get(k) < instance.publishedDays() && on.get(k) > latest && !instance.skips(chain.id(), k)) {
+                found.add(new Late(on.get(k), chain.id(), k, on.get(k) - latest));
+            }
+        }
+    }
+
+    private void tooClose(List<Trouble> found) {
+        Map<Long, List<Occurrence>> ofTank = new HashMap<>();
+        plan.visits(instance).forEach(visit -> visit.occurrences().stream()
+                .filter(one -> one.chain().demand().spaced())
+                .forEach(one -> ofTank.computeIfAbsent(visit.tank(), tank -> new ArrayList<>())
+                        .add(one)));
+        ofTank.forEach((tank, done) -> {
+            for (int i = 0; i < done.size(); i++) {
+                for (int j = 0; j < i; j++) {
+                    between(done.get(j), done.get(i), found);
+                }
+            }
+        });
+    }
+
+    private static void between(Occurrence earlier, Occurrence later, List<Trouble> found) {
+        boolean sameOpening = earlier.day() == later.day()
+                && earlier.chain().place().filter() == later.chain().place().filter();
+        if (later.day() - earlier.day() < Weights.APART_DAYS && !sameOpening) {
+            found.add(new TooClose(
+                    later.day(), later.chain().id(), earlier.chain().id(), earlier.day()));
+        }
+    }
+}

@@ -1,0 +1,80 @@
+package app.chervil.core.plan;
+
+import app.chervil.core.calc.Check;
+import java.util.OptionalLong;
+
+/**
+ * One care task or chore that comes round again and again. Its k-th occurrence, from 0, is its next but k.
+ *
+ * @param id unlike that of any other chain
+ */
+public record Chain(long id, Place place, Rhythm rhythm, Work work, Demand demand) {
+    /**
+     * Where it is done.
+     *
+     * @param filter {@link #NO_FILTER} for work on the tank itself
+     */
+    public record Place(long tank, long filter) {
+        public static final long NO_FILTER = 0;
+    }
+
+    /**
+     * When it comes round.
+     *
+     * @param first the next occurrence, in days of the plan; negative days have gone by
+     * @param gap every later one, in days after the one before; the ideal at least 1
+     * @param times whether it comes again
+     */
+    public record Rhythm(Span first, Span gap, Times times) {
+        public Rhythm {
+            Check.within("gap.ideal", gap.ideal(), 1, 4000);
+        }
+    }
+
+    /** How often a chain occurs. */
+    public enum Times {
+        ONCE,
+        AGAIN
+    }
+
+    /**
+     * What it takes.
+     *
+     * @param minutes of the work itself, set-up apart; zero or more
+     * @param reach whether the filter must be open for it
+     * @param hands who may do it
+     */
+    public record Work(int minutes, Reach reach, Hands hands) {
+        public Work {
+            Check.within("minutes", minutes, 0, 1440);
+        }
+    }
+
+    /** How the work is reached. */
+    public enum Reach {
+        /** From outside. */
+        OUTSIDE,
+        /** Only in an opened filter. */
+        OPENED,
+        /** It is the water change: being at the tank is part of it. */
+        WATER_CHANGE
+    }
+
+    /** Who may do the work. */
+    public enum Hands {
+        KEEPER,
+        ANYONE
+    }
+
+    /**
+     * What else it asks for.
+     *
+     * @param spaced whether it disturbs the tank's bacteria, so that such work must stand apart
+     * @param notBefore the first day on which it may be done, zero or more
+     * @param with the chain that must be done on the same day; empty if none
+     */
+    public record Demand(boolean spaced, int notBefore, OptionalLong with) {
+        /** Nothing asked for. */
+        public static final Demand NONE = new Demand(false, 0, OptionalLong.empty());
+    }
+}

@@ -1,0 +1,65 @@
+package app.chervil.core.plan;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Days for every occurrence.
+ *
+ * @param days of each chain by its id, in order, over the whole horizon
+ */
+public record Plan(Map<Long, List<Integer>> days, Score score) {
+    public Plan {
+        days = Map.copyOf(days);
+    }
+
+    /** One occurrence on its day. */
+    public record Occurrence(Chain chain, int k, int day) {}
+
+    /** All that is done on one tank on one day, in the order of the chains. */
+    public record Visit(long tank, int day, List<Occurrence> occurrences) {
+        public Visit {
+            occurrences = List.copyOf(occurrences);
+        }
+    }
+
+    static Plan of(List<Lane> lanes, List<int[]> placed, Score score) {
+        Map<Long, List<Integer>> days = new HashMap<>();
+        for (Lane lane : lanes) {
+            List<Integer> on = new ArrayList<>();
+            for (int day : placed.get(lane.index)) {
+                on.add(day);
+            }
+            days.put(lane.chain.id(), List.copyOf(on));
+        }
+        return new Plan(days, score);
+    }
+
+    /** Days of a chain, in order. */
+    public List<Integer> of(long chain) {
+        return days.getOrDefault(chain, List.of());
+    }
+
+    /** What is done within the published days, by day and then in the order of the chains; skipped ones are left out. */
+    public List<Visit> visits(Instance instance) {
+        Map<Long, Map<Integer, List<Occurrence>>> byTank = new HashMap<>();
+        for (Chain chain : instance.chains()) {
+            List<Integer> on = of(chain.id());
+            for (int k = 0; k < on.size(); k++) {
+                int day = on.get(k);
+                if (day < instance.publishedDays() && !instance.skips(chain.id(), k)) {
+                    byTank.computeIfAbsent(chain.place().tank(), tank -> new HashMap<>())
+                            .computeIfAbsent(day, one -> new ArrayList<>())
+                            .add(new Occurrence(chain, k, day));
+                }
+            }
+        }
+        List<Visit> visits = new ArrayList<>();
+        byTank.forEach((tank, byDay) -> byDay.forEach((day, done) -> visits.add(new Visit(tank, day, done))));
+        visits.sort(Comparator.comparingInt(Visit::day).thenComparingLong(Visit::tank));
+        return visits;
+    }
+}

@@ -1,0 +1,112 @@
+package app.chervil.core.plan;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Plans visits. Every chain is put on its best days by an exact shortest path given all others; then a few at a time are taken
+ * off and put back, by seed, for as many turns as the effort says. The same instance, effort and seed give the same plan.
+ */
+public final class Planner {
+    private static final int REPLANS_A_LANE = 10;
+
+    private Planner() {}
+
+    /** How long to look. */
+    public enum Effort {
+        /** A first plan to be shown at once: a few sweeps, no search. */
+        USABLE(0),
+        /** While somebody waits. */
+        INTERACTIVE(30),
+        /** While nobody waits. */
+        BACKGROUND(300);
+
+        private final int turnsALane;
+
+        Effort(int turnsALane) {
+            this.turnsALane = turnsALane;
+        }
+    }
+
+    /** Plans from nothing. */
+    public static Plan plan(Instance instance, Effort effort, long seed) {
+        return plan(instance, effort.turnsALane, seed);
+    }
+
+    /**
+     * Plans from nothing with so many turns for each chain.
+     *
+     * @param turnsALane zero or more
+     */
+    public static Plan plan(Instance instance, int turnsALane, long seed) {
+        Board board = new Board(instance);
+        Search search = new Search(board, seed);
+        search.construct();
+        search.sweep();
+        if (turnsALane > 0) {
+            search.repair();
+            search.anneal(all(board), turnsALane * board.lanes.size());
+            search.sweep();
+        }
+        return result(board, search);
+    }
+
+    /**
+     * Plans anew from the days published in the instance, after something changed.
+     *
+     * @param touched tanks on which it changed
+     */
+    public static Plan replan(Instance instance, Collection<Long> touched, long seed) {
+        Board board = new Board(instance);
+        Search search = new Search(board, seed);
+        search.start(published(board));
+        search.sweep(1);
+        Set<Long> tanks = new HashSet<>(touched);
+        List<Integer> near = new ArrayList<>();
+        for (Lane lane : board.lanes) {
+            if (tanks.contains(lane.chain.place().tank())) {
+                near.add(lane.index);
+            }
+        }
+        search.anneal(near, REPLANS_A_LANE * near.size());
+        search.sweep(1);
+        return result(board, search);
+    }
+
+    /** The plan that the instance was published with, scored; chains whose days no longer fit are put on their best ones. */
+    public static Plan kept(Instance instance) {
+        Board board = new Board(instance);
+        Search search = new Search(board, 0);
+        search.start(published(board));
+        return result(board, search);
+    }
+
+    private static List<int[]> published(Board board) {
+        return board.lanes.stream()
+                .map(lane -> board.instance().before().published().getOrDefault(lane.chain.id(), List.of()).stream()
+                        .mapToInt(day -> day)
+                        .toArray())
+                .toList();
+    }
+
+    /** The plan with exactly these days, scored. */
+    static Plan scored(Instance instance, List<int[]> days) {
+        Board board = new Board(instance);
+        Search search = new Search(board, 0);
+        search.put(days);
+        return result(board, search);
+    }
+
+    private static Plan result(Board board, Search search) {
+        return Plan.of(board.lanes, search.days(), search.score());
+    }
+
+    private static List<Integer> all(Board board) {
+        List<Integer> all = new ArrayList<>();
+        board.lanes.forEach(lane -> all.add(lane.index));
+        return all;
+    }
+}

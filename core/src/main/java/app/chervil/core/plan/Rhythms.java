@@ -1,0 +1,46 @@
+package app.chervil.core.plan;
+
+import app.chervil.core.filter.CareRule;
+import app.chervil.core.interval.Window;
+import app.chervil.core.plan.Chain.Rhythm;
+import app.chervil.core.plan.Chain.Times;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+
+/** Windows of dates as rhythms of days. */
+public final class Rhythms {
+    private Rhythms() {}
+
+    /**
+     * The rhythm of a task whose next window is known; later ones are taken to be as long.
+     *
+     * @param since the day from which the window is counted
+     * @param rule says how long they are if the next one is not counted from a service, such as that of a lamp of unknown age
+     * @param first the date of the plan's day 0
+     */
+    public static Rhythm of(LocalDate since, Window window, CareRule rule, LocalDate first) {
+        Span gap = span(since, window);
+        boolean usual = gap.ideal() >= rule.bounds().leastDays();
+        int start = rule.startDays();
+        Span later = usual ? gap : new Span(start - start / 5, start, start + start / 5);
+        return new Rhythm(span(first, window), later, Times.AGAIN);
+    }
+
+    /** The rhythm of something that is done every so many days. */
+    public static Rhythm of(LocalDate since, Window window, LocalDate first) {
+        return new Rhythm(span(first, window), span(since, window), Times.AGAIN);
+    }
+
+    /** The window of something that is done every so many days, with some slack. */
+    public static Window every(LocalDate since, int days, int slack) {
+        return new Window(since.plusDays(days - slack), since.plusDays(days), since.plusDays(days + slack));
+    }
+
+    private static Span span(LocalDate from, Window window) {
+        return new Span(days(from, window.earliest()), days(from, window.ideal()), days(from, window.latest()));
+    }
+
+    private static int days(LocalDate from, LocalDate to) {
+        return Math.toIntExact(ChronoUnit.DAYS.between(from, to));
+    }
+}

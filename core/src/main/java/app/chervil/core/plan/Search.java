@@ -1,0 +1,282 @@
+package app.chervil.core.plan;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.SplittableRandom;
+
+/** Looks for a good plan on a board, by counts and a seed and never by the clock. */
+final class Search {
+    private static final int MOST_SWEEPS = 20;
+    private static final int MOST_RUINED = 5;
+    private static final int REPAIRS = 1000;
+    private static final int REPAIRS_A_LANE = 30;
+    private static final int MOST_NOISE = 300;
+    private static final double HOT = 60;
+    private static final double COLD = 2;
+
+    private final Board board;
+    private final Path path;
+    private final SplittableRandom random;
+    private final int[] noise;
+    private long total;
+    private long best;
+    private final int[][] bestDays;
+    private final Set<Integer> sinceBest = new LinkedHashSet<>();
+
+    Search(Board board, long seed) {
+        this.board = board;
+        path = new Path(board);
+        random = new SplittableRandom(seed);
+        noise = new int[board.days];
+        bestDays = new int[board.lanes.size()][];
+    }
+
+    /** Puts every lane on the board: linked ones first, then those that come round soonest. */
+    void construct() {
+        List<Lane> order = new ArrayList<>(board.lanes);
+        order.sort(Comparator.comparing((Lane lane) -> !board.sites().linked[lane.index])
+                .thenComparing(Lane::interval)
+                .thenComparing(lane -> lane.index));
+        for (Lane lane : order) {
+            int[] on = path.find(lane.index);
+            board.place(lane.index, on);
+            total += path.cost();
+        }
+        keepAll();
+    }
+
+    /** Puts every lane where it lay before, as far as it still may; others where they fit best. */
+    void start(List<int[]> days) {
+        for (Lane lane : board.lanes) {
+            int[] on = days.get(lane.index);
+            if (!fits(lane, on)) {
+                on = path.find(lane.index);
+            }
+            total += board.cost(lane.index, on);
+            board.place(lane.index, on);
+        }
+        keepAll();
+    }
+
+    /** Puts every lane on exactly these days. */
+    void put(List<int[]> days) {
+        for (Lane lane : board.lanes) {
+            total += board.cost(lane.index, days.get(lane.index));
+            board.place(lane.index, days.get(lane.index));
+        }
+        keepAll();
+    }
+
+    private static boolean fits(Lane lane, int[] on) {
+        boolean fits = on.length == lane.count();
+        for (int k = 0; fits && k < on.length; k++) {
+            fits = on[k] >= lane.from[k] && on[k] <= lane.to[k] && (k == 0 || on[k] > on[k - 1]);
+        }
+        return fits;
+    }
+
+    /** Moves one lane after the other to its best days until nothing is gained. */
+    void sweep(int most) {
+        boolean gained = true;
+        for (int round = 0; gained && round < most; round++) {
+            gained = false;
+            for (Lane lane : board.lanes) {
+                gained |= settle(lane.index);
+            }
+        }
+        keep();
+    }
+
+    void sweep() {
+        sweep(MOST_SWEEPS);
+    }
+
+    private boolean settle(int lane) {
+        int[] was = board.remove(lane);
+        long old = board.cost(lane, was);
+        int[] on = path.find(lane);
+        boolean better = path.cost() < old;
+        board.place(lane, better ? on : was);
+        if (better) {
+            total += path.cost() - old;
+            sinceBest.add(lane);
+        }
+        return better;
+    }
+
+    /** Works on tanks where rules are broken. */
+    void repair() {
+        List<Integer> broken = new ArrayList<>();
+        for (int tank = 0; tank < board.sites().tanks; tank++) {
+            if (breaksRules(tank)) {
+                broken.add(tank);
+            }
+        }
+        int each = broken.isEmpty() ? 0 : Math.min(REPAIRS, REPAIRS_A_LANE * board.lanes.size() / broken.size());
+        for (int tank : broken) {
+            anneal(board.sites().lanesOfTank.get(tank), each);
+        }
+    }
+
+    private boolean breaksRules(int tank) {
+        for (int lane : board.sites().lanesOfTank.get(tank)) {
+            int[] was = board.remove(lane);
+            long cost = board.cost(lane, was);
+            board.place(lane, was);
+            if (Score.unpack(cost).hard() > 0) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Takes a few lanes off and puts them back one after the other, so many times, less and less willing to lose. */
+    void anneal(List<Integer> seeds, int times) {
+        if (seeds.isEmpty()) {
+            return;
+        }
+        double cooling = Math.pow(COLD / HOT, 1.0 / Math.max(1, times));
+        double heat = HOT;
+        for (int turn = 0; turn < times; turn++) {
+            attempt(ruined(seeds.get(random.nextInt(seeds.size()))), heat);
+            heat *= cooling;
+        }
+        restoreBest();
+    }
+
+    private void attempt(int[] ruined, double heat) {
+        int[][] was = new int[ruined.length][];
+        long delta = 0;
+        for (int i = 0; i < ruined.length; i++) {
+            was[i] = board.remove(ruined[i]);
+            delta -= board.cost(ruined[i], was[i]);
+        }
+        shuffle(ruined, was);
+        int noisy = disturb();
+        for (int lane : ruined) {
+            int[] on = path.find(lane, noise);
+            delta += noisy == 0 ? path.cost() : board.cost(lane, on);
+            board.place(lane, on);
+        }
+        if (accepts(Score.unpack(delta), heat)) {
+            total += delta;
+            for (int lane : ruined) {
+                sinceBest.add(lane);
+            }
+            if (total < best) {
+                keep();
+            }
+        } else {
+            for (int lane : ruined) {
+                board.remove(lane);
+            }
+            for (int i = 0; i < ruined.length; i++) {
+                board.place(ruined[i], was[i]);
+            }
+        }
+    }
+
+    /** Makes some days dearer for all of the ruined lanes alike, so that they may meet on days that none would try alone. */
+    private int disturb() {
+        int most = random.nextBoolean() ? 0 : 1 + random.nextInt(MOST_NOISE);
+        for (int day = 0; day < noise.length; day++) {
+            noise[day] = most == 0 ? 0 : random.nextInt(most);
+        }
+        return most;
+    }
+
+    private boolean accepts(Score delta, double heat) {
+        if (delta.hard() != 0) {
+            return delta.hard() < 0;
+        }
+        return delta.soft() <= 0 || random.nextDouble() < Math.exp(-delta.soft() / heat);
+    }
+
+    private void shuffle(int[] lanes, int[][] was) {
+        for (int i = lanes.length - 1; i > 0; i--) {
+            int j = random.nextInt(i + 1);
+            int lane = lanes[i];
+            lanes[i] = lanes[j];
+            lanes[j] = lane;
+            int[] days = was[i];
+            was[i] = was[j];
+            was[j] = days;
+        }
+    }
+
+    /** A few lanes around one: of its tank, its filter, or one of another tank; linked lanes go together. */
+    private int[] ruined(int seed) {
+        Set<Integer> chosen = new LinkedHashSet<>();
+        add(chosen, seed);
+        int way = random.nextInt(5);
+        List<Integer> ofTank = board.sites().lanesOfTank.get(board.sites().tankOf[seed]);
+        if (way == 0) {
+            int more = random.nextInt(MOST_RUINED);
+            for (int i = 0; i < more; i++) {
+                add(chosen, ofTank.get(random.nextInt(ofTank.size())));
+            }
+        } else if (way == 1) {
+            for (int other : ofTank) {
+                if (board.sites().filterOf[other] == board.sites().filterOf[seed] && chosen.size() < 2 * MOST_RUINED) {
+                    add(chosen, other);
+                }
+            }
+        } else if (way == 2) {
+            add(chosen, random.nextInt(board.lanes.size()));
+        } else if (way == 3 && ofTank.size() <= 3 * MOST_RUINED) {
+            ofTank.forEach(other -> add(chosen, other));
+        }
+        return chosen.stream().mapToInt(lane -> lane).toArray();
+    }
+
+    private void add(Set<Integer> chosen, int lane) {
+        chosen.add(lane);
+        if (board.sites().linked[lane]) {
+            chosen.addAll(board.sites().partners.get(lane));
+            if (board.sites().partner[lane] >= 0) {
+                chosen.add(board.sites().partner[lane]);
+            }
+        }
+    }
+
+    /** Remembers the plan as it lies as the best so far. */
+    private void keep() {
+        for (int lane : sinceBest) {
+            bestDays[lane] = board.placed(lane);
+        }
+        sinceBest.clear();
+        best = total;
+    }
+
+    private void keepAll() {
+        board.lanes.forEach(lane -> sinceBest.add(lane.index));
+        keep();
+    }
+
+    private void restoreBest() {
+        for (int lane : sinceBest) {
+            board.remove(lane);
+        }
+        for (int lane : sinceBest) {
+            board.place(lane, bestDays[lane]);
+        }
+        sinceBest.clear();
+        total = best;
+    }
+
+    Score score() {
+        return Score.unpack(total);
+    }
+
+    List<int[]> days() {
+        List<int[]> days = new ArrayList<>();
+        for (Lane lane : board.lanes) {
+            days.add(Arrays.copyOf(board.placed(lane.index), lane.count()));
+        }
+        return days;
+    }
+}

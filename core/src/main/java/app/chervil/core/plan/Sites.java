@@ -1,0 +1,84 @@
+package app.chervil.core.plan;
+
+import app.chervil.core.plan.Chain.Place;
+import app.chervil.core.plan.Chain.Reach;
+import app.chervil.core.plan.Instance.Logged;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Numbers for tanks, filters and rooms, and which lanes meet where. */
+final class Sites {
+    final int tanks;
+    final int filters;
+    final int rooms;
+    final int[] tankOf;
+    final int[] filterOf;
+    final int[] roomOf;
+    final int[] openingMinutes;
+    final int[] partner;
+    final boolean[] linked;
+    final List<List<Integer>> partners = new ArrayList<>();
+    final List<List<Integer>> lanesOfTank = new ArrayList<>();
+    final List<List<Integer>> spacedOfTank = new ArrayList<>();
+    final List<List<Logged>> loggedOfTank = new ArrayList<>();
+    private final Map<Long, Integer> tankNumbers = new HashMap<>();
+
+    Sites(Instance instance, List<Lane> lanes) {
+        Map<Long, Integer> filterNumbers = new HashMap<>();
+        Map<Integer, Integer> roomNumbers = new HashMap<>();
+        Map<Long, Integer> byId = new HashMap<>();
+        int count = lanes.size();
+        tankOf = new int[count];
+        filterOf = new int[count];
+        roomOf = new int[count];
+        openingMinutes = new int[count];
+        partner = new int[count];
+        linked = new boolean[count];
+        Arrays.fill(partner, -1);
+        lanes.forEach(lane -> byId.put(lane.chain.id(), lane.index));
+        for (Lane lane : lanes) {
+            Place place = lane.chain.place();
+            int tank = number(tankNumbers, place.tank());
+            if (tank == lanesOfTank.size()) {
+                lanesOfTank.add(new ArrayList<>());
+                spacedOfTank.add(new ArrayList<>());
+                loggedOfTank.add(new ArrayList<>());
+            }
+            lanesOfTank.get(tank).add(lane.index);
+            if (lane.chain.demand().spaced()) {
+                spacedOfTank.get(tank).add(lane.index);
+            }
+            partners.add(new ArrayList<>());
+            tankOf[lane.index] = tank;
+            filterOf[lane.index] = number(filterNumbers, place.filter());
+            roomOf[lane.index] = number(roomNumbers, instance.setUps().rooms().getOrDefault(place.tank(), 0));
+            openingMinutes[lane.index] = lane.chain.work().reach() == Reach.OPENED
+                    ? instance.setUps().openingMinutes().getOrDefault(place.filter(), 0)
+                    : 0;
+            lane.chain.demand().with().ifPresent(id -> partner[lane.index] = byId.getOrDefault(id, -1));
+        }
+        for (Lane lane : lanes) {
+            if (partner[lane.index] >= 0) {
+                partners.get(partner[lane.index]).add(lane.index);
+                linked[lane.index] = true;
+                linked[partner[lane.index]] = true;
+            }
+        }
+        for (Logged logged : instance.before().logged()) {
+            Integer tank = tankNumbers.get(logged.place().tank());
+            if (tank != null) {
+                loggedOfTank.get(tank).add(logged);
+            }
+        }
+        tanks = lanesOfTank.size();
+        filters = filterNumbers.size();
+        rooms = roomNumbers.size();
+    }
+
+    private static <K> int number(Map<K, Integer> numbers, K key) {
+        return numbers.computeIfAbsent(key, one -> numbers.size());
+    }
+}

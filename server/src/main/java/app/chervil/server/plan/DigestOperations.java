@@ -1,0 +1,143 @@
+package app.chervil.server.plan;
+
+import app.chervil.server.account.AccountOperations;
+import app.chervil.server.account.Role;
+import app.chervil.server.account.SignedIn;
+import app.chervil.server.plan.DigestMapper.DigestRow;
+import app.chervil.server.plan.DigestMapper.DueRow;
+import app.chervil.server.plan.PlanView.PlannedVisit;
+import app.chervil.server.problem.Rejected;
+import jakarta.validation.constraints.Email;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The evening before: a mail with tomorrow's visits, for those who want one. */
+@Service
+public class DigestOperations {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
+
+    private final DigestMapper mapper;
+    private final PlanOperations plans;
+    private final CalendarOperations calendars;
+    private final AccountOperations accounts;
+    private final Post post;
+    private final Clock clock;
+
+    DigestOperations(
+            DigestMapper mapper,
+            PlanOperations plans,
+            CalendarOperations calendars,
+            AccountOperations accounts,
+            Post post,
+            Clock clock) {
+        this.mapper = mapper;
+        this.plans = plans;
+        this.calendars = calendars;
+        this.accounts = accounts;
+        this.post = post;
+        this.clock = clock;
+    }
+
+    /** How a digest is wanted. */
+    public record DigestInput(
+            @NotBlank(message = "To which address?")
+            @Email(message = "This is no mail address.")
+            @Size(max = 200, message = "At most 200 characters.")
+            String address,
+
+            @NotNull(message = "At what hour?")
+            @Min(value = 0, message = "0 to 23.")
+            @Max(value = 23, message = "0 to 23.")
+            Integer atHour) {}
+
+    /**
+     * Whether mail can be sent, and how this person wants it.
+     *
+     * @param possible whether a mail server is set up
+     * @param wanted absent if no mail is wanted
+     */
+    public record DigestView(boolean possible, @Nullable DigestInput wanted) {}
+
+    @Transactional(readOnly = true)
+    public DigestView find(SignedIn who) {
+        return new DigestView(
+                post.open(),
+                mapper.find(who.siteId(), who.accountId())
+                        .map(row -> new DigestInput(row.address(), row.atHour()))
+                        .orElse(null));
+    }
+
+    /**
+     * Wants a mail each evening.
+     *
+     * @throws Rejected if no mail server is set up
+     */
+    @Transactional
+    public DigestView save(SignedIn who, DigestInput input) {
+        if (!post.open()) {
+            throw Rejected.field("address", "no-mail-server", "No mail server is set up; see the README.");
+        }
+        mapper.save(who.siteId(), who.accountId(), new DigestRow(input.address(), input.atHour()));
+        return find(who);
+    }
+
+    /** Wants no more mail. */
+    @Transactional
+    public DigestView remove(SignedIn who) {
+        mapper.delete(who.siteId(), who.accountId());
+        return find(who);
+    }
+
+    /** Those whose hour has come and who have not had tomorrow's mail. */
+    @Transactional(readOnly = true)
+    List<DueRow> due() {
+        LocalDateTime now = LocalDateTime.ofInstant(clock.instant(), clock.getZone());
+        return post.open() ? mapper.listDue(now.getHour(), now.toLocalDate().plusDays(1)) : List.of();
+    }
+
+    /** Sends tomorrow's visits to one person; a day without any sends nothing. */
+    @Transactional
+    void send(DueRow row) {
+        SignedIn who = new SignedIn(row.accountId(), row.siteId(), row.name(), Role.valueOf(row.role()));
+        LocalDate tomorrow =
+                LocalDate.ofInstant(clock.instant(), clock.getZone()).plusDays(1);
+        List<PlannedVisit> visits = calendars.visitsOf(who, plans.inForce(who)).stream()
+                .filter(visit -> visit.on().equals(tomorrow))
+                .toList();
+        if (!visits.isEmpty()) {
+            post.send(row.address(), subject(visits, tomorrow), text(who, visits));
+        }
+        mapper.updateSent(row.siteId(), row.accountId(), tomorrow);
+    }
+
+    private static String subject(List<PlannedVisit> visits, LocalDate day) {
+        int minutes = visits.stream().mapToInt(PlannedVisit::minutes).sum();
+        String tanks = visits.size() == 1 ? "1 tank" : visits.size() + " tanks";
+        return DAY.format(day) + ": " + tanks + ", " + minutes + " minutes";
+    }
+
+    private String text(SignedIn who, List<PlannedVisit> visits) {
+        StringBuilder text = new StringBuilder(accounts.siteName(who)).append("\n\n");
+        for (PlannedVisit visit : visits) {
+            text.append(visit.tank())
+                    .append(", ")
+                    .append(visit.minutes())
+                    .append(" min\n")
+                    .append(CalendarFile.description(visit))
+                    .append("\n\n");
+        }
+        return text.toString();
+    }
+}
