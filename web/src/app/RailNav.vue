@@ -15,7 +15,8 @@ const within = (place: string) => {
   if (logging) return place === 'log'
   const water = /^\/water$|\/water(\/|$)/.test(route.path)
   if (water || place === 'water') return water && place === 'water'
-  if (place === 'ledger') return route.path === '/ledger'
+  if (place === 'ledger' || place === 'bench') return route.path === `/${place}`
+  if (place === 'plan') return route.path.startsWith('/plan')
   return place === 'tanks' ? route.path.startsWith('/tanks') : place === 'rounds' && route.path === '/'
 }
 </script>
@@ -107,6 +108,7 @@ const within = (place: string) => {
     padding: 0;
     border: 0;
     border-top: 4px solid transparent;
+    font-size: 13px;
     text-align: center;
   }
 

@@ -9,6 +9,7 @@ export interface Place {
 export const PLACES: Place[] = [
   { name: 'rounds', label: 'Rounds', key: 'r' },
   { name: 'tanks', label: 'Tanks', key: 't' },
+  { name: 'plan', label: 'Plan', key: 'p' },
   { name: 'water', label: 'Water', key: 'w' },
   { name: 'ledger', label: 'Ledger', key: 'h' },
   { name: 'bench', label: 'Bench', key: 'b' },

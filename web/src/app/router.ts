@@ -78,6 +78,19 @@ export function makeRouter(client: QueryClient) {
         props: (to) => ({ ...tank(to), task: number(to.params.task) }),
         component: () => import('@/features/tank/TaskView.vue'),
       },
+      { path: '/plan', name: 'plan', component: () => import('@/features/plan/PlanView.vue') },
+      { path: '/plan/time', name: 'plan-time', component: () => import('@/features/plan/TimeView.vue') },
+      {
+        path: '/plan/calendars',
+        name: 'calendars',
+        component: () => import('@/features/plan/CalendarsView.vue'),
+      },
+      {
+        path: '/tanks/:tank(\\d+)/chores',
+        name: 'chores',
+        props: tank,
+        component: () => import('@/features/plan/ChoresView.vue'),
+      },
       { path: '/log', name: 'pick-log', component: () => import('@/features/visit/LogPickView.vue') },
       {
         path: '/tanks/:tank(\\d+)/log',

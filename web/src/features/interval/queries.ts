@@ -66,7 +66,7 @@ export function useDropLook() {
 /** Everything that a logged service or reading, a changed tank or filter makes stale. */
 export function forecastsStale(client: QueryClient): Promise<unknown> {
   return Promise.all(
-    ['forecasts', 'rounds', 'services', 'water', 'procedure', 'story', 'looks'].map((key) =>
+    ['forecasts', 'rounds', 'services', 'water', 'procedure', 'story', 'looks', 'plan', 'chores'].map((key) =>
       client.invalidateQueries({ queryKey: [key] }),
     ),
   )

@@ -55,6 +55,9 @@ useKeys((key) => {
       <header v-if="tank.data.value">
         <h1>{{ tank.data.value.tank.name }}</h1>
         <div class="actions">
+          <RouterLink class="button plain" :to="{ name: 'chores', params: { tank: props.tank } }"
+            >Chores</RouterLink
+          >
           <RouterLink class="button plain" :to="{ name: 'edit-tank', params: { tank: props.tank } }"
             >Change</RouterLink
           >

@@ -26,6 +26,7 @@ function visit(name: string, room: string, carry: [string, number][]): Rounds['v
         reasons: ['Found heavy.'],
       },
     ],
+    chores: [],
     carry: carry.map(([thing, count]) => ({ thing, count, shared: thing === 'Bucket' })),
   }
 }

@@ -16,15 +16,19 @@ const held = computed(() => rounds.data.value?.held ?? [])
 const readings = computed(() => rounds.data.value?.readings ?? [])
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 const rooms = computed(() => {
+  const first = [...planned.value, ...visits.value.filter((visit) => !planned.value.includes(visit))]
   const grouped = new Map<string, typeof visits.value>()
-  for (const visit of visits.value)
-    grouped.set(visit.tank.room, [...(grouped.get(visit.tank.room) ?? []), visit])
+  for (const visit of first) grouped.set(visit.tank.room, [...(grouped.get(visit.tank.room) ?? []), visit])
   return grouped
 })
-const minutes = computed(() => visits.value.reduce((sum, visit) => sum + visit.effort.minutes, 0))
+const planned = computed(() =>
+  visits.value.filter((visit) => !visit.plannedOn || visit.plannedOn === rounds.data.value?.today),
+)
+const minutes = computed(() => planned.value.reduce((sum, visit) => sum + visit.effort.minutes, 0))
 const next = computed(() => rounds.data.value?.week.find((day) => day.tanks > 0))
 const summary = computed(() => {
-  const count = visits.value.length
+  const count = planned.value.length
+  if (visits.value.length > 0 && count === 0) return 'Nothing is planned for today; this is due and waits.'
   if (count === 0) return ''
   const COUNTS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine']
   return `${COUNTS[count] ?? String(count)} tank${count === 1 ? '' : 's'}, about ${String(minutes.value)} minutes.`

@@ -23,6 +23,7 @@ function card(errands: Visit['errands']) {
     standing: 'LATE',
     effort: { minutes: 55, daysLate: 2 },
     errands,
+    chores: [],
     carry: [],
   }
   return mount(VisitCard, {

@@ -2,7 +2,8 @@
 import { computed } from 'vue'
 import StateTag from '@/shared/components/StateTag.vue'
 import WindowLine from '@/shared/components/WindowLine.vue'
-import type { Day } from '@/shared/dates'
+import { longDay, type Day } from '@/shared/dates'
+import ChoreLine from './ChoreLine.vue'
 import type { Visit } from './queries'
 
 /** The work on one tank: each task with its window and why, inner work of a canister under its opening. */
@@ -25,7 +26,8 @@ const rows = computed(() => {
 })
 const words = computed(() => {
   const days = props.visit.effort.daysLate
-  return days > 0 ? `${String(days)} day${days === 1 ? '' : 's'} late` : 'due'
+  if (days > 0) return `${String(days)} day${days === 1 ? '' : 's'} late`
+  return props.visit.standing === 'DUE' ? 'due' : 'planned'
 })
 const tasks = computed(() => props.visit.errands.map((errand) => errand.taskId).join(','))
 const several = computed(() => new Set(props.visit.errands.map((errand) => errand.filter.id)).size > 1)
@@ -41,6 +43,17 @@ const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
         }}</RouterLink>
         <StateTag :standing="visit.standing" :words="words" />
       </h2>
+      <p v-if="visit.plannedOn && visit.plannedOn !== today" class="small quiet">
+        Planned for {{ longDay(visit.plannedOn) }}
+      </p>
+      <p v-else-if="visit.person" class="small quiet">Planned today for {{ visit.person }}</p>
+      <ChoreLine
+        v-for="chore in visit.chores"
+        :key="chore.kind"
+        :tank="visit.tank.id"
+        :chore="chore"
+        :today="today"
+      />
       <div v-for="{ errand, within } in rows" :key="errand.taskId" class="task">
         <span>
           {{ errand.name
@@ -66,10 +79,18 @@ const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
       </div>
     </div>
     <div class="act">
-      <RouterLink class="button" :to="{ name: 'prepare', params: { tank: visit.tank.id }, query: { tasks } }">
+      <RouterLink
+        v-if="visit.errands.length"
+        class="button"
+        :to="{ name: 'prepare', params: { tank: visit.tank.id }, query: { tasks } }"
+      >
         Start<span class="seen-by-readers"> on {{ visit.tank.name }}</span>
       </RouterLink>
-      <RouterLink class="small log" :to="{ name: 'log', params: { tank: visit.tank.id }, query: { tasks } }">
+      <RouterLink
+        v-if="visit.errands.length"
+        class="small log"
+        :to="{ name: 'log', params: { tank: visit.tank.id }, query: { tasks } }"
+      >
         Only log<span class="seen-by-readers"> {{ visit.tank.name }}</span>
       </RouterLink>
       <p class="small quiet">

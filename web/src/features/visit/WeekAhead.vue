@@ -2,8 +2,8 @@
 import type { Schemas } from '@/shared/api/client'
 import { longDay, weekday } from '@/shared/dates'
 
-/** Minutes of the seven days after today, by the ideal day of each task. */
-defineProps<{ week: Schemas['Day'][] }>()
+/** Minutes of the seven days after today, as planned. */
+defineProps<{ week: Schemas['WeekDay'][] }>()
 
 const PX_A_MINUTE = 0.5
 const height = (minutes: number) => `${String(minutes && 6 + Math.min(minutes, 130) * PX_A_MINUTE)}px`

@@ -160,10 +160,7 @@ public final class Why {
         if (price.day() == planned.day()) {
             return new Other(price.day(), dearer, day + " is the day planned.");
         }
-        Part main = java.util.Arrays.stream(Part.values())
-                .filter(part -> dearer.hard() <= 0 || part.compareTo(Part.TIMING) < 0)
-                .max(Comparator.comparingLong(part -> Math.abs(price.part(part) - planned.part(part))))
-                .orElse(Part.TIMING);
+        Part main = main(price, planned, dearer);
         String reason = reason(main, price, planned, together);
         if (dearer.hard() > 0) {
             return new Other(price.day(), dearer, day + ": " + reason + ".");
@@ -174,6 +171,16 @@ public final class Why {
                 : "would be " + minutes + (minutes == 1 ? " minute " : " minutes ")
                         + (dearer.hard() < 0 || dearer.soft() < 0 ? "cheaper" : "dearer");
         return new Other(price.day(), dearer, day + " " + cost + (minutes == 0 ? "." : ": " + reason + "."));
+    }
+
+    /** The part that tells most; that people were told another day only if nothing else tells. */
+    private static Part main(Price price, Price planned, Score dearer) {
+        return java.util.Arrays.stream(Part.values())
+                .filter(part -> dearer.hard() <= 0 || part.compareTo(Part.TIMING) < 0)
+                .filter(part -> part != Part.MOVED)
+                .max(Comparator.comparingLong(part -> Math.abs(price.part(part) - planned.part(part))))
+                .filter(part -> price.part(part) != planned.part(part))
+                .orElse(Part.MOVED);
     }
 
     private String reason(Part part, Price price, Price planned, Collection<Occurrence> together) {

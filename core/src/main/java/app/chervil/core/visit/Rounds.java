@@ -4,13 +4,13 @@ import app.chervil.core.filter.Material;
 import app.chervil.core.interval.Window.Standing;
 import app.chervil.core.visit.Errand.Reach;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
@@ -18,9 +18,8 @@ import java.util.stream.Collectors;
  * soon.
  *
  * @param visits one per tank that has something due, in the order the tanks were given
- * @param week the seven days after today, in order
  */
-public record Rounds(List<Visit> visits, List<Day> week) {
+public record Rounds(List<Visit> visits) {
     /**
      * The work on one tank.
      *
@@ -38,30 +37,30 @@ public record Rounds(List<Visit> visits, List<Day> week) {
      */
     public record Effort(int minutes, long daysLate) {}
 
-    /**
-     * A coming day.
-     *
-     * @param tanks how many tanks have something due
-     */
-    public record Day(LocalDate on, int minutes, int tanks) {}
+    /** The rounds of a day by windows alone. */
+    public static Rounds on(LocalDate today, List<Errand> errands) {
+        return on(today, errands, Set.of());
+    }
 
     /**
      * The rounds of a day.
      *
      * @param errands of a whole site, tanks in the order they are walked
+     * @param planned ids of tasks that the plan puts on this day
      */
-    public static Rounds on(LocalDate today, List<Errand> errands) {
+    public static Rounds on(LocalDate today, List<Errand> errands, Set<Long> planned) {
         Map<Long, List<Errand>> byTank = errands.stream()
                 .collect(Collectors.groupingBy(e -> e.place().tankId(), LinkedHashMap::new, Collectors.toList()));
-        List<Visit> visits = byTank.entrySet().stream()
-                .filter(tank -> tank.getValue().stream().anyMatch(errand -> asks(today, errand)))
-                .map(tank -> visit(tank.getKey(), bundle(today, tank.getValue()), today))
-                .toList();
-        List<Day> week = new ArrayList<>();
-        for (int ahead = 1; ahead <= 7; ahead++) {
-            week.add(day(today.plusDays(ahead), errands));
-        }
-        return new Rounds(visits, week);
+        Predicate<Errand> asks = errand -> planned.contains(errand.place().taskId()) || asks(today, errand);
+        return new Rounds(byTank.entrySet().stream()
+                .filter(tank -> tank.getValue().stream().anyMatch(asks))
+                .map(tank -> visit(tank.getKey(), bundle(today, tank.getValue(), asks), today))
+                .toList());
+    }
+
+    /** A visit without any task. */
+    public static Visit nothing(long tankId) {
+        return new Visit(tankId, Standing.LATER, List.of(), new Effort(0, 0), Map.of());
     }
 
     /** Whether a task asks for a visit: from its ideal day on, or past its latest if it waits inside a closed filter. */
@@ -71,13 +70,13 @@ public record Rounds(List<Visit> visits, List<Day> week) {
     }
 
     /** Due errands, the opening that an inner one needs, and what an opening may take along. */
-    private static List<Errand> bundle(LocalDate today, List<Errand> ofTank) {
+    private static List<Errand> bundle(LocalDate today, List<Errand> ofTank, Predicate<Errand> asks) {
         Set<Long> opened = ofTank.stream()
-                .filter(errand -> errand.reach() != Reach.FREE && asks(today, errand))
+                .filter(errand -> errand.reach() != Reach.FREE && asks.test(errand))
                 .map(errand -> errand.place().filterId())
                 .collect(Collectors.toSet());
         return ofTank.stream()
-                .filter(errand -> asks(today, errand) || joins(opened, today, errand))
+                .filter(errand -> asks.test(errand) || joins(opened, today, errand))
                 .sorted(Comparator.comparing((Errand e) -> e.forecast().window().latest()))
                 .toList();
     }
@@ -124,14 +123,5 @@ public record Rounds(List<Visit> visits, List<Day> week) {
             }
         }
         return things;
-    }
-
-    private static Day day(LocalDate on, List<Errand> errands) {
-        List<Errand> due = errands.stream()
-                .filter(errand -> errand.forecast().window().ideal().equals(on))
-                .toList();
-        int tanks = (int)
-                due.stream().map(errand -> errand.place().tankId()).distinct().count();
-        return new Day(on, minutes(due), tanks);
     }
 }

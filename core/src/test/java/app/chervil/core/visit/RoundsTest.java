@@ -18,6 +18,7 @@ import app.chervil.core.visit.Errand.Reach;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 class RoundsTest {
@@ -70,17 +71,14 @@ class RoundsTest {
     }
 
     @Test
-    void the_week_counts_minutes_and_tanks_by_ideal_day() {
-        Rounds rounds = Rounds.on(
-                TODAY,
-                List.of(
-                        errand(1, 1, PREFILTER, Reach.FREE, 7),
-                        errand(2, 2, PREFILTER, Reach.FREE, 7),
-                        errand(3, 3, PREFILTER, Reach.FREE, 8)));
+    void what_the_plan_puts_on_a_day_is_part_of_its_rounds_before_it_is_due() {
+        Errand early = errand(1, 1, PREFILTER, Reach.FREE, 3);
+        long task = early.place().taskId();
 
-        assertThat(rounds.week()).hasSize(7);
-        assertThat(rounds.week().get(6)).isEqualTo(new Rounds.Day(TODAY.plusDays(7), 10, 2));
-        assertThat(rounds.week().get(0).minutes()).isZero();
+        Rounds rounds = Rounds.on(TODAY, List.of(early), Set.of(task));
+
+        assertThat(rounds.visits()).hasSize(1);
+        assertThat(rounds.visits().get(0).errands()).containsExactly(early);
     }
 
     @Test

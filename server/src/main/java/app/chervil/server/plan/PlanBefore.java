@@ -30,7 +30,14 @@ final class PlanBefore {
             }
         }
         return new PlanInput(
-                input.today(), input.tanks(), work, input.waiting(), input.logged(), input.setUps(), input.time());
+                input.today(),
+                input.tanks(),
+                work,
+                input.waiting(),
+                input.logged(),
+                input.setUps(),
+                input.time(),
+                input.forecasts());
     }
 
     private static boolean counts(DecisionRow decision, Work one, LocalDate today) {

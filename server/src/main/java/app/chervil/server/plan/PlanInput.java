@@ -10,6 +10,7 @@ import app.chervil.core.plan.Instance.Logged;
 import app.chervil.core.plan.SetUps;
 import app.chervil.core.tank.TankChore;
 import app.chervil.core.water.Hold;
+import app.chervil.server.interval.CareBook.TaskForecast;
 import app.chervil.server.tank.TankView;
 import java.time.LocalDate;
 import java.util.List;
@@ -23,6 +24,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param work by chain id, in the order in which tanks are walked; what waits for a hold without an end is not among it
  * @param waiting what waits for such a hold
+ * @param forecasts of every task in use, as tanks are walked
  */
 record PlanInput(
         LocalDate today,
@@ -31,7 +33,8 @@ record PlanInput(
         List<Work> waiting,
         List<Logged> logged,
         SetUps setUps,
-        TimeView time) {
+        TimeView time,
+        List<TaskForecast> forecasts) {
     /**
      * A task or chore that is planned.
      *

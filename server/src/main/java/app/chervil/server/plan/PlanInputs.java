@@ -102,6 +102,7 @@ class PlanInputs {
         private final Map<Long, Work> work = new LinkedHashMap<>();
         private final List<Work> waiting = new ArrayList<>();
         private final List<Logged> logged = new ArrayList<>();
+        private final List<TaskForecast> forecasts = new ArrayList<>();
         private final Map<Long, Integer> openings = new HashMap<>();
         private final Map<Long, Integer> rooms = new HashMap<>();
         private final Map<String, Integer> roomNumbers = new HashMap<>();
@@ -122,6 +123,7 @@ class PlanInputs {
         void filter(CareBook book) {
             long tank = book.tank().id();
             List<TaskForecast> tasks = book.forecasts(today);
+            forecasts.addAll(tasks);
             for (TaskForecast task : tasks) {
                 if (!task.task().withOpening()) {
                     add(work(book, task));
@@ -285,7 +287,8 @@ class PlanInputs {
                     waiting,
                     logged,
                     new SetUps(ROOM_MINUTES, TANK_MINUTES, openings, rooms),
-                    people);
+                    people,
+                    forecasts);
         }
 
         /** A vacuum goes with the water change; blown-off dirt is caught by the sock, which is changed the same day. */

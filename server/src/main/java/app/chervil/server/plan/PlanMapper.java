@@ -40,18 +40,33 @@ interface PlanMapper {
             """)
     List<VisitRow> listVisits(long site, LocalDate since);
 
+    /**
+     * Stores visits, new or changed.
+     *
+     * @param rows as a JSON list of {@link VisitRow}
+     */
     @Insert("""
             insert into plan_visit (id, site_id, tank_id, on_day, account_id, minutes, work, sequence, changed_at)
-            values (#{row.id}, #{site}, #{row.tankId}, #{row.onDay}, #{row.accountId}, #{row.minutes}, #{row.work},
-              #{row.sequence}, #{row.changedAt})
+            select r.id, #{site}, r."tankId", r."onDay", r."accountId", r.minutes, r.work, r.sequence, r."changedAt"
+            from json_to_recordset(#{rows}::json) as r(
+              id uuid, "tankId" bigint, "onDay" date, "accountId" bigint, minutes int, work text, sequence int,
+              "changedAt" timestamptz)
             on conflict on constraint plan_visit_pk do update
-            set on_day = #{row.onDay}, account_id = #{row.accountId}, minutes = #{row.minutes}, work = #{row.work},
-                sequence = #{row.sequence}, changed_at = #{row.changedAt}
+            set on_day = excluded.on_day, account_id = excluded.account_id, minutes = excluded.minutes,
+                work = excluded.work, sequence = excluded.sequence, changed_at = excluded.changed_at
             """)
-    void saveVisit(long site, VisitRow row);
+    void saveVisits(long site, String rows);
 
-    @Delete("delete from plan_visit where site_id = #{site} and id = #{id}")
-    void deleteVisit(long site, UUID id);
+    /**
+     * Forgets visits.
+     *
+     * @param ids as a JSON list
+     */
+    @Delete("""
+            delete from plan_visit
+            where site_id = #{site} and id in (select value::uuid from json_array_elements_text(#{ids}::json))
+            """)
+    void deleteVisits(long site, String ids);
 
     @Select("""
             insert into plan_step (site_id, words, made_by, made_at, before)

@@ -20,7 +20,6 @@ import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -31,6 +30,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -91,6 +91,17 @@ public class PlanOperations {
 
     private java.util.Optional<StepRow> lastStep(SignedIn who) {
         return mapper.findLastStep(who.siteId(), clock.instant().minus(UNDO_WITHIN));
+    }
+
+    /** The plan in force for those who walk the rounds. */
+    @Transactional
+    public PlanDays days(SignedIn who) {
+        PlanForce force = inForce(who);
+        PlanViews views = new PlanViews(force, json);
+        return new PlanDays(
+                views.days(force.instance().publishedDays()),
+                views.visits(),
+                force.input().forecasts());
     }
 
     /** The plan in force, made anew if need be. */
@@ -180,12 +191,20 @@ public class PlanOperations {
     private List<VisitRow> storeVisits(SignedIn who, PlanInput input, Instance instance, Plan plan) {
         List<VisitRow> before = mapper.listVisits(who.siteId(), input.today().minusDays(VISITS_KEPT_DAYS));
         List<VisitRow> rows = new PlanVisits(input, instance, plan, json).rows(before, clock.instant());
-        Map<java.util.UUID, VisitRow> now = new HashMap<>();
+        Map<UUID, VisitRow> now = new HashMap<>();
         rows.forEach(row -> now.put(row.id(), row));
-        before.stream()
+        List<UUID> gone = before.stream()
                 .filter(row -> !now.containsKey(row.id()) && row.onDay().isAfter(input.today()))
-                .forEach(row -> mapper.deleteVisit(who.siteId(), row.id()));
-        rows.stream().filter(row -> !before.contains(row)).forEach(row -> mapper.saveVisit(who.siteId(), row));
+                .map(VisitRow::id)
+                .toList();
+        List<VisitRow> changed =
+                rows.stream().filter(row -> !before.contains(row)).toList();
+        if (!gone.isEmpty()) {
+            mapper.deleteVisits(who.siteId(), json.writeValueAsString(gone));
+        }
+        if (!changed.isEmpty()) {
+            mapper.saveVisits(who.siteId(), json.writeValueAsString(changed));
+        }
         return rows;
     }
 
@@ -344,10 +363,5 @@ public class PlanOperations {
         mapper.updateStep(who.siteId(), step.id(), clock.instant());
         mapper.save(who.siteId(), new PlanRow(0, row.madeOn(), "undone", row.weeks(), step.before()));
         return view(who, inForce(who, weeks, List.of("undone: " + step.words())), weeks);
-    }
-
-    /** Now, by the clock of the server. */
-    Instant now() {
-        return clock.instant();
     }
 }

@@ -59,13 +59,8 @@ final class PlanViews {
 
     PlanView of(int weeks, List<ChangeRow> changes, @Nullable String undo, boolean improving) {
         Audit audit = new Audit(force.instance(), force.plan());
-        List<Integer> minutes = audit.minutes();
         LocalDate end = input.today().plusDays(7L * weeks);
-        List<PlanDay> days = new ArrayList<>();
-        for (int day = 0; day < 7 * weeks; day++) {
-            var hours = force.instance().hours().days().get(day);
-            days.add(new PlanDay(date(day), minutes.get(day), hours.keeper(), hours.helpers()));
-        }
+        List<PlanDay> days = days(7 * weeks);
         return new PlanView(
                 input.today(),
                 weeks,
@@ -81,6 +76,17 @@ final class PlanViews {
                 undo,
                 input.time().assumed(),
                 improving);
+    }
+
+    /** The first so many days with their minutes. */
+    List<PlanDay> days(int count) {
+        List<Integer> minutes = new Audit(force.instance(), force.plan()).minutes();
+        List<PlanDay> days = new ArrayList<>();
+        for (int day = 0; day < count; day++) {
+            var hours = force.instance().hours().days().get(day);
+            days.add(new PlanDay(date(day), minutes.get(day), hours.keeper(), hours.helpers()));
+        }
+        return days;
     }
 
     private LocalDate date(int day) {
@@ -205,8 +211,12 @@ final class PlanViews {
         return new PlanTrouble(
                 PlanTrouble.Kind.LATE,
                 on,
-                named(late.chain()) + " falls on " + day + ", " + days + " past its latest day.",
+                capital(named(late.chain())) + " falls on " + day + ", " + days + " past its latest day.",
                 risk(input.of(late.chain())));
+    }
+
+    private static String capital(String words) {
+        return words.substring(0, 1).toUpperCase(Locale.ENGLISH) + words.substring(1);
     }
 
     private static String risk(PlanInput.Work work) {

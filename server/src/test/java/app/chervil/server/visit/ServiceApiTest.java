@@ -151,10 +151,14 @@ class ServiceApiTest {
 
         site.get(keeper, "/api/rounds").andExpect(jsonPath("$.visits.length()").value(5));
 
-        // tank, filter, stage, care_task, context_change, service, service_task, service_flow, reading,
-        // medication, media_replacement, stage_look; and the three service tables once more for the weeks that watches
-        // look at
-        assertThat(count.statements()).hasSize(15);
+        // What forecasts and watches rest on, chores, people's time, and the plan that is made and stored once.
+        assertThat(count.statements()).hasSize(35);
+        count.reset();
+
+        site.get(keeper, "/api/rounds").andExpect(jsonPath("$.visits.length()").value(5));
+
+        // The plan in force is read and kept.
+        assertThat(count.statements()).hasSize(26);
     }
 
     @ParameterizedTest(name = "{0}")

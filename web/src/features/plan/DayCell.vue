@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { longDay, type Day } from '@/shared/dates'
+import { capacity, costWords, isPinned, workWords, type Cell } from './plan'
+import type { DayPrice, PlannedVisit } from './queries'
+
+/** One day: its load against its limit, its visits, and while something is carried what it would cost here. */
+const props = defineProps<{
+  cell: Cell
+  today: Day
+  title: string
+  chosen?: string
+  carried?: PlannedVisit
+  over: boolean
+  price?: DayPrice
+}>()
+const emit = defineEmits<{
+  choose: [visit: PlannedVisit]
+  lift: [visit: PlannedVisit]
+  over: [on: Day]
+  drop: [on: Day]
+  leave: []
+  press: [event: KeyboardEvent, visit: PlannedVisit]
+}>()
+
+const has = computed(() => (props.cell.day ? capacity(props.cell.day) : 0))
+const beyond = computed(() => (props.cell.day?.minutes ?? 0) - has.value)
+const filled = computed(() => `${String(Math.min(100, (100 * (props.cell.day?.minutes ?? 0)) / has.value))}%`)
+const date = computed(() => Number(props.cell.on.slice(8)))
+</script>
+
+<template>
+  <section
+    class="cell"
+    :class="{ outside: !cell.day, away: cell.day && has === 0, today: cell.on === today, over }"
+    :aria-label="longDay(cell.on)"
+    @dragover.prevent="cell.day && emit('over', cell.on)"
+    @drop.prevent="cell.day && emit('drop', cell.on)"
+  >
+    <p class="head small">
+      <span
+        >{{ title }} <b class="num">{{ date }}</b></span
+      >
+      <span v-if="carried && price" class="cost" :class="{ breaks: price.breaksRules }">{{
+        costWords(price)
+      }}</span>
+      <span v-else-if="cell.day && beyond > 0" class="beyond">{{ beyond }} min over</span>
+      <span v-else-if="cell.day && has > 0" class="quiet num">{{ cell.day.minutes }}/{{ has }}</span>
+      <span v-else-if="cell.day" class="quiet">nobody</span>
+    </p>
+    <div v-if="has > 0" class="bar" aria-hidden="true">
+      <i :class="{ full: beyond > 0 }" :style="{ width: filled }" />
+    </div>
+    <button
+      v-for="visit in cell.visits"
+      :key="visit.id"
+      type="button"
+      class="chip"
+      draggable="true"
+      :class="{ chosen: visit.id === chosen, carried: visit.id === carried?.id }"
+      :aria-label="`${visit.tank}, ${longDay(visit.on)}, ${visit.minutes} minutes, ${workWords(visit)}${isPinned(visit) ? ', pinned' : ''}`"
+      @click="emit('choose', visit)"
+      @keydown="emit('press', $event, visit)"
+      @dragstart="emit('lift', visit)"
+      @dragend="emit('leave')"
+    >
+      <span class="name">{{ visit.tank }}</span>
+      <span class="num">{{ visit.minutes }}</span>
+      <span v-if="isPinned(visit)" class="pin">pinned</span>
+    </button>
+  </section>
+</template>
+
+<style scoped>
+.cell {
+  min-height: 72px;
+  padding: 4px 6px 6px;
+  border-radius: 4px;
+  background: var(--surface);
+}
+
+.outside {
+  background: transparent;
+  color: var(--ink-quiet);
+}
+
+.away {
+  background: repeating-linear-gradient(135deg, var(--hair) 0 2px, transparent 2px 9px);
+}
+
+.today {
+  box-shadow: inset 0 3px 0 var(--herb);
+}
+
+.over {
+  outline: 3px solid var(--herb);
+}
+
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  font-size: 13px;
+  white-space: nowrap;
+}
+
+.cost {
+  white-space: normal;
+  font-weight: 680;
+  color: var(--herb);
+}
+
+.beyond,
+.breaks {
+  font-weight: 680;
+  color: var(--brick);
+}
+
+.bar {
+  height: 4px;
+  margin: 1px 0 4px;
+  background: var(--hair);
+}
+
+.bar i {
+  display: block;
+  height: 4px;
+  background: var(--herb);
+}
+
+.bar .full {
+  background: var(--brick);
+}
+</style>
+
+<style scoped src="./chip.css"></style>

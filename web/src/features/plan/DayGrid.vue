@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from 'vue'
+import { addDays, longDay, shortDay, weekday, type Day } from '@/shared/dates'
+import DayCell from './DayCell.vue'
+import { capacity, itemsOf, weeksOf } from './plan'
+import { usePrices, type Plan, type PlannedVisit } from './queries'
+
+/** Weeks of days. A visit is dragged to another day, or picked up with the space bar and carried with the arrow keys. */
+const props = defineProps<{ plan: Plan; chosen?: string }>()
+const emit = defineEmits<{ choose: [visit: PlannedVisit]; move: [visit: PlannedVisit, to: Day] }>()
+
+const weeks = computed(() => weeksOf(props.plan.days, props.plan.visits))
+/** Weekdays on which nothing ever happens take less room. */
+const columns = computed(() => {
+  const busy = [0, 1, 2, 3, 4, 5, 6].map((weekday) =>
+    weeks.value.some((week) => {
+      const cell = week[weekday]
+      return cell && (cell.visits.length > 0 || (cell.day && capacity(cell.day) > 0))
+    }),
+  )
+  return `50px ${busy.map((one) => (one ? 'minmax(0, 1fr)' : '62px')).join(' ')}`
+})
+const carried = ref<PlannedVisit>()
+const over = ref<Day>()
+const prices = usePrices(() => (carried.value ? itemsOf(carried.value) : []))
+const byDay = computed(() => new Map(prices.data.value?.days.map((price) => [price.on, price])))
+const said = computed(() => {
+  const visit = carried.value
+  if (!visit || !over.value) return ''
+  const price = byDay.value.get(over.value)
+  if (price) return price.words
+  if (prices.isPending.value) return `${longDay(over.value)}: reading what it would cost.`
+  return `${longDay(over.value)}: it would pass another time of the same work.`
+})
+
+function lift(visit: PlannedVisit) {
+  carried.value = visit
+  over.value = visit.on
+}
+
+function leave() {
+  carried.value = undefined
+  over.value = undefined
+}
+
+function drop(on: Day) {
+  const visit = carried.value
+  leave()
+  if (visit && on !== visit.on) emit('move', visit, on)
+}
+
+const STEPS: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -7, ArrowDown: 7 }
+
+async function carry(event: KeyboardEvent, visit: PlannedVisit) {
+  const step = STEPS[event.key]
+  if (event.key === ' ' || event.key === 'Spacebar') {
+    event.preventDefault()
+    if (carried.value) drop(over.value ?? visit.on)
+    else lift(visit)
+  } else if (event.key === 'Escape') {
+    leave()
+  } else if (step !== undefined && carried.value && over.value) {
+    event.preventDefault()
+    const to = addDays(over.value, step)
+    if (props.plan.days.some((day) => day.on === to)) over.value = to
+    await nextTick()
+    document.querySelector('.cell.over')?.scrollIntoView({ block: 'nearest' })
+  }
+}
+</script>
+
+<template>
+  <div class="grid" role="group" aria-label="The plan by day">
+    <div v-for="(week, index) in weeks" :key="index" class="week" :style="{ '--columns': columns }">
+      <p class="from small quiet">{{ shortDay(week[0]?.on ?? '') }}</p>
+      <DayCell
+        v-for="cell in week"
+        :key="cell.on"
+        :cell="cell"
+        :today="plan.today"
+        :title="index === 0 ? weekday(cell.on) : ''"
+        :chosen="chosen"
+        :carried="carried"
+        :over="over === cell.on"
+        :price="byDay.get(cell.on)"
+        @choose="emit('choose', $event)"
+        @lift="lift"
+        @over="over = $event"
+        @drop="drop"
+        @leave="leave"
+        @press="carry"
+      />
+    </div>
+    <p v-if="carried" class="said" role="status">
+      <b>{{ carried.tank }}</b> {{ said }}
+      <span class="small quiet">Let go or press space to put it there; Escape leaves it.</span>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.grid {
+  display: grid;
+  gap: 4px;
+}
+
+.week {
+  display: grid;
+  grid-template-columns: var(--columns);
+  gap: 4px;
+}
+
+.from {
+  padding-top: 4px;
+}
+
+.said {
+  position: sticky;
+  bottom: 0;
+  padding: 10px 14px;
+  border-top: 2px solid var(--herb);
+  background: var(--surface);
+  box-shadow: var(--shadow);
+}
+
+@media (width <= 800px) {
+  .week {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

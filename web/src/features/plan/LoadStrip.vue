@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { longDay, shortDay } from '@/shared/dates'
+import { capacity } from './plan'
+import type { PlanDay } from './queries'
+
+/** Minutes of each day as low bars against what people have; a day over its limit overshoots its tick. */
+const props = defineProps<{ days: PlanDay[] }>()
+
+const HEIGHT = 54
+const most = computed(() => Math.max(60, ...props.days.map((day) => Math.max(day.minutes, capacity(day)))))
+const tall = (minutes: number) => (minutes / most.value) * HEIGHT
+const bars = computed(() =>
+  props.days.map((day, index) => ({
+    day,
+    x: (100 * index) / props.days.length,
+    width: 74 / props.days.length,
+    over: day.minutes > capacity(day),
+    month: index === 0 || day.on.endsWith('-01') ? shortDay(day.on) : '',
+  })),
+)
+const over = computed(() => bars.value.filter((bar) => bar.over))
+const words = computed(() =>
+  over.value.length
+    ? `Minutes by day. More than people have on ${over.value.map((bar) => longDay(bar.day.on)).join(', ')}.`
+    : 'Minutes by day; no day holds more than people have.',
+)
+</script>
+
+<template>
+  <svg class="strip" role="img" :aria-label="words" :height="HEIGHT + 22">
+    <title>{{ words }}</title>
+    <g v-for="bar in bars" :key="bar.day.on">
+      <rect
+        v-if="capacity(bar.day) === 0"
+        class="away"
+        :x="`${bar.x}%`"
+        :width="`${bar.width}%`"
+        y="0"
+        :height="HEIGHT"
+      />
+      <rect
+        class="load"
+        :class="{ over: bar.over }"
+        :x="`${bar.x}%`"
+        :width="`${bar.width}%`"
+        :y="HEIGHT - tall(bar.day.minutes)"
+        :height="tall(bar.day.minutes)"
+      />
+      <line
+        v-if="capacity(bar.day) > 0"
+        class="limit"
+        :x1="`${bar.x}%`"
+        :x2="`${bar.x + bar.width}%`"
+        :y1="HEIGHT - tall(capacity(bar.day))"
+        :y2="HEIGHT - tall(capacity(bar.day))"
+      />
+      <text v-if="bar.month" :x="`${bar.x}%`" :y="HEIGHT + 16">{{ bar.month }}</text>
+    </g>
+    <line class="floor" x1="0" x2="100%" :y1="HEIGHT" :y2="HEIGHT" />
+  </svg>
+</template>
+
+<style scoped>
+.strip {
+  display: block;
+  width: 100%;
+  overflow: visible;
+}
+
+.load {
+  fill: var(--herb-soft);
+  stroke: var(--herb);
+}
+
+.over {
+  fill: var(--brick-soft);
+  stroke: var(--brick);
+}
+
+.limit {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+
+.away {
+  fill: var(--hair);
+}
+
+.floor {
+  stroke: var(--line);
+}
+
+text {
+  font-size: 12.5px;
+  fill: var(--ink-quiet);
+}
+</style>

@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useSending } from '@/shared/form'
+import { typedNumber } from '@/shared/units'
+import { useSaveWeek, type PeopleTime } from './queries'
+
+/** A person's usual week, seven numbers of minutes. */
+const props = defineProps<{ person: PeopleTime['people'][number] }>()
+
+const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
+const save = useSaveWeek()
+const { sending, trouble, send } = useSending()
+const typed = ref<string[]>([])
+const wrong = ref('')
+watch(
+  () => props.person.minutes,
+  (minutes) => (typed.value = minutes.map(String)),
+  { immediate: true },
+)
+const changed = computed(() => typed.value.some((text, day) => text !== String(props.person.minutes[day])))
+
+async function store() {
+  const minutes = typed.value.map((text) => typedNumber(text) ?? 0)
+  const bad = minutes.findIndex((count) => !Number.isInteger(count) || count < 0 || count > 1440)
+  wrong.value = bad >= 0 ? `${DAYS[bad] ?? ''}: whole minutes, 0 to 1440.` : ''
+  if (wrong.value) return
+  await send(() => save.mutateAsync({ account: props.person.accountId, minutes }))
+}
+</script>
+
+<template>
+  <form class="person" novalidate @submit.prevent="store">
+    <b>{{ person.name }}</b>
+    <label v-for="(day, index) in DAYS" :key="day">
+      <span class="small quiet">{{ day }}</span>
+      <input
+        v-model="typed[index]"
+        class="num"
+        inputmode="numeric"
+        :aria-label="`${person.name}, minutes on ${day}`"
+      />
+    </label>
+    <button class="button" type="submit" :disabled="sending || !changed">
+      Save<span class="seen-by-readers"> {{ person.name }}</span>
+    </button>
+    <p v-if="wrong || trouble" class="error" role="alert">{{ wrong || trouble }}</p>
+  </form>
+</template>
+
+<style scoped>
+.person {
+  display: grid;
+  grid-template-columns: 90px repeat(7, minmax(44px, 64px)) auto;
+  gap: 8px;
+  align-items: end;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+b {
+  align-self: center;
+}
+
+label {
+  display: grid;
+}
+
+input {
+  width: 100%;
+  min-height: 40px;
+  padding: 0 6px;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: var(--surface);
+  color: var(--ink);
+  text-align: right;
+}
+
+.error {
+  grid-column: 1 / -1;
+  color: var(--brick);
+}
+
+@media (width <= 640px) {
+  .person {
+    grid-template-columns: repeat(4, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,156 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import type { Day } from '@/shared/dates'
+import { useKeys } from '@/shared/keys'
+import { wordsOf } from '@/shared/problem'
+import DayGrid from './DayGrid.vue'
+import LoadStrip from './LoadStrip.vue'
+import { capacity, hoursWords, itemsOf } from './plan'
+import PlanNews from './PlanNews.vue'
+import { useDecide, usePlan, useUndo, type Decision, type PlannedVisit } from './queries'
+import TankRows from './TankRows.vue'
+import VisitList from './VisitList.vue'
+import VisitPanel from './VisitPanel.vue'
+
+/** At the table: what comes in the next weeks, whether a day is too full, and what moving something would cost. */
+const WEEKS = [4, 8, 13, 26]
+const SHAPES = [
+  { value: 'days', label: 'By day' },
+  { value: 'tanks', label: 'By tank' },
+  { value: 'list', label: 'List' },
+]
+
+const route = useRoute()
+const router = useRouter()
+const weeks = computed(() => {
+  const asked = Number(route.query.weeks ?? 8)
+  return WEEKS.includes(asked) ? asked : 8
+})
+const shape = computed(() => String(route.query.as ?? 'days'))
+const show = (query: Record<string, string>) => router.replace({ query: { ...route.query, ...query } })
+
+const plan = usePlan(weeks)
+const decision = useDecide(weeks)
+const undoing = useUndo(weeks)
+const error = ref('')
+const chosenId = ref<string>()
+const chosen = computed(() => plan.data.value?.visits.find((visit) => visit.id === chosenId.value))
+const sum = (of: (day: NonNullable<typeof plan.data.value>['days'][number]) => number) =>
+  plan.data.value?.days.reduce((total, day) => total + of(day), 0) ?? 0
+const summary = computed(() => {
+  const visits = plan.data.value?.visits.length ?? 0
+  const work = hoursWords(sum((day) => day.minutes))
+  return `${String(visits)} visits, ${work} of the ${hoursWords(sum(capacity))} people have.`
+})
+
+function choose(visit: PlannedVisit) {
+  chosenId.value = visit.id
+  error.value = ''
+}
+
+async function decide(made: Decision) {
+  error.value = ''
+  try {
+    await decision.mutateAsync(made)
+  } catch (failure) {
+    error.value = wordsOf(failure)
+  }
+}
+
+async function move(visit: PlannedVisit, to: Day) {
+  choose(visit)
+  await decide({ items: itemsOf(visit), how: 'PIN', to })
+}
+
+async function undo() {
+  error.value = ''
+  await undoing.mutateAsync().catch((failure: unknown) => (error.value = wordsOf(failure)))
+}
+
+useKeys((key) => {
+  if (key === 'u' && plan.data.value?.undo) void undo()
+})
+</script>
+
+<template>
+  <main class="plan">
+    <AsyncState
+      :pending="plan.isPending.value"
+      :error="plan.error.value"
+      what="the plan"
+      @retry="plan.refetch()"
+    >
+      <div v-if="plan.data.value" class="main">
+        <header>
+          <h1>Plan</h1>
+          <p class="quiet">{{ summary }}</p>
+          <div class="links">
+            <RouterLink :to="{ name: 'plan-time' }">People’s days</RouterLink>
+            <RouterLink :to="{ name: 'calendars' }">Calendars</RouterLink>
+          </div>
+        </header>
+        <div class="bar">
+          <span class="choice" role="group" aria-label="How to show it">
+            <button
+              v-for="one in SHAPES"
+              :key="one.value"
+              type="button"
+              :aria-pressed="shape === one.value"
+              @click="show({ as: one.value })"
+            >
+              {{ one.label }}
+            </button>
+          </span>
+          <label>
+            <span class="seen-by-readers">Weeks</span>
+            <select
+              :value="String(weeks)"
+              @change="show({ weeks: ($event.target as HTMLSelectElement).value })"
+            >
+              <option v-for="count in WEEKS" :key="count" :value="String(count)">{{ count }} weeks</option>
+            </select>
+          </label>
+          <button
+            v-if="plan.data.value.undo"
+            type="button"
+            class="button plain"
+            :disabled="undoing.isPending.value"
+            @click="undo"
+          >
+            Undo: {{ plan.data.value.undo }}
+          </button>
+        </div>
+        <p v-if="error && !chosen" class="error" role="alert">{{ error }}</p>
+        <p v-if="plan.data.value.visits.length === 0" class="quiet">
+          Nothing to plan yet. Add a tank with its filter and its care is planned at once.
+        </p>
+        <template v-else>
+          <LoadStrip :days="plan.data.value.days" />
+          <TankRows v-if="shape === 'tanks'" :plan="plan.data.value" :chosen="chosenId" @choose="choose" />
+          <VisitList
+            v-else-if="shape === 'list'"
+            :plan="plan.data.value"
+            :chosen="chosenId"
+            @choose="choose"
+          />
+          <DayGrid v-else :plan="plan.data.value" :chosen="chosenId" @choose="choose" @move="move" />
+        </template>
+      </div>
+      <aside v-if="plan.data.value">
+        <VisitPanel
+          v-if="chosen"
+          :visit="chosen"
+          :sending="decision.isPending.value"
+          :error="error"
+          @decide="decide"
+          @close="chosenId = undefined"
+        />
+        <PlanNews v-else :plan="plan.data.value" />
+      </aside>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped src="./plan.css"></style>

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { daysBetween, longDay, shortDay } from '@/shared/dates'
+import { capacity, isPinned, workWords } from './plan'
+import type { Plan, PlannedVisit } from './queries'
+
+/** One line of days for each tank, so that what follows what on a tank is seen at once. */
+const props = defineProps<{ plan: Plan; chosen?: string }>()
+const emit = defineEmits<{ choose: [visit: PlannedVisit] }>()
+
+const tanks = computed(() => {
+  const rows = new Map<number, { tank: string; visits: PlannedVisit[] }>()
+  for (const visit of props.plan.visits) {
+    const row = rows.get(visit.tankId) ?? { tank: visit.tank, visits: [] }
+    row.visits.push(visit)
+    rows.set(visit.tankId, row)
+  }
+  return [...rows.values()].sort((a, b) => a.tank.localeCompare(b.tank))
+})
+const left = (on: string) =>
+  `${String((100 * (daysBetween(props.plan.today, on) + 0.5)) / props.plan.days.length)}%`
+/** Never smaller than a finger needs; neighbours lie on two levels so that none covers another. */
+const size = (visit: PlannedVisit) => `${String(24 + Math.min(10, visit.minutes / 8))}px`
+const level = (index: number) => (index % 2 ? '74%' : '26%')
+const spaced = (visit: PlannedVisit) => visit.tasks.some((task) => task.spaced)
+const mondays = computed(() => props.plan.days.filter((_, index) => index % 7 === 0))
+const away = computed(() => props.plan.days.filter((day) => capacity(day) === 0))
+const wide = computed(() => `${String(100 / props.plan.days.length)}%`)
+</script>
+
+<template>
+  <div class="rows">
+    <div class="row head" aria-hidden="true">
+      <span />
+      <span class="line">
+        <span v-for="day in mondays" :key="day.on" class="week small quiet" :style="{ left: left(day.on) }">{{
+          shortDay(day.on)
+        }}</span>
+      </span>
+    </div>
+    <section v-for="row in tanks" :key="row.tank" class="row" :aria-label="row.tank">
+      <h3>{{ row.tank }}</h3>
+      <span class="line">
+        <i v-for="day in away" :key="day.on" class="away" :style="{ left: left(day.on), width: wide }" />
+        <button
+          v-for="(visit, index) in row.visits"
+          :key="visit.id"
+          type="button"
+          class="dot"
+          :class="{ chosen: visit.id === chosen, spaced: spaced(visit), pinned: isPinned(visit) }"
+          :style="{ left: left(visit.on), top: level(index), width: size(visit), height: size(visit) }"
+          :title="`${longDay(visit.on)}, ${visit.minutes} min: ${workWords(visit)}`"
+          :aria-label="`${longDay(visit.on)}, ${visit.minutes} minutes: ${workWords(visit)}${spaced(visit) ? ', disturbs the bacteria' : ''}`"
+          @click="emit('choose', visit)"
+        />
+      </span>
+    </section>
+    <p class="small quiet">
+      Larger is longer. A ring: it disturbs the tank’s bacteria; such work stands seven days apart. A square
+      is pinned.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: grid;
+  grid-template-columns: 140px minmax(0, 1fr);
+  align-items: center;
+  min-height: 72px;
+}
+
+.line {
+  position: relative;
+  height: 70px;
+  border-bottom: 1px solid var(--line);
+}
+
+.head,
+.head .line {
+  min-height: 0;
+  height: 30px;
+}
+
+.week {
+  position: absolute;
+  bottom: 4px;
+  transform: translateX(-4px);
+}
+
+.away {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  background: var(--hair);
+  transform: translateX(-50%);
+}
+
+.dot {
+  position: absolute;
+  padding: 0;
+  border: 2px solid var(--herb);
+  border-radius: 50%;
+  background: var(--herb);
+  transform: translate(-50%, -50%);
+  cursor: pointer;
+}
+
+.spaced {
+  background: var(--surface);
+  border-width: 4px;
+}
+
+.pinned {
+  border-radius: 3px;
+}
+
+.chosen {
+  outline: 3px solid var(--ink);
+  outline-offset: 2px;
+}
+</style>

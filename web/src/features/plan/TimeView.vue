@@ -1,0 +1,193 @@
+<script setup lang="ts">
+import { computed, reactive, ref } from 'vue'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import TextField from '@/shared/components/TextField.vue'
+import { shortDay } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import { typedNumber } from '@/shared/units'
+import PersonWeek from './PersonWeek.vue'
+import { useAddException, useRemoveException, useSaveHelpers, useTime } from './queries'
+
+/** At the table: who has how many minutes on which day, days that are not as usual, and what helpers may do. */
+const time = useTime()
+const add = useAddException()
+const remove = useRemoveException()
+const helpers = useSaveHelpers()
+const { sending, errors, trouble, send, refuse } = useSending()
+const removing = useSending()
+
+const form = reactive({ who: '', firstDay: '', lastDay: '', minutes: '0', note: '' })
+const said = ref('')
+const name = (account?: number) =>
+  time.data.value?.people.find((person) => person.accountId === account)?.name ?? 'Everyone'
+const keeperOnly = computed(
+  () => time.data.value?.work.filter((one) => !one.helperMay).map((one) => one.work) ?? [],
+)
+
+async function addDays() {
+  const minutes = typedNumber(form.minutes)
+  const wrong: Record<string, string> = {}
+  if (!form.firstDay) wrong.firstDay = 'From which day?'
+  if (!form.lastDay) wrong.lastDay = 'To which day?'
+  if (!Number.isInteger(minutes)) wrong.minutes = 'A whole number of minutes.'
+  if (Object.keys(wrong).length) {
+    refuse(wrong)
+    return
+  }
+  const done = await send(() =>
+    add.mutateAsync({
+      accountId: form.who ? Number(form.who) : undefined,
+      firstDay: form.firstDay,
+      lastDay: form.lastDay,
+      minutes: minutes ?? 0,
+      note: form.note.trim(),
+    }),
+  )
+  if (done) {
+    Object.assign(form, { firstDay: '', lastDay: '', note: '' })
+    said.value = 'Added; the plan goes around these days.'
+  }
+}
+
+function allow(work: string, may: boolean) {
+  const others = keeperOnly.value.filter((one) => one !== work)
+  return removing.send(() => helpers.mutateAsync(may ? others : [...others, work]))
+}
+</script>
+
+<template>
+  <main class="page narrow">
+    <h1>People’s days</h1>
+    <p class="quiet">The plan keeps to these minutes. <RouterLink :to="{ name: 'plan' }">Plan</RouterLink></p>
+    <AsyncState
+      :pending="time.isPending.value"
+      :error="time.error.value"
+      what="people’s days"
+      @retry="time.refetch()"
+    >
+      <template v-if="time.data.value">
+        <p v-if="time.data.value.assumed" class="note">
+          Nothing is known yet; an hour a day of the keeper is taken.
+        </p>
+        <section aria-labelledby="weeks">
+          <h2 id="weeks">A usual week, in minutes</h2>
+          <PersonWeek v-for="person in time.data.value.people" :key="person.accountId" :person="person" />
+        </section>
+        <section aria-labelledby="other">
+          <h2 id="other">Days that are not as usual</h2>
+          <p v-if="time.data.value.exceptions.length === 0" class="quiet">None to come.</p>
+          <ul>
+            <li v-for="one in time.data.value.exceptions" :key="one.id" class="line">
+              <span>
+                {{ name(one.accountId) }}, {{ shortDay(one.firstDay) }} to {{ shortDay(one.lastDay) }}:
+                {{ one.minutes ? `${one.minutes} minutes a day` : 'away' }}
+                <span class="quiet">{{ one.note }}</span>
+              </span>
+              <button
+                class="button plain"
+                type="button"
+                @click="removing.send(() => remove.mutateAsync(one.id))"
+              >
+                Remove<span class="seen-by-readers"> {{ shortDay(one.firstDay) }}</span>
+              </button>
+            </li>
+          </ul>
+          <p v-if="removing.trouble.value" role="alert">{{ removing.trouble.value }}</p>
+          <form class="add" novalidate @submit.prevent="addDays">
+            <label
+              ><b>Who</b>
+              <select v-model="form.who" name="accountId">
+                <option value="">Everyone</option>
+                <option
+                  v-for="person in time.data.value.people"
+                  :key="person.accountId"
+                  :value="String(person.accountId)"
+                >
+                  {{ person.name }}
+                </option>
+              </select>
+            </label>
+            <TextField
+              v-model="form.firstDay"
+              label="From"
+              name="firstDay"
+              type="date"
+              :error="errors.firstDay"
+            />
+            <TextField v-model="form.lastDay" label="To" name="lastDay" type="date" :error="errors.lastDay" />
+            <TextField
+              v-model="form.minutes"
+              label="Minutes a day"
+              name="minutes"
+              type="number"
+              hint="0 for away"
+              :error="errors.minutes"
+            />
+            <TextField v-model="form.note" label="Note" name="note" :error="errors.note" />
+            <button class="button" type="submit" :disabled="sending">Add these days</button>
+          </form>
+          <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
+          <p v-if="said" role="status" class="quiet">{{ said }}</p>
+        </section>
+        <section aria-labelledby="may">
+          <h2 id="may">Helpers may do</h2>
+          <div class="work">
+            <label v-for="one in time.data.value.work" :key="one.work">
+              <input
+                type="checkbox"
+                :checked="one.helperMay"
+                @change="allow(one.work, ($event.target as HTMLInputElement).checked)"
+              />
+              {{ one.name }}
+            </label>
+          </div>
+        </section>
+      </template>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+section {
+  margin: 18px 0 26px;
+}
+
+.line {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  border-bottom: 1px solid var(--hair);
+}
+
+.add {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+  gap: 12px;
+  align-items: end;
+  margin-top: 12px;
+}
+
+.add label {
+  display: grid;
+  gap: 4px;
+}
+
+.work {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
+  gap: 6px;
+  margin-top: 8px;
+}
+
+.work label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 34px;
+}
+
+.note {
+  padding: 8px 10px;
+  background: var(--amber-soft);
+}
+</style>

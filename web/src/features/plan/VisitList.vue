@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import WindowLine from '@/shared/components/WindowLine.vue'
+import { longDay } from '@/shared/dates'
+import type { Plan, PlannedTask, PlannedVisit } from './queries'
+
+/** The plan as a list of days, each task with its window. */
+const props = defineProps<{ plan: Plan; chosen?: string }>()
+const emit = defineEmits<{ choose: [visit: PlannedVisit] }>()
+
+const days = computed(() => {
+  const grouped = new Map<string, PlannedVisit[]>()
+  for (const visit of props.plan.visits) grouped.set(visit.on, [...(grouped.get(visit.on) ?? []), visit])
+  return grouped
+})
+const standing = (task: PlannedTask) => (task.daysLate > 0 ? ('LATE' as const) : ('OPEN' as const))
+</script>
+
+<template>
+  <div>
+    <section v-for="[day, visits] in days" :key="day" class="day" :aria-label="longDay(day)">
+      <h3>{{ longDay(day) }}</h3>
+      <article v-for="visit in visits" :key="visit.id" :class="{ chosen: visit.id === chosen }">
+        <p class="who">
+          <button type="button" class="button plain" @click="emit('choose', visit)">{{ visit.tank }}</button>
+          <span class="small quiet"
+            >{{ visit.person ?? 'nobody has time' }}, <span class="num">{{ visit.minutes }}</span> min</span
+          >
+        </p>
+        <ul>
+          <li v-for="task in visit.tasks" :key="task.chain">
+            <span>
+              {{ task.name }}
+              <span v-if="task.daysLate > 0" class="late small"
+                >{{ task.daysLate }} days past its latest</span
+              >
+              <span v-if="task.pinned" class="small quiet">pinned</span>
+            </span>
+            <WindowLine
+              :window="task.window"
+              :standing="standing(task)"
+              :today="visit.on"
+              :before="16"
+              :after="16"
+              :focus="8"
+            />
+          </li>
+        </ul>
+      </article>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.day {
+  padding: 10px 0;
+  border-top: 1px solid var(--line);
+}
+
+article {
+  display: grid;
+  grid-template-columns: 220px minmax(0, 1fr);
+  gap: 12px;
+  padding: 4px 6px;
+}
+
+.who {
+  display: grid;
+  justify-items: start;
+}
+
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 200px;
+  gap: 12px;
+  align-items: center;
+}
+
+.late {
+  color: var(--brick);
+}
+
+.chosen {
+  background: var(--herb-soft);
+}
+</style>

@@ -1,0 +1,182 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import WindowLine from '@/shared/components/WindowLine.vue'
+import { longDay, shortDay, weekday, windowWords } from '@/shared/dates'
+import { costWords, itemsOf } from './plan'
+import { usePrices, type Decision, type PlannedTask, type PlannedVisit } from './queries'
+
+/** One visit: its tasks with their windows, why this day, and what can be done about it; some tasks or all. */
+const props = defineProps<{ visit: PlannedVisit; sending: boolean; error: string }>()
+const emit = defineEmits<{ decide: [decision: Decision]; close: [] }>()
+
+const picked = ref<number[]>([])
+const to = ref('')
+watch(
+  () => props.visit,
+  (visit) => {
+    picked.value = visit.tasks.map((task) => task.chain)
+    to.value = ''
+  },
+  { immediate: true },
+)
+const items = computed(() => itemsOf(props.visit, picked.value))
+const prices = usePrices(items)
+const others = computed(() => prices.data.value?.days.filter((price) => price.on !== props.visit.on) ?? [])
+const chosenPrice = computed(() => others.value.find((price) => price.on === to.value))
+const pinned = computed(() =>
+  props.visit.tasks.some((task) => task.pinned && picked.value.includes(task.chain)),
+)
+const standing = (task: PlannedTask) => (task.daysLate > 0 ? ('LATE' as const) : ('OPEN' as const))
+const tasks = computed(() =>
+  props.visit.tasks.flatMap((task) => (task.taskId === undefined ? [] : [task.taskId])).join(','),
+)
+
+function decide(how: Decision['how'], day?: string) {
+  emit('decide', { items: items.value, how, to: day })
+}
+</script>
+
+<template>
+  <section class="panel" :aria-label="`Visit to ${visit.tank}`">
+    <h2>
+      {{ visit.tank }}
+      <button type="button" class="button plain" @click="emit('close')">Close</button>
+    </h2>
+    <p>
+      <b>{{ longDay(visit.on) }}</b>, <span class="num">{{ visit.minutes }}</span> min with set-up,
+      {{ visit.person ?? 'nobody has time' }}
+    </p>
+    <ul class="tasks">
+      <li v-for="task in visit.tasks" :key="task.chain">
+        <label>
+          <input v-model="picked" type="checkbox" :value="task.chain" />
+          <span>
+            {{ task.name }}<span v-if="task.filter" class="small quiet"> {{ task.filter }}</span>
+            <span v-if="task.pinned" class="pin small">pinned</span>
+            <span v-if="task.daysLate > 0" class="late small"
+              >{{ task.daysLate }} days past its latest day</span
+            >
+          </span>
+          <span class="num small">{{ task.minutes }} min</span>
+        </label>
+        <WindowLine
+          :window="task.window"
+          :standing="standing(task)"
+          :today="visit.on"
+          :before="16"
+          :after="16"
+          :focus="8"
+        />
+        <span class="small quiet">{{ windowWords(task.window) }}</span>
+      </li>
+    </ul>
+    <h3>Why this day</h3>
+    <p v-if="picked.length === 0" class="quiet">Tick the work you mean.</p>
+    <p v-else-if="prices.isPending.value" class="quiet">Asking the plan…</p>
+    <p v-else-if="prices.isError.value" role="alert">
+      The plan did not answer.
+      <button type="button" class="button plain" @click="prices.refetch()">Ask again</button>
+    </p>
+    <template v-else-if="prices.data.value">
+      <p>{{ prices.data.value.because }}</p>
+      <ul class="small">
+        <li v-for="price in prices.data.value.best" :key="price.on">{{ price.words }}</li>
+      </ul>
+    </template>
+    <form class="move" @submit.prevent="to && decide('PIN', to)">
+      <label>
+        <b>Move {{ picked.length === visit.tasks.length ? 'it' : 'what is ticked' }} to</b>
+        <select v-model="to" name="to">
+          <option value="">Choose a day</option>
+          <option v-for="price in others" :key="price.on" :value="price.on">
+            {{ weekday(price.on) }} {{ shortDay(price.on) }}: {{ costWords(price) }}
+          </option>
+        </select>
+      </label>
+      <p v-if="chosenPrice" class="small" :class="{ late: chosenPrice.breaksRules }">
+        {{ chosenPrice.words }}
+      </p>
+      <p v-if="error" class="late" role="alert">{{ error }}</p>
+      <div class="acts">
+        <button class="button" type="submit" :disabled="!to || sending || !picked.length">
+          Move and pin
+        </button>
+        <button v-if="pinned" class="button plain" type="button" :disabled="sending" @click="decide('FREE')">
+          Let the plan decide
+        </button>
+        <button
+          v-else
+          class="button plain"
+          type="button"
+          :disabled="sending || !picked.length"
+          @click="decide('PIN', visit.on)"
+        >
+          Pin here
+        </button>
+        <button
+          class="button plain"
+          type="button"
+          :disabled="sending || !picked.length"
+          @click="decide('SKIP')"
+        >
+          Skip this time
+        </button>
+      </div>
+    </form>
+    <RouterLink
+      v-if="tasks"
+      class="small"
+      :to="{ name: 'prepare', params: { tank: visit.tankId }, query: { tasks } }"
+      >Start this now</RouterLink
+    >
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+
+h3 {
+  margin-top: 12px;
+}
+
+.tasks li {
+  padding: 6px 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+.tasks label {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) auto;
+  gap: 8px;
+  align-items: start;
+}
+
+.move {
+  display: grid;
+  gap: 8px;
+  margin: 14px 0;
+}
+
+.move label {
+  display: grid;
+  gap: 4px;
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+
+.late {
+  color: var(--brick);
+}
+
+.pin {
+  color: var(--plum);
+}
+</style>

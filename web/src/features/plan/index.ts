@@ -1,0 +1,1 @@
+export { useChoreDone, useChoreNotDone } from './queries'

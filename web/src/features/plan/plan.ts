@@ -1,0 +1,63 @@
+import { addDays, daysBetween, type Day } from '@/shared/dates'
+import type { DayPrice, PlanDay, PlanItem, PlannedVisit } from './queries'
+
+/** A day of the grid; those outside the plan have no minutes. */
+export interface Cell {
+  on: Day
+  day?: PlanDay
+  visits: PlannedVisit[]
+}
+
+const MONDAY_BASE = '2024-01-01'
+
+/** Days since the last Monday, 0 to 6. */
+export const afterMonday = (day: Day): number => ((daysBetween(MONDAY_BASE, day) % 7) + 7) % 7
+
+/** Weeks from Monday to Sunday that hold all days of a plan, each with its visits. */
+export function weeksOf(days: PlanDay[], visits: PlannedVisit[]): Cell[][] {
+  const first = days[0]?.on
+  const last = days.at(-1)?.on
+  if (first === undefined || last === undefined) return []
+  const byDay = new Map(days.map((day) => [day.on, day]))
+  const start = addDays(first, -afterMonday(first))
+  const weeks = Math.floor(daysBetween(start, last) / 7) + 1
+  return Array.from({ length: weeks }, (_, week) =>
+    Array.from({ length: 7 }, (_, weekday) => {
+      const on = addDays(start, 7 * week + weekday)
+      return { on, day: byDay.get(on), visits: visits.filter((visit) => visit.on === on) }
+    }),
+  )
+}
+
+/** Minutes that people have on a day. */
+export const capacity = (day: PlanDay): number => day.keeperMinutes + day.helperMinutes
+
+/** The occurrences of a visit, or some of them. */
+export const itemsOf = (visit: PlannedVisit, chains?: number[]): PlanItem[] =>
+  visit.tasks
+    .filter((task) => chains === undefined || chains.includes(task.chain))
+    .map((task) => ({ chain: task.chain, on: visit.on }))
+
+/** "+9 min", "−3 min", "same", or "breaks a rule". */
+export function costWords(price: DayPrice): string {
+  if (price.breaksRules) return 'breaks a rule'
+  const minutes = Math.round(price.minutesDearer)
+  if (minutes === 0) return 'same'
+  return `${minutes > 0 ? '+' : '−'}${String(Math.abs(minutes))} min`
+}
+
+/** "1 h 25 min". */
+export function hoursWords(minutes: number): string {
+  const hours = Math.floor(minutes / 60)
+  const rest = minutes % 60
+  if (hours === 0) return `${String(rest)} min`
+  return rest === 0 ? `${String(hours)} h` : `${String(hours)} h ${String(rest)} min`
+}
+
+/** "rinse the pre-filter, water change" for one or two tasks, else a count. */
+export const workWords = (visit: PlannedVisit): string =>
+  visit.tasks.length > 2
+    ? `${String(visit.tasks.length)} tasks`
+    : visit.tasks.map((task) => task.name.charAt(0).toLowerCase() + task.name.slice(1)).join(', ')
+
+export const isPinned = (visit: PlannedVisit): boolean => visit.tasks.some((task) => task.pinned)
