@@ -95,4 +95,121 @@ class PlannerTest {
 
         assertThat(Planner.plan(instance, Effort.INTERACTIVE, 7)).isEqualTo(first);
     }
+
+    private static Chain chain(long id, long filter, int first, int every, int minutes, Chain.Demand demand) {
+        Span gap = new Span(every - 2, every, every + 2);
+        return new Chain(
+                id,
+                new Chain.Place(1, filter),
+                new Chain.Rhythm(gap.plus(first - every), gap, Chain.Times.AGAIN),
+                new Chain.Work(minutes, Chain.Reach.OUTSIDE, Chain.Hands.ANYONE),
+                demand);
+    }
+
+    private static Instance site(Before before, int[] week, Chain... chains) {
+        List<Hours.Day> hours = new ArrayList<>();
+        for (int day = 0; day < 56 + Instance.BEYOND_DAYS; day++) {
+            hours.add(new Hours.Day(week[day % 7], 0));
+        }
+        return new Instance(56, List.of(chains), new Hours(hours), new SetUps(2, 3, Map.of(), Map.of(1L, 1)), before);
+    }
+
+    private static final int[] EVERY_DAY = {60, 60, 60, 60, 60, 60, 60};
+    private static final Chain.Demand SPACED = new Chain.Demand(true, 0, java.util.OptionalLong.empty());
+
+    @Test
+    void disturbing_work_stands_seven_days_apart_and_from_what_was_logged() {
+        Before logged = new Before(List.of(), Map.of(), List.of(new Logged(new Chain.Place(1, 0), -2)));
+        Instance instance = site(logged, EVERY_DAY, chain(1, 1, 1, 14, 10, SPACED), chain(2, 2, 3, 21, 10, SPACED));
+
+        Plan plan = Planner.plan(instance, Effort.INTERACTIVE, 1);
+
+        assertThat(plan.score().hard()).isZero();
+        List<Integer> all = new ArrayList<>(plan.of(1));
+        all.addAll(plan.of(2));
+        all.add(-2);
+        all.sort(null);
+        for (int i = 1; i < all.size(); i++) {
+            assertThat(all.get(i) - all.get(i - 1)).isGreaterThanOrEqualTo(7);
+        }
+    }
+
+    @Test
+    void linked_work_meets_its_partner_on_every_occurrence() {
+        Chain sock = chain(1, 1, 1, 4, 5, Chain.Demand.NONE);
+        Chain rock = chain(2, 0, 2, 7, 10, new Chain.Demand(false, 0, java.util.OptionalLong.of(1)));
+
+        Plan plan = Planner.plan(site(Before.NOTHING, EVERY_DAY, rock, sock), Effort.INTERACTIVE, 1);
+
+        assertThat(plan.of(1)).containsAll(plan.of(2));
+    }
+
+    @Test
+    void work_keeps_to_days_on_which_people_have_time_and_waits_for_a_hold() {
+        int[] wednesdays = {0, 0, 60, 0, 0, 0, 0};
+        Chain.Demand held = new Chain.Demand(true, 10, java.util.OptionalLong.empty());
+
+        Plan plan = Planner.plan(site(Before.NOTHING, wednesdays, chain(1, 1, 2, 14, 10, held)), Effort.USABLE, 1);
+
+        assertThat(plan.of(1)).allMatch(day -> day % 7 == 2 && day >= 10);
+    }
+
+    @Test
+    void what_falls_into_a_closure_is_done_once_around_it() {
+        int[] open = new int[7];
+        List<Hours.Day> hours = new ArrayList<>();
+        for (int day = 0; day < 56 + Instance.BEYOND_DAYS; day++) {
+            hours.add(new Hours.Day(day >= 14 && day < 28 ? 0 : 60, 0));
+        }
+        Instance plain = site(Before.NOTHING, open, chain(1, 1, 6, 7, 20, Chain.Demand.NONE));
+        Instance closed = new Instance(56, plain.chains(), new Hours(hours), plain.setUps(), Before.NOTHING);
+
+        Plan plan = Planner.plan(closed, Effort.INTERACTIVE, 1);
+
+        assertThat(plan.of(1)).noneMatch(day -> day >= 14 && day < 28);
+        assertThat(plan.of(1).stream().filter(day -> day >= 28 && day < 34)).hasSize(1);
+    }
+
+    @Test
+    void a_pin_holds_whatever_it_costs_and_is_told_as_trouble() {
+        Chain one = chain(1, 1, 2, 14, 10, SPACED);
+        Chain other = chain(2, 2, 10, 28, 10, SPACED);
+        Before pinned = new Before(
+                List.of(new Fixed(1, 0, 3, How.PINNED), new Fixed(2, 0, 5, How.PINNED)), Map.of(), List.of());
+        Instance instance = site(pinned, EVERY_DAY, one, other);
+
+        Plan plan = Planner.plan(instance, Effort.INTERACTIVE, 1);
+
+        assertThat(plan.of(1).get(0)).isEqualTo(3);
+        assertThat(new Audit(instance, plan).troubles()).contains(new Trouble.TooClose(5, 2, 1, 3));
+    }
+
+    @Test
+    void more_work_than_time_is_told_by_how_much() {
+        int[] tight = {10, 10, 10, 10, 10, 10, 10};
+        Instance instance = site(Before.NOTHING, tight, chain(1, 1, 3, 28, 40, Chain.Demand.NONE));
+
+        Plan plan = Planner.plan(instance, Effort.INTERACTIVE, 1);
+
+        int day = plan.of(1).get(0);
+        assertThat(new Audit(instance, plan).troubles()).contains(new Trouble.TooMuch(day, 45, 10));
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void a_replan_without_a_change_moves_nothing(long seed) {
+        Instance instance = PlanWorlds.of(3, 8, seed);
+        Plan plan = Planner.plan(instance, Effort.INTERACTIVE, seed);
+        Instance published = new Instance(
+                instance.publishedDays(),
+                instance.chains(),
+                instance.hours(),
+                instance.setUps(),
+                new Before(List.of(), plan.days(), List.of()));
+
+        Plan again = Planner.replan(published, List.of(1L), seed);
+
+        assertThat(again.days()).isEqualTo(plan.days());
+        assertThat(Planner.kept(published)).isEqualTo(plan);
+    }
 }
