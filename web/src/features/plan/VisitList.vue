@@ -64,6 +64,10 @@ article {
   padding: 4px 6px;
 }
 
+.who .button {
+  padding-left: 0;
+}
+
 .who {
   display: grid;
   justify-items: start;
