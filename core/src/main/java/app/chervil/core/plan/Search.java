@@ -14,8 +14,11 @@ final class Search {
     private static final int MOST_RUINED = 5;
     private static final int REPAIRS = 1000;
     private static final int REPAIRS_A_LANE = 30;
+    private static final int TRIES = 8;
+    private static final int FREQUENT_DAYS = 14;
+    private static final int MOST_FREQUENT = 20;
     private static final int MOST_NOISE = 300;
-    private static final double HOT = 60;
+    private static final double HOT = 200;
     private static final double COLD = 2;
 
     private final Board board;
@@ -180,11 +183,15 @@ final class Search {
         }
     }
 
-    /** Makes some days dearer for all of the ruined lanes alike, so that they may meet on days that none would try alone. */
+    /**
+     * Makes some days dearer for all of the ruined lanes alike, so that they may meet on days that none would try alone; half of
+     * the time by weekday, so that what comes round weekly may change its weekday whole.
+     */
     private int disturb() {
         int most = random.nextBoolean() ? 0 : 1 + random.nextInt(MOST_NOISE);
+        int period = random.nextBoolean() ? 7 : noise.length;
         for (int day = 0; day < noise.length; day++) {
-            noise[day] = most == 0 ? 0 : random.nextInt(most);
+            noise[day] = most == 0 ? 0 : day < period ? random.nextInt(most) : noise[day - period];
         }
         return most;
     }
@@ -208,7 +215,7 @@ final class Search {
         }
     }
 
-    /** A few lanes around one: of its tank, its filter, or one of another tank; linked lanes go together. */
+    /** A few lanes around one: of its tank, its filter, or what is frequent on two or three tanks; linked lanes go together. */
     private int[] ruined(int seed) {
         Set<Integer> chosen = new LinkedHashSet<>();
         add(chosen, seed);
@@ -226,11 +233,36 @@ final class Search {
                 }
             }
         } else if (way == 2) {
-            add(chosen, random.nextInt(board.lanes.size()));
+            int other = alike(seed);
+            add(chosen, other);
+            addFrequent(chosen, board.sites().tankOf[other]);
+            addFrequent(chosen, board.sites().tankOf[seed]);
+            if (random.nextBoolean()) {
+                addFrequent(chosen, board.sites().tankOf[alike(seed)]);
+            }
         } else if (way == 3 && ofTank.size() <= 3 * MOST_RUINED) {
             ofTank.forEach(other -> add(chosen, other));
         }
         return chosen.stream().mapToInt(lane -> lane).toArray();
+    }
+
+    /** A lane anywhere that comes round as often, if a few tries find one. */
+    private int alike(int seed) {
+        int interval = board.lanes.get(seed).interval();
+        int other = random.nextInt(board.lanes.size());
+        for (int i = 0; i < TRIES && board.lanes.get(other).interval() != interval; i++) {
+            other = random.nextInt(board.lanes.size());
+        }
+        return other;
+    }
+
+    /** What comes round every other week or oftener on a tank: it decides on which days the tank is visited at all. */
+    private void addFrequent(Set<Integer> chosen, int tank) {
+        for (int lane : board.sites().lanesOfTank.get(tank)) {
+            if (chosen.size() < MOST_FREQUENT && board.lanes.get(lane).interval() <= FREQUENT_DAYS) {
+                add(chosen, lane);
+            }
+        }
     }
 
     private void add(Set<Integer> chosen, int lane) {
