@@ -22,7 +22,7 @@ public final class Planner {
         /** While somebody waits. */
         INTERACTIVE(30),
         /** While nobody waits. */
-        BACKGROUND(300);
+        BACKGROUND(220);
 
         private final int turnsALane;
 

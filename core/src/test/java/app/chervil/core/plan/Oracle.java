@@ -25,18 +25,11 @@ final class Oracle {
     private static final double NEVER_MIND = 1e-6;
 
     private final Instance instance;
-    private final Whole whole;
     private final MPSolver solver;
     private final List<Lane> lanes;
     private final Map<MPVariable, Double> hard = new HashMap<>();
     private final Map<MPVariable, Double> soft = new HashMap<>();
     private final List<List<Map<Integer, MPVariable>>> on = new ArrayList<>();
-
-    /** Whether days may be shared out in fractions, which gives bounds only. */
-    enum Whole {
-        DAYS,
-        FRACTIONS
-    }
 
     /**
      * What was found.
@@ -44,15 +37,14 @@ final class Oracle {
      * @param hard least, or a bound from below
      * @param soft likewise, with that least hard
      * @param proven whether both are the score of a plan
-     * @param days of the best plan by lane; those of fractions mean nothing
+     * @param days of the best plan by lane
      */
     record Answer(double hard, double soft, boolean proven, List<int[]> days) {}
 
-    private Oracle(Instance instance, Whole whole, int seconds) {
+    private Oracle(Instance instance, int seconds) {
         Loader.loadNativeLibraries();
         this.instance = instance;
-        this.whole = whole;
-        solver = MPSolver.createSolver(whole == Whole.DAYS ? "SCIP" : "PDLP");
+        solver = MPSolver.createSolver("SCIP");
         solver.setTimeLimit(1000L * seconds);
         lanes = new Board(instance).lanes;
         lanes.forEach(this::chain);
@@ -63,30 +55,31 @@ final class Oracle {
         together();
     }
 
-    static Answer solve(Instance instance, Whole whole, int seconds) {
-        return new Oracle(instance, whole, seconds).solve();
+    static Answer solve(Instance instance, int seconds) {
+        return new Oracle(instance, seconds).solve();
     }
 
-    /** Says how far a plan may be from the best, for one tank exactly and for more by a bound. */
+    /** Says how far the plan of one tank may be from the best, and for more tanks whether broken rules must be. */
     static String compare(Instance instance, Plan plan, int seconds) {
         long tanks = instance.chains().stream()
                 .map(chain -> chain.place().tank())
                 .distinct()
                 .count();
-        Whole whole = tanks == 1 ? Whole.DAYS : Whole.FRACTIONS;
-        Answer answer = solve(instance, whole, seconds);
+        if (tanks > 1) {
+            return certify(instance, plan, seconds);
+        }
+        Answer answer = solve(instance, seconds);
         double over = 100.0 * (plan.score().soft() - answer.soft()) / answer.soft();
         return String.format(
                 Locale.ROOT,
-                "oracle: hard %s %.0f, soft %s %.0f; planned (%d, %d) is %.2f %% over%n%s",
-                answer.proven() && whole == Whole.DAYS ? "least" : "at least",
+                "oracle: hard %s %.0f, soft %s %.0f; planned (%d, %d) is %.2f %% over",
+                answer.proven() ? "least" : "at least",
                 answer.hard(),
-                answer.proven() && whole == Whole.DAYS ? "least" : "at least",
+                answer.proven() ? "least" : "at least",
                 answer.soft(),
                 plan.score().hard(),
                 plan.score().soft(),
-                over,
-                certify(instance, plan, seconds));
+                over);
     }
 
     /** For each tank on which a rule is broken: whether it must be, even if there were no other tank. */
@@ -107,7 +100,7 @@ final class Oracle {
             }
             long broken = Planner.scored(alone, days).score().hard();
             if (broken > 0) {
-                Oracle oracle = new Oracle(alone, Whole.DAYS, seconds);
+                Oracle oracle = new Oracle(alone, seconds);
                 Solved least = oracle.minimize(oracle.hard);
                 explained += broken;
                 told.append(String.format(
@@ -172,7 +165,7 @@ final class Oracle {
             Map<Integer, MPVariable> choices = new TreeMap<>();
             MPConstraint once = solver.makeConstraint(1, 1);
             for (int d = lane.from[k]; d <= lane.to[k]; d++) {
-                MPVariable here = whole == Whole.DAYS ? solver.makeBoolVar("") : share(1);
+                MPVariable here = solver.makeBoolVar("");
                 once.setCoefficient(here, 1);
                 choices.put(d, here);
                 if (k == 0) {

@@ -17,7 +17,7 @@ class OracleTest {
 
         Plan plan = Planner.plan(instance, Effort.BACKGROUND, seed);
 
-        Oracle.Answer oracle = Oracle.solve(instance, Oracle.Whole.DAYS, SECONDS);
+        Oracle.Answer oracle = Oracle.solve(instance, SECONDS);
         assertThat(oracle.proven()).isTrue();
         assertThat((double) plan.score().hard()).isEqualTo(oracle.hard());
         assertThat(plan.score().soft()).isEqualTo(Math.round(oracle.soft()));
