@@ -51,8 +51,10 @@ class PlanJourneyIT extends InTheDemo {
     @Test
     void a_visit_is_dragged_to_another_day_and_the_panel_says_why_it_lies_there() {
         openPlan();
-        Locator chip = page.locator(".chip").nth(7);
-        Locator cell = page.locator(".cell:not(.outside)").nth(9);
+        Locator from = page.locator(
+                ".cell:not(.outside):not(:last-child)", new Page.LocatorOptions().setHas(page.locator(".chip")));
+        Locator chip = from.first().locator(".chip").first();
+        Locator cell = from.first().locator("xpath=following-sibling::section[1]");
 
         chip.dragTo(cell);
 

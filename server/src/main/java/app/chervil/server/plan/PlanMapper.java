@@ -129,7 +129,7 @@ interface PlanMapper {
     /**
      * Table plan_visit.
      *
-     * @param work ids of its chains as JSON
+     * @param work its occurrences as a JSON list of chain/time/since
      */
     record VisitRow(
             UUID id,

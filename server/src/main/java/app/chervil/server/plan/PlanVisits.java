@@ -4,6 +4,7 @@ import app.chervil.core.plan.Audit;
 import app.chervil.core.plan.Chain.Hands;
 import app.chervil.core.plan.Instance;
 import app.chervil.core.plan.Plan;
+import app.chervil.core.plan.Plan.Occurrence;
 import app.chervil.core.plan.Plan.Visit;
 import app.chervil.core.plan.Rota;
 import app.chervil.server.plan.PlanMapper.VisitRow;
@@ -12,13 +13,15 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.Objects;
 import java.util.OptionalLong;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.ToLongBiFunction;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.type.TypeReference;
@@ -26,7 +29,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Gives each visit its person and its identity: a visit that moves stays the same one in people's calendars. */
 final class PlanVisits {
-    private static final TypeReference<List<Long>> IDS = new TypeReference<>() {};
+    private static final TypeReference<List<String>> WORK = new TypeReference<>() {};
 
     /** A visit further off than this is another one. */
     private static final int SAME_WITHIN_DAYS = 21;
@@ -43,59 +46,98 @@ final class PlanVisits {
         this.json = json;
     }
 
-    static List<Long> chains(VisitRow row, JsonMapper json) {
-        return json.readValue(row.work(), IDS);
-    }
-
     /** Visits as they are to be stored: unchanged rows as they were, changed ones with a higher sequence. */
     List<VisitRow> rows(List<VisitRow> stored, Instant now) {
+        List<VisitRow> wanted = wanted(now);
+        Map<UUID, VisitRow> same = new HashMap<>();
         Set<UUID> taken = new HashSet<>();
-        Map<UUID, Set<Long>> open = stored.stream().collect(Collectors.toMap(VisitRow::id, this::notDone));
-        List<VisitRow> made = new ArrayList<>();
-        for (VisitRow wanted : wanted(now)) {
-            Set<Long> chains = new HashSet<>(chains(wanted, json));
-            Optional<VisitRow> same = stored.stream()
-                    .filter(row -> row.tankId() == wanted.tankId() && !taken.contains(row.id()))
-                    .filter(row -> apart(row, wanted) <= SAME_WITHIN_DAYS)
-                    .filter(row ->
-                            open.getOrDefault(row.id(), Set.of()).stream().anyMatch(chains::contains))
-                    .min(Comparator.comparingLong((VisitRow row) -> apart(row, wanted))
-                            .thenComparing(VisitRow::id));
-            same.ifPresent(row -> taken.add(row.id()));
-            made.add(same.map(row -> moved(row, wanted)).orElse(wanted));
+        pair(wanted, stored, this::sharedOccurrences, same, taken);
+        pair(wanted, stored, this::sharedOpenChains, same, taken);
+        return wanted.stream()
+                .map(row -> same.containsKey(row.id()) ? moved(Objects.requireNonNull(same.get(row.id())), row) : row)
+                .toList();
+    }
+
+    /** Pairs what is wanted with what is stored, most in common first. */
+    private void pair(
+            List<VisitRow> wanted,
+            List<VisitRow> stored,
+            ToLongBiFunction<VisitRow, VisitRow> common,
+            Map<UUID, VisitRow> same,
+            Set<UUID> taken) {
+        record Pair(VisitRow want, VisitRow had, long common) {}
+        List<Pair> pairs = new ArrayList<>();
+        Map<Long, List<VisitRow>> byTank = stored.stream().collect(Collectors.groupingBy(VisitRow::tankId));
+        for (VisitRow want : wanted) {
+            for (VisitRow had : byTank.getOrDefault(want.tankId(), List.of())) {
+                if (!same.containsKey(want.id()) && !taken.contains(had.id()) && common.applyAsLong(want, had) > 0) {
+                    pairs.add(new Pair(want, had, common.applyAsLong(want, had)));
+                }
+            }
         }
-        return made;
+        pairs.sort(Comparator.comparingLong((Pair pair) -> -pair.common())
+                .thenComparingLong(pair -> apart(pair.want(), pair.had()))
+                .thenComparing(pair -> pair.had().id()));
+        for (Pair pair : pairs) {
+            if (!same.containsKey(pair.want().id()) && taken.add(pair.had().id())) {
+                same.put(pair.want().id(), pair.had());
+            }
+        }
+    }
+
+    /** Occurrences that are the very same: of one chain, counted from one service, as many later. */
+    private long sharedOccurrences(VisitRow want, VisitRow had) {
+        List<String> work = work(had);
+        return work(want).stream().filter(work::contains).count();
+    }
+
+    /** Chains in common that were not done since the stored visit was planned for, if the two lie near each other. */
+    private long sharedOpenChains(VisitRow want, VisitRow had) {
+        Set<Long> chains = chains(want);
+        return apart(want, had) > SAME_WITHIN_DAYS
+                ? 0
+                : chains(had).stream()
+                        .filter(chain -> chains.contains(chain)
+                                && input.find(chain)
+                                        .map(work -> work.since().isBefore(had.onDay()))
+                                        .orElse(false))
+                        .count();
     }
 
     private static long apart(VisitRow one, VisitRow other) {
         return Math.abs(ChronoUnit.DAYS.between(one.onDay(), other.onDay()));
     }
 
-    /** Chains of a stored visit that were not done since it was planned for. */
-    private Set<Long> notDone(VisitRow row) {
-        return chains(row, json).stream()
-                .filter(chain -> input.find(chain)
-                        .map(work -> work.since().isBefore(row.onDay()))
-                        .orElse(false))
+    private List<String> work(VisitRow row) {
+        return json.readValue(row.work(), WORK);
+    }
+
+    private Set<Long> chains(VisitRow row) {
+        return work(row).stream()
+                .map(one -> Long.valueOf(one.substring(0, one.indexOf('/'))))
                 .collect(Collectors.toSet());
     }
 
-    private static VisitRow moved(VisitRow was, VisitRow wanted) {
+    private VisitRow moved(VisitRow was, VisitRow wanted) {
         boolean same = was.onDay().equals(wanted.onDay())
                 && was.minutes() == wanted.minutes()
-                && was.work().equals(wanted.work())
-                && java.util.Objects.equals(was.accountId(), wanted.accountId());
-        return same
-                ? was
-                : new VisitRow(
-                        was.id(),
-                        wanted.tankId(),
-                        wanted.onDay(),
-                        wanted.accountId(),
-                        wanted.minutes(),
-                        wanted.work(),
-                        was.sequence() + 1,
-                        wanted.changedAt());
+                && chains(was).equals(chains(wanted))
+                && Objects.equals(was.accountId(), wanted.accountId());
+        return new VisitRow(
+                was.id(),
+                wanted.tankId(),
+                wanted.onDay(),
+                wanted.accountId(),
+                wanted.minutes(),
+                wanted.work(),
+                same ? was.sequence() : was.sequence() + 1,
+                same ? was.changedAt() : wanted.changedAt());
+    }
+
+    /** An occurrence as it is stored: its chain, which time it is, and the service from which that is counted. */
+    private String work(Occurrence one) {
+        long chain = one.chain().id();
+        return chain + "/" + one.k() + "/" + input.of(chain).since();
     }
 
     private List<VisitRow> wanted(Instant now) {
@@ -113,16 +155,14 @@ final class PlanVisits {
                 Visit visit = visits.get(i);
                 @Nullable
                 Long person = people.get(i).isPresent() ? people.get(i).getAsLong() : null;
-                List<Long> chains = visit.occurrences().stream()
-                        .map(one -> one.chain().id())
-                        .toList();
+                List<String> work = visit.occurrences().stream().map(this::work).toList();
                 rows.add(new VisitRow(
                         UUID.randomUUID(),
                         visit.tank(),
                         on,
                         person,
                         audit.minutes(visit),
-                        json.writeValueAsString(chains),
+                        json.writeValueAsString(work),
                         0,
                         now));
             }
