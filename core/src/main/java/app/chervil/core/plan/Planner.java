@@ -22,7 +22,7 @@ public final class Planner {
         /** While somebody waits. */
         INTERACTIVE(30),
         /** While nobody waits. */
-        BACKGROUND(220);
+        BACKGROUND(300);
 
         private final int turnsALane;
 
