@@ -15,9 +15,7 @@ const within = (place: string) => {
   if (logging) return place === 'log'
   const water = /^\/water$|\/water(\/|$)/.test(route.path)
   if (water || place === 'water') return water && place === 'water'
-  if (place === 'ledger' || place === 'bench') return route.path === `/${place}`
-  if (place === 'plan') return route.path.startsWith('/plan')
-  return place === 'tanks' ? route.path.startsWith('/tanks') : place === 'rounds' && route.path === '/'
+  return place === 'rounds' ? route.path === '/' : route.path.startsWith(`/${place}`)
 }
 </script>
 

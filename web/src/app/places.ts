@@ -11,6 +11,7 @@ export const PLACES: Place[] = [
   { name: 'tanks', label: 'Tanks', key: 't' },
   { name: 'plan', label: 'Plan', key: 'p' },
   { name: 'water', label: 'Water', key: 'w' },
-  { name: 'ledger', label: 'Ledger', key: 'h' },
+  { name: 'stores', label: 'Stores', key: 's' },
   { name: 'bench', label: 'Bench', key: 'b' },
+  { name: 'ledger', label: 'Ledger', key: 'h' },
 ]

@@ -2,6 +2,7 @@
 import { reactive, ref, watch } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import TextField from '@/shared/components/TextField.vue'
 import type { Schemas } from '@/shared/api/client'
 import { useSending } from '@/shared/form'
 import { useChooseUnits, useSession } from './queries'
@@ -15,6 +16,7 @@ const units = reactive<Schemas['SiteUnits']>({
   temperature: 'CELSIUS',
   concentration: 'MG_PER_L',
   hardness: 'DH',
+  currency: 'EUR',
 })
 const said = ref(false)
 
@@ -26,7 +28,9 @@ watch(
 
 async function save() {
   said.value = false
-  said.value = (await send(() => choose.mutateAsync({ ...units }))) !== undefined
+  said.value =
+    (await send(() => choose.mutateAsync({ ...units, currency: units.currency.trim().toUpperCase() }))) !==
+    undefined
 }
 </script>
 
@@ -70,6 +74,13 @@ async function save() {
             { value: 'PPM', label: 'ppm of CaCO₃' },
           ]"
           :error="errors.hardness"
+        />
+        <TextField
+          v-model="units.currency"
+          label="Currency of prices"
+          name="currency"
+          hint="Its three letters, such as EUR, GBP or USD"
+          :error="errors.currency"
         />
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
         <p v-if="said" role="status">Saved.</p>

@@ -38,11 +38,8 @@ const spent = computed(() => {
 })
 const used = ref<Record<string, number>>({})
 const countOf = (part: { thing: string; usual: number }) => used.value[part.thing] ?? part.usual
-const parts = computed(() =>
-  spent.value
-    .map((part) => ({ thing: part.thing, quantity: countOf(part) }))
-    .filter((part) => part.quantity > 0),
-)
+/** What the stores lose; a 0 tells that none was used where one is usual. */
+const parts = computed(() => spent.value.map((part) => ({ thing: part.thing, quantity: countOf(part) })))
 const untouched = computed(() => (view.value?.events.length ?? 0) + props.guided.waiting.value === 0)
 
 async function end() {

@@ -24,9 +24,9 @@ export function told(service: Service): string {
 /** What else is known of it: parts used, photos, why held work was done. */
 export function besides(service: Service): string {
   const { parts, filterOffMinutes, overrideReason } = service.circumstances
-  const used = parts.map((part) =>
-    part.quantity > 1 ? `${part.thing} × ${String(part.quantity)}` : part.thing,
-  )
+  const used = parts
+    .filter((part) => part.quantity > 0)
+    .map((part) => (part.quantity > 1 ? `${part.thing} × ${String(part.quantity)}` : part.thing))
   return [
     used.length ? `Used: ${used.join(', ')}.` : '',
     filterOffMinutes ? `Filter off ${String(filterOffMinutes)} min.` : '',

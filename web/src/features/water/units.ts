@@ -2,7 +2,7 @@ import { computed } from 'vue'
 import { useSession, type Session } from '@/features/account'
 import type { Parameter, Reading } from './queries'
 
-type Units = NonNullable<Session['units']>
+type Units = Omit<NonNullable<Session['units']>, 'currency'>
 
 const METRIC: Units = { temperature: 'CELSIUS', concentration: 'MG_PER_L', hardness: 'DH' }
 /** Calcium carbonate in one German degree, mg/L. */

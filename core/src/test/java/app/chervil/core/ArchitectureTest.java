@@ -40,6 +40,9 @@ class ArchitectureTest {
     static final ArchRule water_rests_on_tanks = only("water", "tank", "calc");
 
     @ArchTest
+    static final ArchRule stock_rests_on_filters = only("stock", "filter", "tank", "calc");
+
+    @ArchTest
     static final ArchRule plans_rest_on_intervals = only("plan", "interval", "filter", "tank", "calc");
 
     @ArchTest

@@ -28,4 +28,16 @@ public final class Check {
         }
         return value;
     }
+
+    /**
+     * The value itself, if it is zero or above.
+     *
+     * @throws IllegalArgumentException if value is NaN, infinite or below zero
+     */
+    public static double notNegative(String name, double value) {
+        if (!(value >= 0) || Double.isInfinite(value)) {
+            throw new IllegalArgumentException(name + " must be finite and not below 0 but was " + value);
+        }
+        return value;
+    }
 }

@@ -27,7 +27,8 @@ interface AccountMapper {
     String findSiteName(long site);
 
     @Select("""
-            select temperature_unit as temperature, concentration_unit as concentration, hardness_unit as hardness
+            select temperature_unit as temperature, concentration_unit as concentration, hardness_unit as hardness,
+                currency
             from site
             where id = #{site}
             """)
@@ -36,7 +37,7 @@ interface AccountMapper {
     @Update("""
             update site
             set temperature_unit = #{units.temperature}, concentration_unit = #{units.concentration},
-                hardness_unit = #{units.hardness}
+                hardness_unit = #{units.hardness}, currency = #{units.currency}
             where id = #{site}
             """)
     void updateUnits(long site, SiteUnits units);

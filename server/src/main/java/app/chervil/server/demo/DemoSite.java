@@ -22,11 +22,19 @@ class DemoSite implements SmartInitializingSingleton {
     private final DemoFurtherTanks further;
     private final DemoPlanning planning;
 
-    DemoSite(AccountOperations accounts, DemoTanks tanks, DemoFurtherTanks further, DemoPlanning planning) {
-        this.planning = planning;
+    private final DemoStores stores;
+
+    DemoSite(
+            AccountOperations accounts,
+            DemoTanks tanks,
+            DemoFurtherTanks further,
+            DemoPlanning planning,
+            DemoStores stores) {
         this.accounts = accounts;
         this.tanks = tanks;
         this.further = further;
+        this.planning = planning;
+        this.stores = stores;
     }
 
     @Override
@@ -46,6 +54,7 @@ class DemoSite implements SmartInitializingSingleton {
         further.newtNursery(marit);
         further.turtleBank(marit);
         planning.arrange(marit);
+        stores.fill(marit);
         LOG.info("Demo site loaded");
     }
 

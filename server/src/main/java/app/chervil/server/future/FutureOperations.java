@@ -30,7 +30,6 @@ import app.chervil.sim.future.TankToday.Work;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -122,20 +121,13 @@ public class FutureOperations {
         for (CareBook book : forecasts.books(who, tank.id(), service -> true)) {
             for (TaskForecast task : book.forecasts(today)) {
                 if (!task.rule().graded()) {
-                    aged.add(new AgedTask(interval(task), work(task.rule(), tank.tank(), 0)));
+                    aged.add(new AgedTask(task.intervalDays(), work(task.rule(), tank.tank(), 0)));
                 } else if (task.forecast().basis() != Basis.WITH_OPENING) {
                     graded.add(graded(book, task, tank.tank()));
                 }
             }
         }
         return new TankToday(today, graded, aged, water(who, tank));
-    }
-
-    /** Its present interval; the catalogue's for a part that is due before its time. */
-    private static double interval(TaskForecast task) {
-        long days = ChronoUnit.DAYS.between(
-                task.forecast().since(), task.forecast().window().ideal());
-        return days < task.rule().bounds().leastDays() ? task.rule().startDays() : (double) days;
     }
 
     /** An opening takes along what goes with it. */

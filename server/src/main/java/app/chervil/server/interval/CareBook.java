@@ -31,6 +31,7 @@ import app.chervil.server.tank.ChangeRow;
 import app.chervil.server.tank.TankInput;
 import app.chervil.server.tank.TankView;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -52,6 +53,15 @@ public record CareBook(TankView tank, FilterView filter, int otherFilters, List<
 
     /** A task in use with its forecast. */
     public record TaskForecast(FilterView filter, TaskView task, CareRule rule, Forecast forecast) {
+        /** Days from one time to the next at present; the catalogue's for a part that is due before its time. */
+        public long intervalDays() {
+            long days = Math.max(
+                    1,
+                    ChronoUnit.DAYS.between(forecast.since(), forecast.window().ideal()));
+            boolean early = days < rule.bounds().leastDays() && forecast.basis() != Forecast.Basis.FIXED;
+            return early ? rule.startDays() : days;
+        }
+
         /** How the task is reached. */
         public Reach reach() {
             if (filter.kind() != FilterKind.CANISTER) {

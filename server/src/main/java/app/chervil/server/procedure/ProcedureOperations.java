@@ -14,6 +14,7 @@ import app.chervil.core.procedure.Situation.PathStage;
 import app.chervil.core.procedure.Situation.Practice;
 import app.chervil.core.procedure.Situation.Work;
 import app.chervil.core.procedure.Step;
+import app.chervil.core.stock.Supply;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.RinseWater;
 import app.chervil.core.water.Hold;
@@ -253,9 +254,7 @@ public class ProcedureOperations {
                 .findFirst()
                 .orElse("");
         return step.care().materials().stream()
-                .map(material -> new Thing(
-                        material.mustFit() && !size.isBlank() ? material.words() + ", " + size : material.words(),
-                        material.use() == Material.Use.SPENT))
+                .map(material -> new Thing(Supply.of(material, size).name(), material.use() == Material.Use.SPENT))
                 .toList();
     }
 

@@ -69,12 +69,16 @@ public record ServiceInput(
         static final Circumstances NONE = new Circumstances(null, null, List.of());
     }
 
-    /** A part used up. */
+    /**
+     * A part used up.
+     *
+     * @param quantity 0 if none was used though it was expected
+     */
     public record Part(
             @NotBlank(message = "Which part?") @Size(max = 80, message = "At most 80 characters.")
             String thing,
 
-            @Min(value = 1, message = "At least 1.") @Max(value = 999, message = "At most 999.")
+            @Min(value = 0, message = "Not below 0.") @Max(value = 999, message = "At most 999.")
             int quantity) {}
 
     /** What else is known, none if nothing was said. */

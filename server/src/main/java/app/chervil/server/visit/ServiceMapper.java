@@ -6,6 +6,7 @@ import app.chervil.server.visit.ServiceRows.FlowRow;
 import app.chervil.server.visit.ServiceRows.PartRow;
 import app.chervil.server.visit.ServiceRows.PastRow;
 import app.chervil.server.visit.ServiceRows.PhotoCount;
+import app.chervil.server.visit.ServiceRows.RecordedRow;
 import app.chervil.server.visit.ServiceRows.ServiceRow;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -49,6 +50,12 @@ interface ServiceMapper {
     List<FlowRow> listFlowsOf(long site, Collection<UUID> services);
 
     List<PartRow> listPartsOf(long site, Collection<UUID> services);
+
+    /** Parts written down at services not withdrawn since a day. */
+    List<PartRow> listParts(long site, LocalDate since);
+
+    /** Services not withdrawn since a day, with who wrote them down and when. */
+    List<RecordedRow> listRecorded(long site, LocalDate since);
 
     List<PhotoCount> listPhotoCountsOf(long site, Collection<UUID> services);
 

@@ -14,11 +14,13 @@ import app.chervil.server.visit.SavedService.Span;
 import app.chervil.server.visit.ServiceInput.FlowInput;
 import app.chervil.server.visit.ServiceInput.FlowReading;
 import app.chervil.server.visit.ServiceRows.DoneRow;
+import app.chervil.server.visit.ServiceRows.FindingRow;
 import app.chervil.server.visit.ServiceRows.FlowRow;
 import app.chervil.server.visit.ServiceRows.PartRow;
 import app.chervil.server.visit.ServiceRows.PhotoCount;
 import app.chervil.server.visit.ServiceRows.ServiceRow;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -177,6 +179,19 @@ public class ServiceOperations {
                         flows.getOrDefault(row.id(), List.of()),
                         parts.getOrDefault(row.id(), List.of()),
                         photos.getOrDefault(row.id(), 0)))
+                .toList();
+    }
+
+    /** What services of the whole site used since a day, in no order. */
+    @Transactional(readOnly = true)
+    public List<UsedParts> used(SignedIn who, LocalDate since) {
+        Map<UUID, Set<Long>> tasks = mapper.listFindings(who.siteId(), null, since).stream()
+                .collect(Collectors.groupingBy(
+                        FindingRow::serviceId, Collectors.mapping(FindingRow::taskId, Collectors.toSet())));
+        Map<UUID, List<PartRow>> parts =
+                mapper.listParts(who.siteId(), since).stream().collect(Collectors.groupingBy(PartRow::serviceId));
+        return mapper.listRecorded(who.siteId(), since).stream()
+                .map(row -> row.used(tasks.getOrDefault(row.id(), Set.of()), parts.getOrDefault(row.id(), List.of())))
                 .toList();
     }
 

@@ -6,8 +6,10 @@ import app.chervil.core.filter.StageKind;
 import app.chervil.core.filter.TaskName;
 import app.chervil.core.interval.Finding;
 import app.chervil.core.interval.GradeWords;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -84,6 +86,19 @@ final class ServiceRows {
     record PartRow(UUID serviceId, String thing, int quantity) {
         ServiceInput.Part view() {
             return new ServiceInput.Part(thing, quantity);
+        }
+    }
+
+    /** Table service, as the stores need it. */
+    record RecordedRow(UUID id, LocalDate doneOn, Instant recordedAt, String doneBy) {
+        UsedParts used(Set<Long> tasks, List<PartRow> parts) {
+            return new UsedParts(
+                    id,
+                    doneOn,
+                    recordedAt,
+                    doneBy,
+                    tasks,
+                    parts.stream().map(PartRow::view).toList());
         }
     }
 

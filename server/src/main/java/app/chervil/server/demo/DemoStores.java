@@ -1,0 +1,109 @@
+package app.chervil.server.demo;
+
+import app.chervil.core.filter.Material;
+import app.chervil.core.stock.Shelf;
+import app.chervil.server.account.SignedIn;
+import app.chervil.server.stock.StockItemInput;
+import app.chervil.server.stock.StockItemInput.Unit;
+import app.chervil.server.stock.StockOperations;
+import app.chervil.server.stock.StockOperations.MoveInput;
+import app.chervil.server.stock.StoresView;
+import app.chervil.server.stock.StoresView.ItemView;
+import app.chervil.server.stock.StoresView.SupplyView;
+import app.chervil.server.tank.TankOperations;
+import java.math.BigDecimal;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+
+/** What lies in Tern House's stores: enough of most things, of one too little. */
+@Component
+@ConditionalOnProperty("chervil.demo")
+class DemoStores {
+    private static final int COUNTED_DAYS_AGO = 45;
+    private static final int BOUGHT_DAYS_AGO = 20;
+    private static final int WASHED_DAYS_AGO = 4;
+    private static final int LEAD_DAYS = 10;
+    private static final int WASH_EVERY_DAYS = 7;
+    private static final Material RUNNING_LOW = Material.FINE_PAD;
+
+    /** Of one piece. What is not listed is not kept in the stores. */
+    private static final Map<Material, BigDecimal> PRICES = Map.of(
+            Material.FINE_PAD, new BigDecimal("2.40"),
+            Material.FOAM, new BigDecimal("6.50"),
+            Material.SOCK, new BigDecimal("8.00"),
+            Material.CARTRIDGE, new BigDecimal("5.90"),
+            Material.UV_LAMP, new BigDecimal("24.00"),
+            Material.AIR_STONE, new BigDecimal("1.80"));
+
+    private final StockOperations stores;
+    private final LocalDate today;
+
+    DemoStores(StockOperations stores, TankOperations tanks) {
+        this.stores = stores;
+        this.today = tanks.today();
+    }
+
+    void fill(SignedIn keeper) {
+        for (SupplyView supply : stores.list(keeper).notKept()) {
+            BigDecimal price = PRICES.get(supply.material());
+            if (price != null) {
+                fill(keeper, supply, price);
+            }
+        }
+    }
+
+    /** Counted a while ago, bought since, so that what is left now stands on its side of the reorder point. */
+    private void fill(SignedIn keeper, SupplyView supply, BigDecimal price) {
+        StockItemInput item = new StockItemInput(
+                supply.name(),
+                Unit.PIECE,
+                supply.turned(),
+                1,
+                0,
+                LEAD_DAYS,
+                supply.turned() ? WASH_EVERY_DAYS : null,
+                price);
+        long id = stores.create(keeper, item);
+        double reorderAt = Math.ceil(find(keeper, id).suggestedReorderAt());
+        stores.update(keeper, id, 0, withReorderPoint(item, reorderAt));
+        moved(keeper, id, Shelf.Kind.COUNTED, 2, COUNTED_DAYS_AGO);
+        Shelf before = Objects.requireNonNull(find(keeper, id).shelf());
+        if (supply.turned()) {
+            moved(keeper, id, Shelf.Kind.WASHED, before.dirty() - 2, WASHED_DAYS_AGO);
+        }
+        double ready = Objects.requireNonNull(find(keeper, id).shelf()).ready();
+        double wanted = supply.material() == RUNNING_LOW ? reorderAt - 1 : reorderAt + 2;
+        if (wanted > ready) {
+            moved(keeper, id, Shelf.Kind.BOUGHT, wanted - ready, BOUGHT_DAYS_AGO);
+        }
+    }
+
+    private ItemView find(SignedIn keeper, long id) {
+        StoresView all = stores.list(keeper);
+        return all.items().stream().filter(one -> one.id() == id).findFirst().orElseThrow();
+    }
+
+    private void moved(SignedIn keeper, long item, Shelf.Kind kind, double amount, int daysAgo) {
+        UUID id = UUID.nameUUIDFromBytes((kind + " " + item).getBytes(StandardCharsets.UTF_8));
+        if (amount > 0) {
+            stores.move(keeper, id, new MoveInput(item, kind, amount, today.minusDays(daysAgo)));
+        }
+    }
+
+    private static StockItemInput withReorderPoint(StockItemInput item, double reorderAt) {
+        return new StockItemInput(
+                item.name(),
+                item.unit(),
+                item.turned(),
+                item.amountPerUse(),
+                reorderAt,
+                item.leadDays(),
+                item.washEveryDays(),
+                item.price());
+    }
+}

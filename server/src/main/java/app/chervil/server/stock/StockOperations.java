@@ -1,0 +1,249 @@
+package app.chervil.server.stock;
+
+import app.chervil.core.stock.Shelf;
+import app.chervil.server.account.SignedIn;
+import app.chervil.server.interval.ForecastOperations;
+import app.chervil.server.problem.Conflict;
+import app.chervil.server.problem.NotFound;
+import app.chervil.server.problem.Rejected;
+import app.chervil.server.stock.StockMapper.ItemRow;
+import app.chervil.server.stock.StockMapper.MoveRow;
+import app.chervil.server.stock.StoresView.MoveView;
+import app.chervil.server.stock.Wants.Want;
+import app.chervil.server.tank.TankOperations;
+import app.chervil.server.visit.ServiceOperations;
+import app.chervil.server.visit.UsedParts;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The stores of a site. What services used is read from their log, so a correction there corrects the shelf. */
+@Service
+public class StockOperations {
+    private static final int MOVES_SHOWN = 60;
+    private static final double MOST = 1_000_000;
+
+    private final StockMapper mapper;
+    private final ForecastOperations forecasts;
+    private final ServiceOperations services;
+    private final TankOperations tanks;
+    private final Clock clock;
+
+    StockOperations(
+            StockMapper mapper,
+            ForecastOperations forecasts,
+            ServiceOperations services,
+            TankOperations tanks,
+            Clock clock) {
+        this.mapper = mapper;
+        this.forecasts = forecasts;
+        this.services = services;
+        this.tanks = tanks;
+        this.clock = clock;
+    }
+
+    /**
+     * Something that happened in the stores.
+     *
+     * @param amount in the item's unit
+     */
+    public record MoveInput(long itemId, Shelf.Kind kind, double amount, LocalDate on) {}
+
+    /** A move with who made it, and the service behind it if it was one. */
+    private record Happening(UUID id, @Nullable UUID service, Shelf.Move move, String by) {
+        MoveView view() {
+            return new MoveView(id, service, move.kind(), move.amount(), move.on(), by);
+        }
+    }
+
+    /** Everything in the stores, and what is used without being in them. */
+    @Transactional(readOnly = true)
+    public StoresView list(SignedIn who) {
+        Wants wants = wants(who);
+        StoresViews views = new StoresViews(wants, tanks.today());
+        List<ItemRow> rows = mapper.list(who.siteId());
+        Map<Long, List<Happening>> happened = happened(who, rows, wants);
+        return views.stores(rows.stream()
+                .map(row -> views.item(row, moves(happened.getOrDefault(row.id(), List.of()))))
+                .toList());
+    }
+
+    /** What happened to an item, latest first. */
+    @Transactional(readOnly = true)
+    public List<MoveView> moves(SignedIn who, long id) {
+        ItemRow row = find(who, id);
+        return happened(who, List.of(row), wants(who)).getOrDefault(id, List.of()).stream()
+                .sorted(Comparator.comparing((Happening one) -> one.move().on())
+                        .thenComparing(one -> one.move().logged())
+                        .reversed())
+                .limit(MOVES_SHOWN)
+                .map(Happening::view)
+                .toList();
+    }
+
+    /**
+     * Takes a thing into the stores.
+     *
+     * @return its id
+     * @throws Rejected if its name is taken
+     */
+    @Transactional
+    public long create(SignedIn who, StockItemInput input) {
+        StockItemInput item = checked(who, 0, input);
+        return mapper.insert(who.siteId(), item);
+    }
+
+    /**
+     * Changes what is known of a thing.
+     *
+     * @throws Conflict if the version is stale
+     * @throws Rejected if its name is taken
+     */
+    @Transactional
+    public void update(SignedIn who, long id, int version, StockItemInput input) {
+        ItemRow before = find(who, id);
+        StockItemInput item = checked(who, id, input);
+        Conflict.unlessUpdated(mapper.update(who.siteId(), id, version, item), "item", () -> before);
+    }
+
+    /** Takes a thing out of the stores; it can be put back with all that happened to it. */
+    @Transactional
+    public void remove(SignedIn who, long id) {
+        who.mustBeKeeper();
+        if (mapper.remove(who.siteId(), id, clock.instant()) == 0) {
+            throw new NotFound("stock-item");
+        }
+    }
+
+    /**
+     * Puts a thing back.
+     *
+     * @throws Rejected if it was not taken out, or its name was taken meanwhile
+     */
+    @Transactional
+    public void restore(SignedIn who, long id) {
+        if (mapper.restore(who.siteId(), id) == 0) {
+            throw Rejected.field("name", "cannot-return", "It is gone, or its name was taken meanwhile.");
+        }
+    }
+
+    /** Writes down what happened, under an id made by the sender; sent twice it is stored once. */
+    @Transactional
+    public void move(SignedIn who, UUID id, MoveInput input) {
+        ItemRow item = find(who, input.itemId());
+        tanks.checkDay("on", input.on());
+        double amount = input.amount();
+        new Rejected.Gatherer()
+                .check(amount >= 0 && amount <= MOST, "amount", "out-of-range", "From 0 to 1,000,000.")
+                .check(
+                        amount > 0 || input.kind() == Shelf.Kind.COUNTED,
+                        "amount",
+                        "nothing-moved",
+                        "How many? Only a count can be 0.")
+                .check(
+                        input.kind() != Shelf.Kind.USED,
+                        "kind",
+                        "by-service",
+                        "What is used is logged with its service.")
+                .check(
+                        input.kind() != Shelf.Kind.WASHED || item.turned(),
+                        "kind",
+                        "not-washed",
+                        "This is thrown away, not washed.")
+                .done();
+        mapper.insertMove(
+                who.siteId(),
+                new MoveRow(id, item.id(), input.kind(), amount, input.on(), who.name(), clock.instant()));
+    }
+
+    /** Takes a move back. */
+    @Transactional
+    public void withdraw(SignedIn who, UUID id) {
+        if (mapper.removeMove(who.siteId(), id, clock.instant()) == 0) {
+            throw new NotFound("stock-move");
+        }
+    }
+
+    private ItemRow find(SignedIn who, long id) {
+        return mapper.find(who.siteId(), id).orElseThrow(() -> new NotFound("stock-item"));
+    }
+
+    private StockItemInput checked(SignedIn who, long id, StockItemInput input) {
+        StockItemInput item = input.tidied();
+        new Rejected.Gatherer()
+                .check(
+                        !mapper.isNamed(who.siteId(), item.name(), id),
+                        "name",
+                        "taken",
+                        "This is in the stores already.")
+                .done();
+        return item;
+    }
+
+    private Wants wants(SignedIn who) {
+        return Wants.of(forecasts.books(who, null, service -> true), tanks.today());
+    }
+
+    private static List<Shelf.Move> moves(List<Happening> happened) {
+        return happened.stream().map(Happening::move).toList();
+    }
+
+    /** What was written down in the stores and what services used since the first count, by item. */
+    private Map<Long, List<Happening>> happened(SignedIn who, List<ItemRow> rows, Wants wants) {
+        List<MoveRow> written = mapper.listMoves(who.siteId());
+        Map<Long, List<Happening>> byItem = new HashMap<>();
+        written.forEach(row -> byItem.computeIfAbsent(row.itemId(), key -> new ArrayList<>())
+                .add(new Happening(row.id(), null, row.toCore(), row.movedBy())));
+        Optional<LocalDate> counted = written.stream()
+                .filter(row -> row.kind() == Shelf.Kind.COUNTED)
+                .map(MoveRow::movedOn)
+                .min(Comparator.naturalOrder());
+        counted.ifPresent(since -> used(who, since, rows, wants)
+                .forEach((item, used) ->
+                        byItem.computeIfAbsent(item, key -> new ArrayList<>()).addAll(used)));
+        return byItem;
+    }
+
+    private Map<Long, List<Happening>> used(SignedIn who, LocalDate since, List<ItemRow> rows, Wants wants) {
+        Map<String, ItemRow> byName =
+                rows.stream().collect(Collectors.toMap(row -> Wants.key(row.name()), Function.identity()));
+        Map<Long, List<Want>> byTask = wants.byTask();
+        Map<Long, List<Happening>> used = new HashMap<>();
+        for (UsedParts service : services.used(who, since)) {
+            things(service, byTask).forEach((thing, quantity) -> {
+                ItemRow item = byName.get(thing);
+                if (item != null && quantity > 0) {
+                    used.computeIfAbsent(item.id(), key -> new ArrayList<>())
+                            .add(happening(service, quantity * item.amountPerUse()));
+                }
+            });
+        }
+        return used;
+    }
+
+    /** What a service used of each thing: as it was written down there, or else what its tasks take. */
+    private static Map<String, Integer> things(UsedParts service, Map<Long, List<Want>> byTask) {
+        Map<String, Integer> things = new HashMap<>();
+        service.tasks().stream()
+                .flatMap(task -> byTask.getOrDefault(task, List.of()).stream())
+                .forEach(want -> things.merge(Wants.key(want.supply().name()), want.quantity(), Integer::sum));
+        service.parts().forEach(part -> things.put(Wants.key(part.thing()), part.quantity()));
+        return things;
+    }
+
+    private static Happening happening(UsedParts service, double amount) {
+        Shelf.Move move = new Shelf.Move(service.doneOn(), service.recordedAt(), Shelf.Kind.USED, amount);
+        return new Happening(service.id(), service.id(), move, service.doneBy());
+    }
+}

@@ -1,0 +1,88 @@
+package app.chervil.server.stock;
+
+import app.chervil.core.filter.Material;
+import app.chervil.core.stock.Need;
+import app.chervil.core.stock.Supply;
+import app.chervil.server.filter.FilterView.StageView;
+import app.chervil.server.interval.CareBook;
+import app.chervil.server.interval.CareBook.TaskForecast;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+
+/**
+ * What the tasks of a site use, thing by thing.
+ *
+ * @param byName wants by the name of the thing, in lower case
+ */
+record Wants(Map<String, List<Want>> byName) {
+
+    /**
+     * A task that takes a thing.
+     *
+     * @param quantity each time
+     * @param next the day it is next wanted
+     * @param everyDays at its present interval
+     */
+    record Want(long task, String tank, Supply supply, int quantity, LocalDate next, long everyDays) {
+        Need need(double amountPerUse) {
+            return new Need(next, everyDays, quantity * amountPerUse);
+        }
+
+        double usedADay() {
+            return (double) quantity / everyDays;
+        }
+    }
+
+    static Wants of(List<CareBook> books, LocalDate today) {
+        return new Wants(books.stream()
+                .flatMap(book -> book.forecasts(today).stream()
+                        .flatMap(task -> wants(book.tank().tank().name(), task).stream()))
+                .collect(Collectors.groupingBy(want -> key(want.supply().name()), TreeMap::new, Collectors.toList())));
+    }
+
+    /** By which a thing is found, however its name is written. */
+    static String key(String name) {
+        return name.strip().toLowerCase(Locale.ROOT);
+    }
+
+    List<Want> of(String name) {
+        return byName.getOrDefault(key(name), List.of());
+    }
+
+    /** Wants by task. */
+    Map<Long, List<Want>> byTask() {
+        return byName.values().stream().flatMap(List::stream).collect(Collectors.groupingBy(Want::task));
+    }
+
+    static List<String> tanks(List<Want> wants) {
+        return wants.stream().map(Want::tank).distinct().sorted().toList();
+    }
+
+    static LocalDate next(List<Want> wants) {
+        return wants.stream().map(Want::next).min(Comparator.naturalOrder()).orElseThrow();
+    }
+
+    private static List<Want> wants(String tank, TaskForecast task) {
+        StageView stage = task.filter().stages().stream()
+                .filter(one -> Objects.equals(one.id(), task.task().stageId()))
+                .findFirst()
+                .orElse(null);
+        LocalDate next = task.forecast().window().ideal();
+        return task.rule().effort().carry().stream()
+                .filter(material -> material.use() != Material.Use.SHARED)
+                .map(material -> new Want(
+                        task.task().id(),
+                        tank,
+                        Supply.of(material, stage == null || stage.size() == null ? "" : stage.size()),
+                        stage == null ? 1 : stage.quantity(),
+                        next,
+                        task.intervalDays()))
+                .toList();
+    }
+}

@@ -1,0 +1,5 @@
+/** What lies in the stores of a site. Read {@link app.chervil.server.stock.StockOperations} first. */
+@NullMarked
+package app.chervil.server.stock;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import AsyncState from '@/shared/components/AsyncState.vue'
+import { shortDay } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import { useStockMoves, useTakeMoveBack, type StockItem } from './queries'
+import { amountWords, KIND_WORDS } from './stores'
+
+/** What happened to a thing lately; what was written down here can be taken back. */
+const props = defineProps<{ item: StockItem }>()
+
+const moves = useStockMoves(() => props.item.id)
+const takeBack = useTakeMoveBack()
+const { sending, trouble, send } = useSending()
+</script>
+
+<template>
+  <section aria-label="What happened">
+    <h2>What happened</h2>
+    <AsyncState
+      :pending="moves.isPending.value"
+      :error="moves.error.value"
+      what="what happened"
+      @retry="moves.refetch()"
+    >
+      <p v-if="moves.data.value?.length === 0" class="quiet">Nothing yet. Count it once in the stores.</p>
+      <p v-if="trouble" role="alert">{{ trouble }}</p>
+      <ul>
+        <li v-for="move in moves.data.value" :key="move.id">
+          <span class="quiet">{{ shortDay(move.on) }}</span>
+          <b class="num">{{ amountWords(move.amount, item.item.unit) }}</b>
+          <span>{{ KIND_WORDS[move.kind] }}</span>
+          <span class="small quiet">{{ move.by }}</span>
+          <button
+            v-if="!move.service"
+            class="button plain"
+            type="button"
+            :disabled="sending"
+            @click="send(() => takeBack.mutateAsync(move.id))"
+          >
+            Take back
+          </button>
+        </li>
+      </ul>
+    </AsyncState>
+  </section>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: 90px 70px 160px 1fr auto;
+  gap: 10px;
+  align-items: center;
+  min-height: 40px;
+  border-top: 1px solid var(--hair);
+}
+
+li b {
+  text-align: right;
+}
+
+@media (width <= 640px) {
+  li {
+    grid-template-columns: 70px 60px 1fr auto;
+  }
+}
+</style>

@@ -1,0 +1,164 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { today } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import { offerUndo } from '@/shared/undo'
+import { typedNumber } from '@/shared/units'
+import { useMove, useTakeMoveBack, type StockItem, type StockMove } from './queries'
+import { amountWords, KIND_WORDS, lastsWords, MARK_WORDS, markOf, money } from './stores'
+import StockLine from './StockLine.vue'
+
+/** One thing: what is there, how long it lasts, and what happened to it in one number and one press. */
+const props = defineProps<{ entry: StockItem; currency: string }>()
+
+const move = useMove()
+const takeBack = useTakeMoveBack()
+const { sending, errors, trouble, send, refuse } = useSending()
+const typed = ref('')
+const item = computed(() => props.entry.item)
+const mark = computed(() => markOf(props.entry))
+const rotation = computed(() => props.entry.rotation)
+const owned = computed(() => (props.entry.shelf?.ready ?? 0) + (props.entry.shelf?.dirty ?? 0))
+
+async function happened(kind: StockMove['kind']) {
+  const amount = typedNumber(typed.value)
+  if (amount === undefined || Number.isNaN(amount)) {
+    refuse({ amount: 'How many?' })
+    return
+  }
+  const id = crypto.randomUUID()
+  const done = send(async () => {
+    await move.mutateAsync({ id, itemId: props.entry.id, kind, amount, on: today() })
+    return true
+  })
+  if (!(await done)) return
+  typed.value = ''
+  offerUndo(`${item.value.name}: ${amountWords(amount, item.value.unit)} ${KIND_WORDS[kind]}.`, () =>
+    takeBack.mutateAsync(id),
+  )
+}
+</script>
+
+<template>
+  <article class="thing" :class="mark" :aria-label="item.name">
+    <div>
+      <h2>
+        <RouterLink :to="{ name: 'store-item', params: { item: entry.id } }">{{ item.name }}</RouterLink>
+      </h2>
+      <p class="small quiet">{{ entry.use.tanks.join(', ') || 'No task uses it' }}</p>
+    </div>
+    <p>
+      <b v-if="entry.shelf" class="num">{{ amountWords(entry.shelf.ready, item.unit) }}</b>
+      <span v-if="entry.shelf && item.turned" class="small">
+        clean, <span class="num">{{ entry.shelf.dirty }}</span> dirty</span
+      >
+      <br />
+      <span class="mark small">{{ MARK_WORDS[mark] }}</span>
+      <span class="small quiet"
+        >{{ item.turned ? 'wash' : 'order' }} below {{ amountWords(item.reorderAt, item.unit) }}</span
+      >
+    </p>
+    <div>
+      <StockLine :item="entry" />
+      <p class="small quiet">
+        {{ lastsWords(entry) }}
+        <template v-if="rotation">
+          · own <span class="num">{{ rotation.needed }}</span>{{ entry.shelf ? `, you have ${owned}` : '' }}
+        </template>
+      </p>
+    </div>
+    <p class="cost num">
+      <template v-if="entry.use.costAYear !== undefined"
+        >{{ money(entry.use.costAYear, currency) }}<br /><span class="small quiet">a year</span></template
+      >
+    </p>
+    <form novalidate data-field="amount" @submit.prevent="happened('BOUGHT')">
+      <input
+        v-model="typed"
+        class="num"
+        inputmode="decimal"
+        placeholder="How many"
+        :aria-label="`${item.name}: how many`"
+        :aria-invalid="errors.amount ? 'true' : undefined"
+      />
+      <button class="button outlined" type="submit" :disabled="sending">Bought</button>
+      <button class="button outlined" type="button" :disabled="sending" @click="happened('COUNTED')">
+        Counted
+      </button>
+      <button
+        v-if="item.turned"
+        class="button outlined"
+        type="button"
+        :disabled="sending"
+        @click="happened('WASHED')"
+      >
+        Washed
+      </button>
+      <p v-if="errors.amount || trouble" class="error small" role="alert">{{ errors.amount ?? trouble }}</p>
+    </form>
+  </article>
+</template>
+
+<style scoped>
+.thing {
+  display: grid;
+  grid-template-columns: minmax(150px, 1fr) 164px 230px 84px 368px;
+  gap: 6px 18px;
+  align-items: center;
+  padding: 10px 0;
+  border-top: 1px solid var(--hair);
+}
+
+.mark {
+  margin-right: 6px;
+  font-weight: 680;
+}
+
+.out .mark {
+  color: var(--brick);
+}
+
+.low .mark {
+  color: var(--amber);
+}
+
+.cost {
+  line-height: 1.2;
+  text-align: right;
+}
+
+.cost span {
+  font-family: var(--text);
+}
+
+form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+
+form .button {
+  padding-inline: 12px;
+}
+
+input {
+  width: 98px;
+  padding: 0 8px;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: var(--surface);
+  color: var(--ink);
+  text-align: right;
+}
+
+.error {
+  width: 100%;
+  color: var(--brick);
+}
+
+@media (width <= 1100px) {
+  .thing {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

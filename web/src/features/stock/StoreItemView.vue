@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { useSession } from '@/features/account'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import { useSending } from '@/shared/form'
+import { offerUndo } from '@/shared/undo'
+import MovesList from './MovesList.vue'
+import { useAddItem, useChangeItem, useRemoveItem, useRestoreItem, useStores } from './queries'
+import StockFields from './StockFields.vue'
+import { emptyForm, formOf, toItem, type ItemForm } from './stores'
+
+/** At the table: what is known of a thing in the stores, and what happened to it. */
+const props = defineProps<{ item?: number; thing?: string }>()
+
+const router = useRouter()
+const session = useSession()
+const stores = useStores()
+const add = useAddItem()
+const change = useChangeItem()
+const remove = useRemoveItem()
+const restore = useRestoreItem()
+const { sending, errors, trouble, conflict, send, refuse } = useSending()
+
+const form = ref<ItemForm>()
+const version = ref(0)
+const entry = computed(() => stores.data.value?.items.find((one) => one.id === props.item))
+const gone = computed(() => props.item !== undefined && stores.data.value && !entry.value)
+const fieldErrors = computed(() =>
+  Object.fromEntries(
+    Object.entries(errors.value).map(([field, said]) => [field.replace(/^item\./, ''), said]),
+  ),
+)
+
+watch(
+  stores.data,
+  (data) => {
+    if (!data || form.value) return
+    if (entry.value) {
+      form.value = formOf(entry.value)
+      version.value = entry.value.version
+    } else if (props.item === undefined) {
+      form.value = emptyForm(data.notKept.find((supply) => supply.name === props.thing))
+    }
+  },
+  { immediate: true },
+)
+
+async function save() {
+  if (!form.value) return
+  const { item, errors: amiss } = toItem(form.value)
+  if (Object.keys(amiss).length) {
+    refuse(amiss)
+    return
+  }
+  const saved = send(async () => {
+    if (props.item === undefined) await add.mutateAsync(item)
+    else await change.mutateAsync({ id: props.item, version: version.value, item })
+    return true
+  })
+  if (await saved) await router.push({ name: 'stores' })
+}
+
+/** After somebody else's change: what was typed here stands, and the next press saves it over theirs. */
+async function keepMine() {
+  await stores.refetch()
+  version.value = entry.value?.version ?? version.value
+  await save()
+}
+
+async function takeOut() {
+  const id = props.item
+  if (id === undefined) return
+  await send(async () => {
+    await remove.mutateAsync(id)
+    await router.push({ name: 'stores' })
+    offerUndo(`${form.value?.name ?? ''} taken out.`, () => restore.mutateAsync(id))
+  })
+}
+</script>
+
+<template>
+  <main class="page narrow">
+    <AsyncState
+      :pending="stores.isPending.value"
+      :error="stores.error.value"
+      what="the stores"
+      @retry="stores.refetch()"
+    >
+      <h1>{{ entry ? entry.item.name : gone ? 'Not in the stores' : 'Keep a thing' }}</h1>
+      <p v-if="gone" class="quiet">
+        It was taken out. <RouterLink :to="{ name: 'stores' }">Back to the stores</RouterLink>
+      </p>
+      <form v-else-if="form" novalidate @submit.prevent="save">
+        <StockFields
+          v-model="form"
+          :errors="fieldErrors"
+          :suggested="entry?.suggestedReorderAt"
+          :names="stores.data.value?.notKept.map((supply) => supply.name) ?? []"
+          :currency="session.data.value?.units?.currency ?? 'EUR'"
+        />
+        <p v-if="trouble" class="trouble" role="alert">
+          {{ trouble }}
+          <button v-if="conflict" class="button outlined" type="button" @click="keepMine">
+            Save mine over it
+          </button>
+        </p>
+        <div class="actions">
+          <button class="button" type="submit" :disabled="sending">Save</button>
+          <RouterLink class="button plain" :to="{ name: 'stores' }">Leave it</RouterLink>
+          <button
+            v-if="entry && session.data.value?.role === 'KEEPER'"
+            class="button plain"
+            type="button"
+            @click="takeOut"
+          >
+            Take it out of the stores
+          </button>
+        </div>
+      </form>
+      <MovesList v-if="entry" :item="entry" />
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: 18px;
+  margin: 14px 0 24px;
+}
+
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+
+.trouble {
+  color: var(--brick);
+  font-weight: 600;
+}
+</style>

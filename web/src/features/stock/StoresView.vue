@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useSession } from '@/features/account'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import { useStores } from './queries'
+import StockRow from './StockRow.vue'
+import { inShort, money } from './stores'
+
+/** At the table: what will run out, what a year costs, and which socks are clean. */
+const session = useSession()
+const stores = useStores()
+const currency = computed(() => session.data.value?.units?.currency ?? 'EUR')
+const empty = computed(() => stores.data.value?.items.length === 0)
+</script>
+
+<template>
+  <main class="page">
+    <header>
+      <h1>Stores</h1>
+      <RouterLink class="button" :to="{ name: 'new-store-item' }">Keep a thing</RouterLink>
+    </header>
+    <AsyncState
+      :pending="stores.isPending.value"
+      :error="stores.error.value"
+      what="the stores"
+      @retry="stores.refetch()"
+    >
+      <template v-if="stores.data.value">
+        <p v-if="empty" class="quiet">
+          Nothing is kept here yet. Keep what your filters use: count it once, and services take it down from
+          then on.
+        </p>
+        <p v-else>
+          {{ inShort(stores.data.value) }}
+          <span v-if="stores.data.value.costAYear > 0" class="quiet"
+            >At the present intervals a year costs about
+            <b class="num">{{ money(stores.data.value.costAYear, currency) }}</b>.</span
+          >
+        </p>
+        <section aria-label="In the stores" class="things">
+          <StockRow
+            v-for="item in stores.data.value.items"
+            :key="item.id"
+            :entry="item"
+            :currency="currency"
+          />
+        </section>
+        <section v-if="stores.data.value.notKept.length" aria-label="Used, but not kept here">
+          <h2>Used, but not kept here</h2>
+          <ul>
+            <li v-for="supply in stores.data.value.notKept" :key="supply.name">
+              <RouterLink :to="{ name: 'new-store-item', query: { thing: supply.name } }">{{
+                supply.name
+              }}</RouterLink>
+              <span class="small quiet"
+                >{{ supply.tanks.join(', ') }}; about
+                <span class="num">{{ Math.max(1, Math.round(supply.usesAYear)) }}</span> a year</span
+              >
+            </li>
+          </ul>
+        </section>
+      </template>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+
+.things {
+  margin: 14px 0 24px;
+}
+
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  padding: 4px 0;
+}
+</style>

@@ -1,0 +1,149 @@
+import { daysBetween, shortDay, today, type Day } from '@/shared/dates'
+import { typedNumber } from '@/shared/units'
+import type { StockItem, StockItemInput, StockMove, Stores, Supply } from './queries'
+
+type Unit = StockItemInput['unit']
+
+export const UNITS: { value: Unit; label: string; short: string }[] = [
+  { value: 'PIECE', label: 'Pieces', short: '' },
+  { value: 'GRAM', label: 'Grams', short: 'g' },
+  { value: 'MILLILITRE', label: 'Millilitres', short: 'mL' },
+  { value: 'METRE', label: 'Metres', short: 'm' },
+]
+const NUMBER = new Intl.NumberFormat('en-GB', { maximumFractionDigits: 1 })
+
+/** "4", "250 g". */
+export function amountWords(amount: number, unit: Unit): string {
+  const short = UNITS.find((one) => one.value === unit)?.short ?? ''
+  return short ? `${NUMBER.format(amount)} ${short}` : NUMBER.format(amount)
+}
+
+/** An amount of money; plain digits where the currency is not known to the browser. */
+export function money(amount: number, currency: string): string {
+  return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(amount)
+}
+
+export type Mark = 'out' | 'low' | 'enough' | 'uncounted'
+
+export function markOf(item: StockItem): Mark {
+  const standing = item.outlook?.standing
+  if (!standing) return 'uncounted'
+  return standing === 'OUT' ? 'out' : standing === 'LOW' ? 'low' : 'enough'
+}
+
+export const MARK_WORDS: Record<Mark, string> = {
+  out: 'None left',
+  low: 'Running low',
+  enough: 'Enough',
+  uncounted: 'Not counted yet',
+}
+
+/** What the stores come to in one sentence: what to order, and how long the rest lasts. */
+export function inShort(stores: Stores, now: Day = today()): string {
+  const pressing = stores.items.filter((item) => ['out', 'low'].includes(markOf(item)))
+  const next = stores.items
+    .filter((item) => markOf(item) === 'enough' && !item.item.turned && item.outlook?.runsOut)
+    .map((item) => ({ name: item.item.name, on: item.outlook?.runsOut ?? now }))
+    .sort((a, b) => a.on.localeCompare(b.on))[0]
+  const names = (turned: boolean) =>
+    pressing.filter((item) => item.item.turned === turned).map((item) => item.item.name)
+  const wash = names(true).length ? ` To wash: ${names(true).join(', ')}.` : ''
+  const order = (names(false).length ? `To order: ${names(false).join(', ')}.` : 'Nothing to order.') + wash
+  return next ? `${order} Of the rest, ${next.name} runs out first, on ${shortDay(next.on, now)}.` : order
+}
+
+/** Weeks that the line of a shelf shows. */
+export const LINE_WEEKS = 26
+
+/** Where a shelf's line ends and its order mark stands, 0 to 1 over the weeks shown; 1 means beyond. */
+export function lineOf(item: StockItem, now: Day = today()): { end: number; order?: number } | undefined {
+  if (!item.outlook) return undefined
+  const share = (day: Day) => Math.min(1, Math.max(0, daysBetween(now, day) / (LINE_WEEKS * 7)))
+  const { runsOut, orderBy } = item.outlook
+  const shown = orderBy && !item.item.turned && daysBetween(now, orderBy) < LINE_WEEKS * 7
+  const order = shown ? share(orderBy) : undefined
+  return { end: runsOut ? share(runsOut) : 1, order }
+}
+
+/** "lasts until 3 Mar, order by 20 Feb". */
+export function lastsWords(item: StockItem, now: Day = today()): string {
+  if (!item.outlook) return 'Count it once, and it is reckoned from then on.'
+  const { runsOut, orderBy } = item.outlook
+  if (!runsOut) return item.use.next ? 'lasts more than two years' : 'nothing uses it'
+  if (daysBetween(now, runsOut) <= 0) return 'wanted today, too little left'
+  if (item.item.turned) return `clean ones last until ${shortDay(runsOut, now)}`
+  const order =
+    !orderBy || daysBetween(now, orderBy) <= 0 ? 'order now' : `order by ${shortDay(orderBy, now)}`
+  return `lasts until ${shortDay(runsOut, now)}, ${order}`
+}
+
+export const KIND_WORDS: Record<StockMove['kind'], string> = {
+  COUNTED: 'counted',
+  BOUGHT: 'bought',
+  USED: 'used at a service',
+  WASHED: 'washed',
+  LOST: 'gone otherwise',
+}
+
+/** An item as its fields hold it. */
+export interface ItemForm {
+  name: string
+  unit: Unit
+  turned: boolean
+  amountPerUse: string
+  reorderAt: string
+  leadDays: string
+  washEveryDays: string
+  price: string
+}
+
+export function emptyForm(supply?: Supply): ItemForm {
+  return {
+    name: supply?.name ?? '',
+    unit: 'PIECE',
+    turned: supply?.turned ?? false,
+    amountPerUse: '1',
+    reorderAt: '2',
+    leadDays: '7',
+    washEveryDays: '7',
+    price: '',
+  }
+}
+
+export function formOf({ item }: StockItem): ItemForm {
+  return {
+    name: item.name,
+    unit: item.unit,
+    turned: item.turned,
+    amountPerUse: String(item.amountPerUse),
+    reorderAt: String(item.reorderAt),
+    leadDays: String(item.leadDays),
+    washEveryDays: String(item.washEveryDays ?? 7),
+    price: item.price === undefined ? '' : String(item.price),
+  }
+}
+
+/** What was typed as a request, with what is no number told by field. */
+export function toItem(form: ItemForm): { item: StockItemInput; errors: Record<string, string> } {
+  const errors: Record<string, string> = {}
+  const read = (field: 'amountPerUse' | 'reorderAt' | 'leadDays' | 'washEveryDays') => {
+    const value = typedNumber(form[field])
+    const whole = field === 'leadDays' || field === 'washEveryDays'
+    if (value === undefined || Number.isNaN(value)) errors[field] = 'This is not a number.'
+    else if (whole && !Number.isInteger(value)) errors[field] = 'A whole number of days.'
+    return value ?? 0
+  }
+  const price = typedNumber(form.price)
+  if (Number.isNaN(price)) errors.price = 'This is not a number.'
+  const item = {
+    name: form.name.trim(),
+    unit: form.unit,
+    turned: form.turned,
+    amountPerUse: read('amountPerUse'),
+    reorderAt: read('reorderAt'),
+    leadDays: read('leadDays'),
+    washEveryDays: form.turned ? read('washEveryDays') : undefined,
+    price,
+  }
+  return { item, errors }
+}
