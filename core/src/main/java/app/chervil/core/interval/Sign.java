@@ -14,6 +14,8 @@ public enum Sign {
     NO_TINT("No tint against a white card", Unit.NONE),
     /** Against a white card the water shows a tint again. */
     TINT_BACK("The tint is back against a white card", Unit.NONE),
+    /** This filling of carbon went in to take a medicine out. */
+    FOR_MEDICATION("This carbon went in to take a medicine out", Unit.NONE),
     /** How much of the bag has changed its colour. */
     COLOURED("Coloured share of the bag", Unit.PERCENT),
     /** What is left on the roll. */
@@ -74,7 +76,7 @@ public enum Sign {
     public static List<Sign> of(StageKind kind, CareAction action) {
         return switch (kind) {
             case UV_LAMP -> List.of(DARK, GREEN_WATER);
-            case CARBON -> List.of(NO_TINT, TINT_BACK);
+            case CARBON -> List.of(NO_TINT, TINT_BACK, FOR_MEDICATION);
             case RESIN -> List.of(COLOURED);
             case FLEECE_ROLL -> List.of(LEFT);
             case IMPELLER, SEALS -> action == CareAction.INSPECT ? List.of(SOUND, WORN) : List.of();

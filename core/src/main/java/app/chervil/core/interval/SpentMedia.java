@@ -23,6 +23,7 @@ final class SpentMedia {
     private static final double LOOK_SPACING_DAYS = 3.5;
     private static final double CARBON_LEAST_DAYS = 10;
     private static final double CARBON_MOST_DAYS = 70;
+    private static final Window.Days CLEARING = new Window.Days(1, 3, 7);
     private static final double RESIN_USED_AT = 0.75;
     private static final double RESIN_PRIOR_SD = 0.5;
 
@@ -38,10 +39,16 @@ final class SpentMedia {
         SpentMedia belief = new SpentMedia(Math.log(CARBON_PRIOR_DAYS), CARBON_PRIOR_SD);
         LocalDate from = history.start().on();
         for (Serviced change : history.services()) {
-            belief.carbonRun(from, history.evidence().between(from, change.on()));
+            if (clearing(history, from, change.on().minusDays(1)).isEmpty()) {
+                belief.carbonRun(from, history.evidence().between(from, change.on()));
+            }
             from = change.on();
         }
         LocalDate since = history.since();
+        Optional<Look> clearing = clearing(history, since, today);
+        if (clearing.isPresent()) {
+            return oneShot(since, clearing.get());
+        }
         List<Look> open = history.evidence().between(since, today);
         Optional<Look> back = first(open, Sign.TINT_BACK);
         belief.carbonRun(since, open);
@@ -69,6 +76,21 @@ final class SpentMedia {
                 looked(history) ? Basis.LEARNED : Basis.START,
                 Optional.empty(),
                 reasons);
+    }
+
+    /** Carbon that clears a medicine is used once: it tells nothing of the tint, and goes out when that is done. */
+    private static Forecast oneShot(LocalDate since, Look look) {
+        return new Forecast(
+                since,
+                Window.after(look.on(), CLEARING),
+                Basis.AGE,
+                Optional.empty(),
+                List.of("Put in to take a medicine out: it is used once and thrown away, in the time that the"
+                        + " medicine's label gives."));
+    }
+
+    private static Optional<Look> clearing(TaskHistory history, LocalDate firstInclusive, LocalDate lastInclusive) {
+        return first(history.evidence().between(firstInclusive.minusDays(1), lastInclusive), Sign.FOR_MEDICATION);
     }
 
     static Forecast resin(CareRule rule, TaskHistory history, LocalDate today) {

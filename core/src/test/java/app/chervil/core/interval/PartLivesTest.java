@@ -106,6 +106,27 @@ class PartLivesTest {
                     .isEqualTo(window(21, 21, 21));
         }
 
+        @Test
+        void that_clears_a_medicine_is_used_once_and_teaches_nothing() {
+            Evidence cleared =
+                    seen(look(0, Sign.FOR_MEDICATION, 0), look(2, Sign.TINT_BACK, 0), look(4, Sign.FOR_MEDICATION, 0));
+            TaskHistory once = new TaskHistory(
+                    new TaskHistory.Start(START, true), StartingLoad.NORMAL, List.of(), List.of(), cleared);
+            TaskHistory twice = new TaskHistory(
+                    new TaskHistory.Start(START, true),
+                    StartingLoad.NORMAL,
+                    List.of(Serviced.unseen(START.plusDays(4)), Serviced.unseen(START.plusDays(8))),
+                    List.of(),
+                    cleared);
+
+            assertThat(Forecaster.forecast(rule, new Learned(), once, START.plusDays(1))
+                            .window())
+                    .isEqualTo(window(1, 3, 7));
+            assertThat(Forecaster.forecast(rule, new Learned(), twice, START.plusDays(9))
+                            .window())
+                    .isEqualTo(window(8 + 21, 8 + 28, 8 + 38));
+        }
+
         /** y = ln 17.5, R = 0.04 + (3.5 ÷ 21)² = 0.0678, g = 0.787: m = 2.9625, v = 0.0533; e^m = 19.3, latest 22.2. */
         @Test
         void learns_from_the_run_before() {
