@@ -45,7 +45,7 @@ function lost(event: FocusEvent) {
 <template>
   <div class="site" @keydown.escape="close(true)">
     <button ref="button" class="name" type="button" :aria-expanded="open" @click="toggle">
-      {{ session.siteName }}<br /><span>{{ session.name }}</span>
+      <span class="at">{{ session.siteName }}<br /></span><span>{{ session.name }}</span>
     </button>
     <div v-if="open" ref="panel" class="panel" @focusout="lost">
       <RouterLink :to="{ name: 'people' }" @click="close()">People</RouterLink>
@@ -118,6 +118,10 @@ function lost(event: FocusEvent) {
     height: 100%;
     padding: 0;
     text-align: center;
+  }
+
+  .name .at {
+    display: none;
   }
 
   .panel {

@@ -139,6 +139,12 @@ export function makeRouter(client: QueryClient) {
         component: () => import('@/features/stock/StoreItemView.vue'),
       },
       { path: '/bench', name: 'bench', component: () => import('@/features/bench/BenchView.vue') },
+      { path: '/bench/trials', name: 'trials', component: () => import('@/features/trial/TrialsView.vue') },
+      {
+        path: '/bench/trials/new',
+        name: 'new-trial',
+        component: () => import('@/features/trial/NewTrialView.vue'),
+      },
       { path: '/ledger', name: 'ledger', component: () => import('@/features/visit/LedgerView.vue') },
       { path: '/people', name: 'people', component: () => import('@/features/account/PeopleView.vue') },
       { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./NowhereView.vue') },

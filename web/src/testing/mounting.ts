@@ -14,7 +14,19 @@ export type Answers = Record<string, unknown>
 // A view of an earlier test must not hear the keys of a later one.
 enableAutoUnmount(afterEach)
 
-const NAMES = ['rounds', 'tanks', 'new-tank', 'pick-log', 'people', 'door', 'stores', 'new-store-item']
+const NAMES = [
+  'rounds',
+  'tanks',
+  'new-tank',
+  'pick-log',
+  'people',
+  'door',
+  'stores',
+  'new-store-item',
+  'bench',
+  'trials',
+  'new-trial',
+]
 const TANK_NAMES = [
   'tank',
   'log',
@@ -61,6 +73,7 @@ export async function mountView(view: Component, props: Record<string, unknown> 
     routes: [
       ...NAMES.map((name) => ({ path: name === 'rounds' ? '/' : `/${name}`, name, component: page })),
       ...TANK_NAMES.map((name) => ({ path: `/at/:tank/${name}`, name, component: page })),
+      { path: '/at/:tank/tasks/:task', name: 'task', component: page },
       { path: '/stores/:item', name: 'store-item', component: page },
       { path: '/service/:service', name: 'service', component: page },
       { path: '/at/:tank/filters/:filter', name: 'edit-filter', component: page },

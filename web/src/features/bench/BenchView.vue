@@ -5,6 +5,7 @@ import AsyncState from '@/shared/components/AsyncState.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { useSending } from '@/shared/form'
 import { typedNumber } from '@/shared/units'
+import BenchNav from './BenchNav.vue'
 import ComparisonTable from './ComparisonTable.vue'
 import { useBeginFuture, useCancelFuture, useFuture, type Way } from './queries'
 
@@ -72,6 +73,7 @@ async function stop() {
 
 <template>
   <main class="page">
+    <BenchNav />
     <AsyncState
       :pending="tanks.isPending.value"
       :error="tanks.error.value"
@@ -119,10 +121,10 @@ async function stop() {
           />
           <TextField
             v-model="form.partPrice"
-            label="A part thrown away costs"
+            label="Parts without a price cost"
             name="partPrice"
             type="number"
-            hint="In your currency"
+            hint="Others as in the stores"
             :error="errors.partPrice"
           />
           <button class="button" type="submit" :disabled="sending || running">Compare</button>

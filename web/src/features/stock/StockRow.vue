@@ -160,5 +160,13 @@ input {
   .thing {
     grid-template-columns: 1fr 1fr;
   }
+
+  form {
+    grid-column: 1 / -1;
+  }
+
+  input {
+    min-height: 42px;
+  }
 }
 </style>

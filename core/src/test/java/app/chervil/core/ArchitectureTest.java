@@ -43,6 +43,9 @@ class ArchitectureTest {
     static final ArchRule stock_rests_on_filters = only("stock", "filter", "tank", "calc");
 
     @ArchTest
+    static final ArchRule trials_rest_on_water = only("trial", "water", "tank", "calc");
+
+    @ArchTest
     static final ArchRule plans_rest_on_intervals = only("plan", "interval", "filter", "tank", "calc");
 
     @ArchTest

@@ -105,6 +105,47 @@ class DemoJourneyIT extends InTheDemo {
     }
 
     @Test
+    void the_stores_name_what_runs_low_and_a_service_takes_its_part_from_them() {
+        Page page = keeper.page();
+        keeper.link("Stores").click();
+        assertThat(page.getByText("To order: Fine pad.")).isVisible();
+        Locator pads = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Fine pad"));
+        assertThat(pads).containsText("Running low");
+
+        pads.getByLabel("Fine pad: how many").fill("12");
+        pads.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Counted"))
+                .click();
+        assertThat(pads).containsText("Enough");
+        openLog("Blackwater nook");
+        tick("Change floss");
+        keeper.button("Save").click();
+        assertThat(keeper.heading("Saved")).isVisible();
+        keeper.link("Stores").click();
+
+        assertThat(pads.locator("b")).hasText("11");
+        keeper.link("Fine pad").click();
+        assertThat(page.getByText("used at a service").first()).isVisible();
+    }
+
+    @Test
+    void a_trial_says_what_it_knows_and_gives_its_task_back_when_it_is_stopped() {
+        Page page = keeper.page();
+        keeper.link("Bench").click();
+        keeper.link("Trials").click();
+        Locator trial = page.getByRole(AriaRole.ARTICLE);
+        assertThat(trial).containsText("period 6 of 8, every 3 days now");
+        assertThat(trial).containsText("Nitrate rose by");
+
+        keeper.button("Stop it today").click();
+        assertThat(trial).containsText("stopped early");
+        keeper.button("Undo").click();
+        assertThat(trial).containsText("period 6 of 8");
+        keeper.link("Change the sock").click();
+
+        assertThat(page.getByText("Being tried: every 3 days.")).isVisible();
+    }
+
+    @Test
     void keys_lead_to_every_place() {
         Page page = keeper.page();
         page.keyboard().press("g");
@@ -137,6 +178,11 @@ class DemoJourneyIT extends InTheDemo {
                 "/tanks/2/prepare?tasks=9,11",
                 "/log",
                 "/tanks/2/tasks/6",
+                "/stores",
+                "/stores/1",
+                "/stores/new",
+                "/bench/trials",
+                "/bench/trials/new",
                 "/tanks/3/tasks/27",
                 "/bench",
                 "/how",

@@ -9,7 +9,6 @@ import app.chervil.core.filter.Learning.ByLength;
 import app.chervil.core.filter.Learning.ByRinses;
 import app.chervil.core.filter.Learning.ByTint;
 import app.chervil.core.interval.Forecast.Basis;
-import app.chervil.core.interval.TaskSetting.By;
 import app.chervil.core.interval.TaskSetting.Fixed;
 import java.time.LocalDate;
 import java.util.List;
@@ -119,7 +118,6 @@ public final class Forecaster {
         LocalDate due = learned.since().plusDays(fixed.days());
         long otherwise = java.time.temporal.ChronoUnit.DAYS.between(
                 learned.since(), learned.window().ideal());
-        String who = fixed.by() == By.KEEPER ? "Fixed by you" : "Maker's calendar";
         String would = learned.basis() == Basis.LEARNED
                 ? "What was found would make it about " + Reasons.days(otherwise) + "."
                 : "Left to learn it would start at about " + Reasons.days(otherwise) + ".";
@@ -128,6 +126,6 @@ public final class Forecaster {
                 new Window(due, due, due),
                 Basis.FIXED,
                 learned.loading(),
-                List.of(who + ": every " + Reasons.days(fixed.days()) + ".", would));
+                List.of(fixed.by().words() + ": every " + Reasons.days(fixed.days()) + ".", would));
     }
 }

@@ -24,7 +24,18 @@ public sealed interface TaskSetting {
 
     /** Who fixed an interval. */
     enum By {
-        KEEPER,
-        MAKERS_CALENDAR
+        KEEPER("Fixed by you"),
+        MAKERS_CALENDAR("Maker's calendar"),
+        TRIAL("Being tried");
+
+        private final String words;
+
+        By(String words) {
+            this.words = words;
+        }
+
+        String words() {
+            return words;
+        }
     }
 }

@@ -74,6 +74,14 @@ final class DemoDiary {
         return List.copyOf(days.keySet());
     }
 
+    /** Days on which a task was done. */
+    List<LocalDate> daysOf(TaskView task) {
+        return days.entrySet().stream()
+                .filter(day -> day.getValue().tasks.containsKey(task.id()))
+                .map(Map.Entry::getKey)
+                .toList();
+    }
+
     void save(SignedIn who, ServiceOperations services) {
         SplittableRandom random = new SplittableRandom(tank);
         days.forEach((on, day) -> {

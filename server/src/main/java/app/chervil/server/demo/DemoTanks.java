@@ -11,6 +11,8 @@ import app.chervil.core.tank.Feeding;
 import app.chervil.core.tank.SockSchool;
 import app.chervil.core.tank.Stocking;
 import app.chervil.core.tank.WaterKind;
+import app.chervil.core.trial.Design;
+import app.chervil.core.water.Parameter;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.demo.DemoWater.Nature;
 import app.chervil.server.demo.FilterStory.Ending;
@@ -19,13 +21,18 @@ import app.chervil.server.filter.FilterInput.Rating;
 import app.chervil.server.filter.FilterInput.StageInput;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.filter.FilterView;
+import app.chervil.server.filter.FilterView.TaskView;
 import app.chervil.server.filter.TaskMode;
 import app.chervil.server.filter.TaskSettingInput;
 import app.chervil.server.tank.TankOperations;
+import app.chervil.server.trial.TrialInput;
+import app.chervil.server.trial.TrialOperations;
 import app.chervil.server.visit.ServiceOperations;
+import java.nio.charset.StandardCharsets;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.UUID;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
@@ -35,17 +42,25 @@ import org.springframework.stereotype.Component;
 class DemoTanks extends DemoBuilding {
     private static final int BLOW_OFF_BEGAN_DAYS_AGO = 270;
     private static final int WEIR_PREFILTER_DAYS_AGO = 430;
+    /** Five fortnights and some days. */
+    private static final int TRIAL_BEGAN_DAYS_AGO = 79;
+
+    private static final double SOCK_FULL_AFTER_DAYS = 5.5;
+
+    private final TrialOperations trials;
 
     DemoTanks(
             TankOperations tanks,
             FilterOperations filters,
             ServiceOperations services,
             DemoUpkeep upkeep,
-            DemoWater water) {
+            DemoWater water,
+            TrialOperations trials) {
         super(tanks, filters, services, upkeep, water);
+        this.trials = trials;
     }
 
-    /** Marine; its sock is two days late. Since rock is blown off on Fridays, phosphate has fallen. */
+    /** Marine; its sock is two days late, and two intervals of it are being tried. Since rock is blown off on Fridays, phosphate has fallen. */
     void rockPool(SignedIn who) {
         long tank = tank(
                 who,
@@ -73,11 +88,15 @@ class DemoTanks extends DemoBuilding {
                                 media(BIO_MEDIA, 6000, years(4)),
                                 stage(RETURN_PUMP),
                                 stage(HOSES))));
+        Design trial = new Design(ago(TRIAL_BEGAN_DAYS_AGO), 14, 8, 3, 6);
         DemoDiary diary = kept(
                 who,
                 tank,
                 begin(),
-                new FilterStory(sump, 1790).fills(SOCK, 5.5).ends(CareAction.CHANGE, SOCK, Ending.TWO_DAYS_LATE));
+                new FilterStory(sump, 1790)
+                        .fills(SOCK, SOCK_FULL_AFTER_DAYS)
+                        .tries(SOCK, trial)
+                        .ends(CareAction.CHANGE, SOCK, Ending.TWO_DAYS_LATE));
         LocalDate began = ago(BLOW_OFF_BEGAN_DAYS_AGO);
         List<LocalDate> blownOff = diary.days().stream()
                 .filter(day -> day.getDayOfWeek() == DayOfWeek.FRIDAY && day.isAfter(began))
@@ -85,7 +104,25 @@ class DemoTanks extends DemoBuilding {
         blownOff.forEach(day -> diary.note(day, "Detritus blown off the rock first."));
         diary.note(120, "Lime on the rotor; ran quieter after.");
         save(who, diary);
-        water.live(who, tank, new Nature(4, 0.03, 0.12, 8.1, 14, true).blownOff(blownOff), DemoUpkeep.HISTORY_DAYS, 5);
+        TaskView sock = sump.tasks().stream()
+                .filter(task -> task.action() == CareAction.CHANGE)
+                .findFirst()
+                .orElseThrow();
+        Nature nature = new Nature(4, 0.03, 0.12, 8.1, 14, true)
+                .blownOff(blownOff)
+                .caughtBy(diary.daysOf(sock), SOCK_FULL_AFTER_DAYS, trial);
+        water.live(who, tank, nature, DemoUpkeep.HISTORY_DAYS, 5);
+        trials.begin(
+                who,
+                UUID.nameUUIDFromBytes("sock trial".getBytes(StandardCharsets.UTF_8)),
+                new TrialInput(
+                        sock.id(),
+                        Parameter.NITRATE,
+                        trial.began(),
+                        trial.periodDays(),
+                        trial.periods(),
+                        trial.firstDays(),
+                        trial.otherDays()));
     }
 
     /** Cold fresh; its canister learned a long interval once it had a pre-filter, which is due. */

@@ -35,6 +35,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.SplittableRandom;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
@@ -151,7 +152,7 @@ class DemoUpkeep {
             OptionalInt fixed = schools.opening() == OpeningSchool.MAKERS_CALENDAR
                     ? OptionalInt.of(rule.startDays())
                     : OptionalInt.empty();
-            List<Done<StageKind>> done = kept(rule, null, truths, fixed)
+            List<Done<StageKind>> done = kept(rule, null, truths, day -> fixed)
                     .keep(
                             (last, window) ->
                                     story.ending(CareAction.OPEN, null).holds(last, window, today),
@@ -167,7 +168,11 @@ class DemoUpkeep {
         }
 
         private void graded(TaskView task, StageView stage) {
-            kept(rule(task), stage.kind(), Map.of(stage.kind(), truth(stage.kind(), rule(task))), OptionalInt.empty())
+            kept(
+                            rule(task),
+                            stage.kind(),
+                            Map.of(stage.kind(), truth(stage.kind(), rule(task))),
+                            day -> story.tried(stage.kind(), day))
                     .keep(
                             (last, window) ->
                                     story.ending(task.action(), stage.kind()).holds(last, window, today),
@@ -195,7 +200,10 @@ class DemoUpkeep {
         }
 
         private KeptStage<StageKind> kept(
-                CareRule rule, @Nullable StageKind kind, Map<StageKind, Truth> truths, OptionalInt fixed) {
+                CareRule rule,
+                @Nullable StageKind kind,
+                Map<StageKind, Truth> truths,
+                Function<LocalDate, OptionalInt> fixed) {
             boolean behind = kind != StageKind.STRAINER && kind != StageKind.PREFILTER_SPONGE;
             // Flow is held against one task of a day; only these are measured, so that nothing is told twice.
             boolean measured = kind == null || kind == StageKind.COARSE_FOAM;

@@ -1,6 +1,7 @@
 package app.chervil.server.demo;
 
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.trial.Design;
 import app.chervil.core.water.Parameter;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterView;
@@ -23,8 +24,10 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
@@ -70,7 +73,8 @@ class DemoWater {
             double celsius,
             boolean salt,
             Set<LocalDate> blowOffs,
-            Map<LocalDate, Double> losses) {
+            Map<LocalDate, Double> losses,
+            Optional<Catching> catching) {
         Nature(
                 double nitrateAWeek,
                 double phosphateAWeek,
@@ -78,17 +82,34 @@ class DemoWater {
                 double ph,
                 double celsius,
                 boolean salt) {
-            this(nitrateAWeek, phosphateAWeek, changeShare, ph, celsius, salt, Set.of(), Map.of());
+            this(nitrateAWeek, phosphateAWeek, changeShare, ph, celsius, salt, Set.of(), Map.of(), Optional.empty());
         }
 
         /** Days on which dirt was blown off the rock and caught. */
         Nature blownOff(List<LocalDate> days) {
-            return new Nature(nitrateAWeek, phosphateAWeek, changeShare, ph, celsius, salt, Set.copyOf(days), losses);
+            return new Nature(
+                    nitrateAWeek, phosphateAWeek, changeShare, ph, celsius, salt, Set.copyOf(days), losses, catching);
+        }
+
+        /** A stage holds most of the dirt; while two intervals of it are tried, the water is read twice as often. */
+        Nature caughtBy(List<LocalDate> cleaned, double fullAfterDays, Design trial) {
+            Catching sock = new Catching(new TreeSet<>(cleaned), fullAfterDays, trial);
+            return new Nature(
+                    nitrateAWeek, phosphateAWeek, changeShare, ph, celsius, salt, blowOffs, losses, Optional.of(sock));
         }
 
         /** Shares of the bacteria lost on days. */
         Nature lost(Map<LocalDate, Double> shares) {
-            return new Nature(nitrateAWeek, phosphateAWeek, changeShare, ph, celsius, salt, blowOffs, shares);
+            return new Nature(nitrateAWeek, phosphateAWeek, changeShare, ph, celsius, salt, blowOffs, shares, catching);
+        }
+    }
+
+    /** The stage that holds most of a tank's dirt. */
+    private record Catching(TreeSet<LocalDate> cleaned, double fullAfterDays, Design trial) {
+        /** How full it is, 0 to 1; half before it was first cleaned. */
+        double dirt(LocalDate day) {
+            LocalDate last = cleaned.floor(day);
+            return last == null ? 0.5 : Math.min(1, ChronoUnit.DAYS.between(last, day) / fullAfterDays);
         }
     }
 
@@ -108,16 +129,24 @@ class DemoWater {
             if (weekly) {
                 read(who, tank, ago, all(water, nature, random));
                 change(who, tank, ago, nature.changeShare());
+            } else if ((ago - toDaysAgo) % 7 == 3 && tried(nature, day)) {
+                read(who, tank, ago, feeding(water, random));
             } else if (watched(nature, day)) {
                 read(who, tank, ago, nitrogen(water));
             }
             water.live(new LivingWater.Day(
-                    0.5,
+                    nature.catching().map(stage -> stage.dirt(day)).orElse(0.5),
                     weekly ? nature.changeShare() : 0,
                     nature.losses().getOrDefault(day, 0.0),
                     nature.blowOffs().contains(day),
                     1));
         }
+    }
+
+    private static boolean tried(Nature nature, LocalDate day) {
+        return nature.catching()
+                .map(stage -> stage.trial().wayOn(day).isPresent())
+                .orElse(false);
     }
 
     /** On days 1, 2, 4, 7, 9 and 11 after bacteria were lost. */
@@ -128,16 +157,19 @@ class DemoWater {
 
     private static List<Value> all(LivingWater water, Nature nature, Random random) {
         List<Value> set = new ArrayList<>(nitrogen(water));
-        set.add(value(Parameter.NITRATE, (double) Math.round(water.nitrate() * (1 + 0.05 * random.nextGaussian()))));
+        set.addAll(feeding(water, random));
         set.add(value(Parameter.PH, tenth(nature.ph() + 0.08 * random.nextGaussian())));
         set.add(value(Parameter.TEMPERATURE, tenth(nature.celsius() + 0.5 * random.nextGaussian())));
-        set.add(value(
-                Parameter.PHOSPHATE,
-                Math.max(0.02, Math.round(water.phosphate() * (1 + 0.05 * random.nextGaussian()) * 100) / 100.0)));
         if (nature.salt()) {
             set.add(value(Parameter.SALINITY, tenth(34.5 + 0.3 * random.nextGaussian())));
         }
         return set;
+    }
+
+    private static List<Value> feeding(LivingWater water, Random random) {
+        double nitrate = Math.round(water.nitrate() * (1 + 0.05 * random.nextGaussian()));
+        double phosphate = Math.round(water.phosphate() * (1 + 0.05 * random.nextGaussian()) * 100) / 100.0;
+        return List.of(value(Parameter.NITRATE, nitrate), value(Parameter.PHOSPHATE, Math.max(0.02, phosphate)));
     }
 
     /** As a drop test shows it: in steps, and nothing below its limit. */

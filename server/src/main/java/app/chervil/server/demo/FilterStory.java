@@ -3,12 +3,15 @@ package app.chervil.server.demo;
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Window;
+import app.chervil.core.trial.Design;
 import app.chervil.server.filter.FilterView;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** What is true of one filter of the demo, and how its tasks are to stand on the day it is loaded. */
@@ -17,6 +20,7 @@ final class FilterStory {
     final Map<StageKind, Double> overloadDays = new HashMap<>();
     private final Map<Task, Ending> endings = new HashMap<>();
     private final Map<StageKind, LocalDate> since = new HashMap<>();
+    private final Map<StageKind, Design> trials = new HashMap<>();
     double flowMeasured = 0.5;
     double cleanLph;
 
@@ -71,6 +75,20 @@ final class FilterStory {
     FilterStory since(StageKind stage, LocalDate day) {
         since.put(stage, day);
         return this;
+    }
+
+    /** A stage whose intervals were tried in turns. */
+    FilterStory tries(StageKind stage, Design design) {
+        trials.put(stage, design);
+        return this;
+    }
+
+    /** The interval that a trial asks for after a service on a day. */
+    OptionalInt tried(StageKind stage, LocalDate day) {
+        return Stream.ofNullable(trials.get(stage))
+                .flatMap(design -> design.wayOn(day).map(design::days).stream())
+                .mapToInt(Integer::intValue)
+                .findFirst();
     }
 
     FilterStory measured(double share) {

@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param tankId absent for the whole site
  * @param ways one to three, each once
  * @param futures lived for each way
- * @param partPrice of a part that is thrown away, in the site's currency
+ * @param partPrice of a part that is thrown away and has no price in the stores, in the site's currency
  */
 public record FutureInput(
         @Nullable Long tankId,

@@ -15,6 +15,8 @@ import app.chervil.server.interval.CareBook.TaskForecast;
 import app.chervil.server.interval.ForecastOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
+import app.chervil.server.stock.PartPrices;
+import app.chervil.server.stock.StockOperations;
 import app.chervil.server.tank.TankInput;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.tank.TankView;
@@ -54,6 +56,7 @@ public class FutureOperations {
     private final ForecastOperations forecasts;
     private final TankWaterOperations waters;
     private final HusbandryOperations husbandry;
+    private final StockOperations stores;
     private final Clock clock;
 
     FutureOperations(
@@ -62,12 +65,14 @@ public class FutureOperations {
             ForecastOperations forecasts,
             TankWaterOperations waters,
             HusbandryOperations husbandry,
+            StockOperations stores,
             Clock clock) {
         this.runs = runs;
         this.tanks = tanks;
         this.forecasts = forecasts;
         this.waters = waters;
         this.husbandry = husbandry;
+        this.stores = stores;
         this.clock = clock;
     }
 
@@ -79,8 +84,9 @@ public class FutureOperations {
     @Transactional(readOnly = true)
     public FutureView begin(SignedIn who, FutureInput asked) {
         List<TankView> looked = asked.tankId() == null ? tanks.list(who) : List.of(tanks.find(who, asked.tankId()));
+        PartPrices prices = stores.prices(who);
         List<TankToday> today = looked.stream()
-                .map(tank -> today(who, tank))
+                .map(tank -> today(who, tank, asked.partPrice(), prices))
                 .filter(FutureOperations::worthIt)
                 .toList();
         new Rejected.Gatherer()
@@ -114,16 +120,18 @@ public class FutureOperations {
         return !tank.graded().isEmpty() || !tank.byAge().isEmpty();
     }
 
-    private TankToday today(SignedIn who, TankView tank) {
+    private TankToday today(SignedIn who, TankView tank, double otherwise, PartPrices prices) {
+        ToDoubleFunction<CareRule> cost = rule -> cost(rule, otherwise, prices);
         LocalDate today = tanks.today();
         List<GradedTask> graded = new ArrayList<>();
         List<AgedTask> aged = new ArrayList<>();
         for (CareBook book : forecasts.books(who, tank.id(), service -> true)) {
             for (TaskForecast task : book.forecasts(today)) {
                 if (!task.rule().graded()) {
-                    aged.add(new AgedTask(task.intervalDays(), work(task.rule(), tank.tank(), 0)));
+                    aged.add(new AgedTask(
+                            task.intervalDays(), work(task.rule(), tank.tank(), cost.applyAsDouble(task.rule()))));
                 } else if (task.forecast().basis() != Basis.WITH_OPENING) {
-                    graded.add(graded(book, task, tank.tank()));
+                    graded.add(graded(book, task, tank.tank(), cost));
                 }
             }
         }
@@ -131,30 +139,33 @@ public class FutureOperations {
     }
 
     /** An opening takes along what goes with it. */
-    private static GradedTask graded(CareBook book, TaskForecast task, TankInput tank) {
+    private static GradedTask graded(
+            CareBook book, TaskForecast task, TankInput tank, ToDoubleFunction<CareRule> cost) {
         List<CareRule> along = task.task().stageId() == null ? book.goingWithOpening() : List.of();
-        int parts = along.stream().mapToInt(FutureOperations::parts).sum();
+        double money = along.stream().mapToDouble(cost).sum() + cost.applyAsDouble(task.rule());
         int minutes = along.stream().mapToInt(rule -> rule.effort().minutes()).sum();
-        Work own = work(task.rule(), tank, parts);
+        Work own = work(task.rule(), tank, money);
         return new GradedTask(
                 task.rule(),
                 book.course(task.task().id()),
                 task.forecast().since(),
                 book.behindPrefilter(task.task().id()),
-                new Work(own.minutes() + minutes, own.parts(), own.disturbance()));
+                new Work(own.minutes() + minutes, own.money(), own.disturbance()));
     }
 
-    private static Work work(CareRule rule, TankInput tank, int further) {
+    private static Work work(CareRule rule, TankInput tank, double money) {
         return new Work(
                 rule.effort().minutes() + rule.effort().setUpMinutes(),
-                parts(rule) + further,
+                money,
                 rule.effort().disturbanceOf(tank.setting().bacteriaHome()));
     }
 
-    private static int parts(CareRule rule) {
-        return (int) rule.effort().carry().stream()
+    /** What is thrown away, at the prices of the stores or else at the one that was asked for. */
+    private static double cost(CareRule rule, double otherwise, PartPrices prices) {
+        return rule.effort().carry().stream()
                 .filter(material -> material.use() == Material.Use.SPENT)
-                .count();
+                .mapToDouble(material -> prices.of(material).orElse(otherwise))
+                .sum();
     }
 
     /** What the water is known to do, else what such a tank usually does. */
@@ -189,17 +200,17 @@ public class FutureOperations {
                         .map(way -> new WayView(
                                 way,
                                 way.words(),
-                                measures(Objects.requireNonNull(run.outcomes().get(way)), asked.partPrice())))
+                                measures(Objects.requireNonNull(run.outcomes().get(way)))))
                         .toList()
                 : List.of();
         return new FutureView(run.id(), run.state(), run.done(), asked.ways().size() * asked.futures(), ways);
     }
 
-    private static List<SpreadView> measures(List<Outcome> outcomes, double partPrice) {
+    private static List<SpreadView> measures(List<Outcome> outcomes) {
         return Stream.of(
                         spread(Measure.SERVICES, outcomes, Outcome::services),
                         spread(Measure.HOURS, outcomes, Outcome::hours),
-                        spread(Measure.MONEY, outcomes, outcome -> outcome.parts() * partPrice),
+                        spread(Measure.MONEY, outcomes, Outcome::money),
                         spread(Measure.OVERLOADS, outcomes, Outcome::overloads),
                         spread(Measure.WORST_NITRATE, outcomes, Outcome::worstNitrate),
                         spread(Measure.WORST_AMMONIA, outcomes, Outcome::worstAmmonia))

@@ -48,8 +48,12 @@ import org.jspecify.annotations.Nullable;
  */
 public record CareBook(TankView tank, FilterView filter, int otherFilters, List<ChangeRow> changes, Past past) {
 
-    /** What was done and seen on a tank. */
-    public record Past(List<PastService> services, Map<Long, List<Look>> looksByStage) {}
+    /**
+     * What was done and seen on a tank.
+     *
+     * @param triedDays intervals that a trial asks for today, by task
+     */
+    public record Past(List<PastService> services, Map<Long, List<Look>> looksByStage, Map<Long, Integer> triedDays) {}
 
     /** A task in use with its forecast. */
     public record TaskForecast(FilterView filter, TaskView task, CareRule rule, Forecast forecast) {
@@ -160,6 +164,10 @@ public record CareBook(TankView tank, FilterView filter, int otherFilters, List<
     }
 
     private TaskSetting setting(TaskView task) {
+        Integer tried = past.triedDays().get(task.id());
+        if (tried != null) {
+            return new TaskSetting.Fixed(tried, TaskSetting.By.TRIAL);
+        }
         if (task.mode() == TaskMode.FIXED && task.fixedDays() != null) {
             return new TaskSetting.Fixed(task.fixedDays(), TaskSetting.By.KEEPER);
         }

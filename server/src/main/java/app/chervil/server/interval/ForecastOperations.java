@@ -31,14 +31,21 @@ public class ForecastOperations {
     private final ServiceHistory history;
     private final HoldBook holds;
     private final LookMapper looks;
+    private final TrialBook trials;
 
     ForecastOperations(
-            TankOperations tanks, FilterOperations filters, ServiceHistory history, HoldBook holds, LookMapper looks) {
+            TankOperations tanks,
+            FilterOperations filters,
+            ServiceHistory history,
+            HoldBook holds,
+            LookMapper looks,
+            TrialBook trials) {
         this.tanks = tanks;
         this.filters = filters;
         this.history = history;
         this.holds = holds;
         this.looks = looks;
+        this.trials = trials;
     }
 
     /**
@@ -103,6 +110,7 @@ public class ForecastOperations {
         Map<Long, List<Look>> seen = looks.list(who.siteId(), tank).stream()
                 .collect(Collectors.groupingBy(
                         LookRow::stageId, Collectors.mapping(LookRow::toCore, Collectors.toList())));
+        Map<Long, Integer> tried = trials.triedDays(who, tanks.today());
         List<FilterView> all = filters.list(who, tank);
         return all.stream()
                 .map(filter -> new CareBook(
@@ -113,7 +121,7 @@ public class ForecastOperations {
                                         .count()
                                 - 1,
                         changes.getOrDefault(filter.tankId(), List.of()),
-                        new CareBook.Past(services.getOrDefault(filter.tankId(), List.of()), seen)))
+                        new CareBook.Past(services.getOrDefault(filter.tankId(), List.of()), seen, tried)))
                 .toList();
     }
 

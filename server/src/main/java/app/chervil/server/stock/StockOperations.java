@@ -13,6 +13,7 @@ import app.chervil.server.stock.Wants.Want;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.visit.ServiceOperations;
 import app.chervil.server.visit.UsedParts;
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -20,6 +21,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
@@ -77,6 +79,15 @@ public class StockOperations {
         return views.stores(rows.stream()
                 .map(row -> views.item(row, moves(happened.getOrDefault(row.id(), List.of()))))
                 .toList());
+    }
+
+    /** Prices of what is thrown away. */
+    @Transactional(readOnly = true)
+    public PartPrices prices(SignedIn who) {
+        return new PartPrices(mapper.list(who.siteId()).stream()
+                .filter(row -> row.price() != null)
+                .collect(Collectors.toMap(row -> Wants.key(row.name()), row -> BigDecimal.valueOf(row.amountPerUse())
+                        .multiply(Objects.requireNonNull(row.price())))));
     }
 
     /** What happened to an item, latest first. */

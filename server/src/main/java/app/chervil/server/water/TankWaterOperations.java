@@ -3,6 +3,7 @@ package app.chervil.server.water;
 import app.chervil.core.water.BestMoment;
 import app.chervil.core.water.Hold;
 import app.chervil.core.water.Parameter;
+import app.chervil.core.water.Phase;
 import app.chervil.core.water.Production;
 import app.chervil.core.water.Reading;
 import app.chervil.core.water.ToxicAmmonia;
@@ -96,10 +97,7 @@ public class TankWaterOperations {
         LocalDate today = tanks.today();
         List<ReadingRow> latest = readings.listLatest(who.siteId(), tank);
         Instant since = clock.instant().minus(PRODUCTION_OVER);
-        List<WaterChange> changes = husbandry.changes(who, tank, since).stream()
-                .map(change ->
-                        new WaterChange(LocalDateTime.ofInstant(change.changedAt(), clock.getZone()), change.share()))
-                .toList();
+        List<WaterChange> changes = changes(who, tank, since);
         List<Reading> recent = books.core(
                 readings.listBetween(who.siteId(), tank, since, clock.instant().plusSeconds(600)));
         return new WaterView(
@@ -115,6 +113,31 @@ public class TankWaterOperations {
                                 .map(best -> new BestView(parameter.name(), best.day(), best.why()))
                                 .stream())
                         .toList());
+    }
+
+    /**
+     * What the tank makes of a parameter each of two ways it was kept in turns.
+     *
+     * @param phases of way 0 and way 1, oldest first
+     * @param until the day after the last that counts
+     * @return empty while the readings cannot tell them apart
+     */
+    @Transactional(readOnly = true)
+    public Optional<Production.Compared> compare(
+            SignedIn who, long tank, Parameter parameter, List<Phase> phases, LocalDate until) {
+        Instant since = phases.get(0).from().atZone(clock.getZone()).toInstant();
+        Instant end = until.atStartOfDay(clock.getZone()).toInstant();
+        List<Reading> ofIt = books.core(readings.listBetween(who.siteId(), tank, since, end)).stream()
+                .filter(one -> one.parameter() == parameter)
+                .toList();
+        return Production.compare(ofIt, changes(who, tank, since), 0, phases);
+    }
+
+    private List<WaterChange> changes(SignedIn who, long tank, Instant since) {
+        return husbandry.changes(who, tank, since).stream()
+                .map(change ->
+                        new WaterChange(LocalDateTime.ofInstant(change.changedAt(), clock.getZone()), change.share()))
+                .toList();
     }
 
     private List<ReadingView> inOrder(SignedIn who, List<ReadingRow> latest) {

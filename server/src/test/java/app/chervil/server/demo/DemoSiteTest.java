@@ -82,6 +82,18 @@ class DemoSiteTest {
                         .valueStream()
                         .map(watch -> watch.get("tank").get("name").asString()))
                 .containsExactly("Mangrove edge");
+        assertThat(read("/api/stores").get("items").valueStream())
+                .filteredOn(
+                        item -> !item.get("outlook").get("standing").asString().equals("ENOUGH"))
+                .singleElement()
+                .satisfies(item -> assertThat(item.get("shelf").get("ready").asDouble())
+                        .isLessThan(item.get("item").get("reorderAt").asDouble())
+                        .isPositive());
+        assertThat(read("/api/trials").valueStream()).singleElement().satisfies(trial -> {
+            assertThat(trial.get("state").asString()).isEqualTo("RUNNING");
+            assertThat(trial.get("subject").get("task").asString()).isEqualTo("Change the sock");
+            assertThat(trial.get("verdict").asString()).isNotEqualTo("TOO_FEW");
+        });
         assertThat(read("/api/tanks").size()).isEqualTo(7);
         assertThat(read("/api/services").get("total").asInt()).isBetween(400, 900);
     }

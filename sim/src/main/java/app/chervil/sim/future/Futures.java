@@ -66,7 +66,7 @@ public final class Futures {
         private final LivingWater water;
         private double services;
         private double minutes;
-        private double parts;
+        private double money;
         private double overloads;
         private double worstNitrate;
         private double worstAmmonia;
@@ -103,13 +103,13 @@ public final class Futures {
                 worstAmmonia = Math.max(worstAmmonia, water.ammonia());
             }
             aged.forEach(task -> count(task.work(), Math.floor(DAYS / task.days())));
-            return new Outcome(services, minutes / 60, parts, overloads, worstNitrate, worstAmmonia);
+            return new Outcome(services, minutes / 60, money, overloads, worstNitrate, worstAmmonia);
         }
 
         private void count(Work work, double times) {
             services += times;
             minutes += times * work.minutes();
-            parts += times * work.parts();
+            money += times * work.money();
         }
     }
 

@@ -36,10 +36,10 @@ public record TankToday(LocalDate on, List<GradedTask> graded, List<AgedTask> by
      * What one service takes.
      *
      * @param minutes of work
-     * @param parts thrown away
+     * @param money for parts thrown away
      * @param disturbance of the bacteria where they live, 0 to 3
      */
-    public record Work(int minutes, int parts, int disturbance) {}
+    public record Work(int minutes, double money, int disturbance) {}
 
     /**
      * What is known of its water, in mg/L.

@@ -20,6 +20,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.SplittableRandom;
 import java.util.function.BiPredicate;
+import java.util.function.Function;
 import java.util.function.Predicate;
 
 /**
@@ -48,7 +49,7 @@ public final class KeptStage<K> {
      * @param today the day up to which it was kept, exclusive
      * @param changes that were written down, oldest first
      * @param putIn the day the part came, if it came later than that
-     * @param fixedDays an interval that is kept whatever is found
+     * @param fixedDays the interval that is kept after a service on a day, whatever is found
      * @param flowMeasured share of services at which flow is measured
      * @param works whether somebody works on a day
      */
@@ -59,7 +60,7 @@ public final class KeptStage<K> {
             Optional<LocalDate> putIn,
             StartingLoad load,
             List<ContextChange> changes,
-            OptionalInt fixedDays,
+            Function<LocalDate, OptionalInt> fixedDays,
             double flowMeasured,
             Predicate<LocalDate> works) {}
 
@@ -145,8 +146,9 @@ public final class KeptStage<K> {
 
     /** The window after these services. */
     private Window window(List<Done<K>> done) {
-        if (plan.fixedDays().isPresent()) {
-            LocalDate day = served(done).plusDays(plan.fixedDays().getAsInt());
+        OptionalInt fixed = plan.fixedDays().apply(served(done));
+        if (fixed.isPresent()) {
+            LocalDate day = served(done).plusDays(fixed.getAsInt());
             return new Window(day, day, day);
         }
         Course course = Course.begin(plan.rule(), plan.from(), plan.load());

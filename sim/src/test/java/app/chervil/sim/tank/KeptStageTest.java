@@ -108,7 +108,7 @@ class KeptStageTest {
                 Optional.empty(),
                 StartingLoad.NORMAL,
                 List.of(),
-                fixed,
+                served -> fixed,
                 0,
                 KeptStageTest::works);
     }

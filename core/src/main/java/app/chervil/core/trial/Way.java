@@ -1,0 +1,7 @@
+package app.chervil.core.trial;
+
+/** The two intervals of a trial. */
+public enum Way {
+    FIRST,
+    OTHER
+}

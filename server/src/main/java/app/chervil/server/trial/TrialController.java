@@ -1,0 +1,59 @@
+package app.chervil.server.trial;
+
+import app.chervil.server.account.SignedIn;
+import jakarta.validation.Valid;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Trials over HTTP. */
+@RestController
+@RequestMapping("/api/trials")
+class TrialController {
+    private final TrialOperations operations;
+
+    TrialController(TrialOperations operations) {
+        this.operations = operations;
+    }
+
+    @GetMapping
+    List<TrialView> list(@AuthenticationPrincipal SignedIn who) {
+        return operations.list(who);
+    }
+
+    @PutMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void begin(@AuthenticationPrincipal SignedIn who, @PathVariable UUID id, @Valid @RequestBody TrialInput input) {
+        operations.begin(who, id, input);
+    }
+
+    /** Ends a trial today. */
+    @PostMapping("/{id}/stop")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void stop(@AuthenticationPrincipal SignedIn who, @PathVariable UUID id) {
+        operations.stop(who, id);
+    }
+
+    /** Takes the stop back. */
+    @PostMapping("/{id}/resume")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void resume(@AuthenticationPrincipal SignedIn who, @PathVariable UUID id) {
+        operations.resume(who, id);
+    }
+
+    @DeleteMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void remove(@AuthenticationPrincipal SignedIn who, @PathVariable UUID id) {
+        operations.remove(who, id);
+    }
+}

@@ -1,0 +1,79 @@
+package app.chervil.server.trial;
+
+import app.chervil.core.trial.Design;
+import app.chervil.core.water.Parameter;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+import org.jspecify.annotations.Nullable;
+
+/** Table trial. */
+@Mapper
+interface TrialMapper {
+    String COLUMNS = """
+            select id, tank_id, task_id, parameter, began_on, period_days, periods, first_days, other_days, started_by,
+                stopped_on
+            from trial
+            where site_id = #{site} and removed_at is null
+            """;
+
+    /** Trials of the site, latest first. */
+    @Select(COLUMNS + "order by began_on desc, id")
+    List<TrialRow> list(long site);
+
+    @Select(COLUMNS + "and id = #{id}")
+    Optional<TrialRow> find(long site, UUID id);
+
+    /** Adds a trial unless one with that id is there. */
+    @Insert("""
+            insert into trial (id, site_id, tank_id, task_id, parameter, began_on, period_days, periods, first_days,
+                other_days, started_by)
+            values (#{trial.id}, #{site}, #{trial.tankId}, #{trial.taskId}, #{trial.parameter}, #{trial.beganOn},
+                #{trial.periodDays}, #{trial.periods}, #{trial.firstDays}, #{trial.otherDays}, #{trial.startedBy})
+            on conflict on constraint trial_pk do nothing
+            """)
+    void insert(long site, TrialRow trial);
+
+    @Update("update trial set stopped_on = #{on} where site_id = #{site} and id = #{id} and stopped_on is null")
+    int stop(long site, UUID id, LocalDate on);
+
+    @Update("update trial set stopped_on = null where site_id = #{site} and id = #{id}")
+    int resume(long site, UUID id);
+
+    @Update("update trial set removed_at = #{now} where site_id = #{site} and id = #{id} and removed_at is null")
+    int remove(long site, UUID id, Instant now);
+
+    /** Table trial. */
+    record TrialRow(
+            UUID id,
+            long tankId,
+            long taskId,
+            Parameter parameter,
+            LocalDate beganOn,
+            int periodDays,
+            int periods,
+            int firstDays,
+            int otherDays,
+            String startedBy,
+            @Nullable LocalDate stoppedOn) {
+        Design design() {
+            return new Design(beganOn, periodDays, periods, firstDays, otherDays);
+        }
+
+        /** The day after its last: the day it was stopped, or its planned end. */
+        LocalDate until() {
+            LocalDate ends = design().ends();
+            return stoppedOn != null && stoppedOn.isBefore(ends) ? stoppedOn : ends;
+        }
+
+        boolean runsOn(LocalDate day) {
+            return !day.isBefore(beganOn) && day.isBefore(until());
+        }
+    }
+}

@@ -1,0 +1,183 @@
+package app.chervil.server.trial;
+
+import app.chervil.core.trial.Design;
+import app.chervil.core.water.Parameter;
+import app.chervil.core.water.Production;
+import app.chervil.server.account.SignedIn;
+import app.chervil.server.filter.FilterOperations;
+import app.chervil.server.filter.FilterView;
+import app.chervil.server.filter.FilterView.TaskView;
+import app.chervil.server.filter.TaskMode;
+import app.chervil.server.interval.ServiceHistory;
+import app.chervil.server.problem.NotFound;
+import app.chervil.server.problem.Rejected;
+import app.chervil.server.tank.TankOperations;
+import app.chervil.server.tank.TankView;
+import app.chervil.server.trial.TrialMapper.TrialRow;
+import app.chervil.server.water.TankWaterOperations;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Trials: begun, stopped, and told. What they say is worked out from the log and the readings at every question. */
+@Service
+public class TrialOperations {
+    private static final Set<Parameter> COMPARED = Set.of(Parameter.NITRATE, Parameter.PHOSPHATE);
+
+    private final TrialMapper mapper;
+    private final FilterOperations filters;
+    private final TankOperations tanks;
+    private final TankWaterOperations water;
+    private final ServiceHistory history;
+    private final Clock clock;
+
+    TrialOperations(
+            TrialMapper mapper,
+            FilterOperations filters,
+            TankOperations tanks,
+            TankWaterOperations water,
+            ServiceHistory history,
+            Clock clock) {
+        this.mapper = mapper;
+        this.filters = filters;
+        this.tanks = tanks;
+        this.water = water;
+        this.history = history;
+        this.clock = clock;
+    }
+
+    /** A task with its filter. */
+    private record Placed(FilterView filter, TaskView task) {}
+
+    /** Trials on tanks in use, those running first, then the latest. */
+    @Transactional(readOnly = true)
+    public List<TrialView> list(SignedIn who) {
+        Map<Long, TankView> inUse =
+                tanks.list(who).stream().collect(Collectors.toMap(TankView::id, Function.identity()));
+        Map<Long, Placed> placed = placed(who);
+        return mapper.list(who.siteId()).stream()
+                .flatMap(row -> Stream.ofNullable(placed.get(row.taskId()))
+                        .filter(one -> inUse.containsKey(row.tankId()))
+                        .map(one -> view(who, row, Objects.requireNonNull(inUse.get(row.tankId())), one)))
+                .sorted(java.util.Comparator.comparing(TrialView::state))
+                .toList();
+    }
+
+    /**
+     * Begins a trial under an id made by the sender; sent twice it begins once.
+     *
+     * @throws Rejected if it could tell nothing, or another one runs on the tank
+     */
+    @Transactional
+    public void begin(SignedIn who, UUID id, TrialInput input) {
+        if (mapper.find(who.siteId(), id).isPresent()) {
+            return;
+        }
+        Placed placed = Optional.ofNullable(placed(who).get(input.taskId())).orElseThrow(() -> new NotFound("task"));
+        long tank = placed.filter().tankId();
+        check(who, placed, input);
+        mapper.insert(
+                who.siteId(),
+                new TrialRow(
+                        id,
+                        tank,
+                        input.taskId(),
+                        input.parameter(),
+                        input.began(),
+                        input.periodDays(),
+                        input.periods(),
+                        input.firstDays(),
+                        input.otherDays(),
+                        who.name(),
+                        null));
+    }
+
+    private void check(SignedIn who, Placed placed, TrialInput input) {
+        tanks.checkDay("began", input.began());
+        LocalDate ends = input.began().plusDays((long) input.periods() * input.periodDays());
+        boolean alone = mapper.list(who.siteId()).stream()
+                .filter(row -> row.tankId() == placed.filter().tankId())
+                .noneMatch(row -> row.beganOn().isBefore(ends) && input.began().isBefore(row.until()));
+        new Rejected.Gatherer()
+                .check(
+                        COMPARED.contains(input.parameter()),
+                        "parameter",
+                        "not-compared",
+                        "Nitrate or phosphate can be compared.")
+                .check(
+                        placed.task().mode() != TaskMode.OFF && !placed.task().withOpening(),
+                        "taskId",
+                        "has-no-interval",
+                        "This task has no interval of its own.")
+                .check(input.periods() % Design.ROUND == 0, "periods", "not-in-fours", "Periods come in fours.")
+                .check(
+                        input.firstDays() != input.otherDays(),
+                        "otherDays",
+                        "same-days",
+                        "Two different intervals can be compared.")
+                .check(input.firstDays() <= input.periodDays(), "firstDays", "too-long", "At most one period.")
+                .check(input.otherDays() <= input.periodDays(), "otherDays", "too-long", "At most one period.")
+                .check(alone, "taskId", "one-at-a-time", "Another trial runs on this tank in these weeks.")
+                .done();
+    }
+
+    /** Ends a trial today; what it said so far stays. */
+    @Transactional
+    public void stop(SignedIn who, UUID id) {
+        TrialRow row = find(who, id);
+        if (row.runsOn(tanks.today())) {
+            mapper.stop(who.siteId(), id, tanks.today());
+        }
+    }
+
+    /** Takes the stop back. */
+    @Transactional
+    public void resume(SignedIn who, UUID id) {
+        mapper.resume(who.siteId(), find(who, id).id());
+    }
+
+    /** Strikes a trial from the list. */
+    @Transactional
+    public void remove(SignedIn who, UUID id) {
+        who.mustBeKeeper();
+        mapper.remove(who.siteId(), find(who, id).id(), clock.instant());
+    }
+
+    private TrialRow find(SignedIn who, UUID id) {
+        return mapper.find(who.siteId(), id).orElseThrow(() -> new NotFound("trial"));
+    }
+
+    private Map<Long, Placed> placed(SignedIn who) {
+        return filters.list(who, null).stream()
+                .flatMap(filter -> filter.tasks().stream().map(task -> new Placed(filter, task)))
+                .collect(Collectors.toMap(one -> one.task().id(), Function.identity()));
+    }
+
+    private TrialView view(SignedIn who, TrialRow row, TankView tank, Placed placed) {
+        LocalDate today = tanks.today();
+        LocalDate lived = row.until().isBefore(today) ? row.until() : today;
+        Optional<Production.Compared> compared =
+                water.compare(who, row.tankId(), row.parameter(), row.design().phases(), lived.plusDays(1));
+        return new TrialTold(row, services(who, row, lived), compared, today)
+                .view(tank.tank().name(), placed.task());
+    }
+
+    private List<LocalDate> services(SignedIn who, TrialRow row, LocalDate lived) {
+        return history.list(who.siteId(), row.tankId(), row.beganOn()).stream()
+                .filter(service -> service.done().containsKey(row.taskId()))
+                .map(ServiceHistory.PastService::doneOn)
+                .filter(day -> !day.isAfter(lived))
+                .distinct()
+                .toList();
+    }
+}

@@ -1,0 +1,157 @@
+package app.chervil.server.trial;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import app.chervil.server.ChervilTest;
+import app.chervil.server.TestSite;
+import app.chervil.server.account.SignedIn;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import tools.jackson.databind.JsonNode;
+
+/** A keeper tries two intervals of a pre-filter; today is Monday 1 June 2026. */
+@ChervilTest
+class TrialApiTest {
+    private static final LocalDate TODAY = LocalDate.of(2026, 6, 1);
+    private static final String TRIALS = "/api/trials";
+
+    @Autowired
+    TestSite site;
+
+    private SignedIn keeper;
+    private long tank;
+    private JsonNode canister;
+    private long prefilter;
+    private final UUID id = UUID.randomUUID();
+
+    @BeforeEach
+    void tank() throws Exception {
+        keeper = site.keeper();
+        tank = site.tank(keeper);
+        canister = site.canister(keeper, tank, "Weir", "2026-02-01");
+        prefilter = TestSite.task(canister, "Rinse the pre-filter");
+    }
+
+    private static String trial(long task, int beganDaysAgo, int periods, int first, int other) {
+        return """
+            {"taskId": %d, "parameter": "NITRATE", "began": "%s", "periodDays": 14, "periods": %d, "firstDays": %d,
+             "otherDays": %d}""".formatted(task, TODAY.minusDays(beganDaysAgo), periods, first, other);
+    }
+
+    private void begin(int daysAgo) throws Exception {
+        site.put(keeper, TRIALS + "/" + id, trial(prefilter, daysAgo, 4, 7, 14)).andExpect(status().isNoContent());
+    }
+
+    private JsonNode only() throws Exception {
+        JsonNode trials = site.read(site.get(keeper, TRIALS).andExpect(status().isOk()));
+        assertThat(trials).hasSize(1);
+        return trials.get(0);
+    }
+
+    private JsonNode forecast() throws Exception {
+        return site.read(site.get(keeper, "/api/forecasts"))
+                .valueStream()
+                .filter(one -> one.get("subject").get("taskId").asLong() == prefilter)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private void rinsed(int daysAgo) throws Exception {
+        site.put(keeper, "/api/services/" + UUID.randomUUID(), """
+                {"tankId": %d, "doneOn": "%s", "doneBy": "Marit", "note": "", "flows": [], "tasks": [{"taskId": %d}]}""".formatted(tank, TODAY.minusDays(daysAgo), prefilter))
+                .andExpect(status().isOk());
+    }
+
+    private void read(int daysAgo, double nitrate) throws Exception {
+        site.post(keeper, "/api/tanks/" + tank + "/readings", """
+                {"takenAt": "%sT12:00:00Z", "moment": "PLAIN", "values": [{"id": "%s", "parameter": "NITRATE",
+                 "amount": %s, "belowDetection": false, "early": false, "method": "Drop test"}]}""".formatted(
+                                TODAY.minusDays(daysAgo), UUID.randomUUID(), nitrate))
+                .andExpect(status().is2xxSuccessful());
+    }
+
+    @Test
+    void a_running_trial_says_when_its_task_is_due() throws Exception {
+        rinsed(3);
+
+        begin(20); // the other way holds from the fifteenth day on
+
+        assertThat(forecast().get("window").get("ideal").asString())
+                .isEqualTo(TODAY.plusDays(11).toString());
+        assertThat(forecast().get("reasons").get(0).asString()).isEqualTo("Being tried: every 14 days.");
+        assertThat(only().get("now").asString()).isEqualTo("OTHER");
+        assertThat(only().get("verdict").asString()).isEqualTo("TOO_FEW");
+    }
+
+    @Test
+    void stopping_gives_the_task_back_and_can_be_undone() throws Exception {
+        begin(20);
+
+        site.post(keeper, TRIALS + "/" + id + "/stop", "").andExpect(status().isNoContent());
+
+        assertThat(only().get("state").asString()).isEqualTo("STOPPED");
+        assertThat(forecast().get("basis").asString()).isNotEqualTo("FIXED");
+        site.post(keeper, TRIALS + "/" + id + "/resume", "").andExpect(status().isNoContent());
+        assertThat(only().get("state").asString()).isEqualTo("RUNNING");
+    }
+
+    @Test
+    void what_was_read_and_done_is_told_way_by_way() throws Exception {
+        begin(56);
+        // nitrate rises by 2 a week in the first and fourth fortnight, by 6 in the two between
+        double nitrate = 10;
+        for (int day = 0; day <= 55; day++) {
+            if (day % 5 == 0) {
+                read(56 - day, nitrate);
+            }
+            nitrate += (day >= 14 && day < 42 ? 6 : 2) / 7.0;
+        }
+        rinsed(50);
+        rinsed(45);
+        rinsed(30);
+
+        JsonNode trial = only();
+
+        assertThat(trial.get("state").asString()).isEqualTo("DONE");
+        assertThat(trial.get("verdict").asString()).isEqualTo("FIRST_RISES_LESS");
+        assertThat(trial.get("difference").get("perWeek").asDouble()).isBetween(3.5, 4.5);
+        assertThat(trial.get("ways").get(0).get("times").asInt()).isEqualTo(2);
+        assertThat(trial.get("ways").get(1).get("times").asInt()).isEqualTo(1);
+        // two rinses of five minutes in four weeks
+        assertThat(trial.get("ways").get(0).get("minutesAWeek").asDouble()).isEqualTo(2.5);
+    }
+
+    @Test
+    void trials_that_could_tell_nothing_are_refused_at_their_field() throws Exception {
+        begin(20);
+        String other = TRIALS + "/" + UUID.randomUUID();
+
+        site.put(keeper, other, trial(prefilter, 1, 4, 7, 14))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].code").value("one-at-a-time"));
+        site.delete(keeper, TRIALS + "/" + id).andExpect(status().isNoContent());
+        site.put(keeper, other, trial(prefilter, 1, 6, 7, 7))
+                .andExpect(jsonPath("$.errors[0].field").value("periods"))
+                .andExpect(jsonPath("$.errors[1].field").value("otherDays"));
+        site.put(keeper, other, trial(prefilter, 1, 4, 7, 20))
+                .andExpect(jsonPath("$.errors[0].field").value("otherDays"));
+        site.put(keeper, other, trial(TestSite.task(canister, "Change the fine pad"), 1, 4, 7, 14))
+                .andExpect(jsonPath("$.errors[0].code").value("has-no-interval"));
+    }
+
+    @Test
+    void trials_stay_on_their_site() throws Exception {
+        begin(20);
+        SignedIn stranger = site.keeper();
+
+        assertThat(site.read(site.get(stranger, TRIALS))).isEmpty();
+        site.post(stranger, TRIALS + "/" + id + "/stop", "").andExpect(status().isNotFound());
+        site.put(stranger, TRIALS + "/" + UUID.randomUUID(), trial(prefilter, 1, 4, 7, 14))
+                .andExpect(status().isNotFound());
+    }
+}

@@ -1,0 +1,1 @@
+export { default as BenchNav } from './BenchNav.vue'

@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { BenchNav } from '@/features/bench'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import { useTrials } from './queries'
+import TrialCard from './TrialCard.vue'
+
+/** At the table: two intervals of one task tried in turns, and what the water says to it. */
+const trials = useTrials()
+</script>
+
+<template>
+  <main class="page">
+    <BenchNav />
+    <header>
+      <h1>Trials</h1>
+      <RouterLink class="button" :to="{ name: 'new-trial' }">Begin a trial</RouterLink>
+    </header>
+    <p class="quiet lead">
+      Two intervals of one task take turns, and the rise of nitrate or phosphate is compared with water
+      changes taken out of it.
+    </p>
+    <AsyncState
+      :pending="trials.isPending.value"
+      :error="trials.error.value"
+      what="the trials"
+      @retry="trials.refetch()"
+    >
+      <p v-if="trials.data.value?.length === 0">
+        No trial yet. Try one where you wonder whether more often is worth the time: a sock, a pre-filter, a
+        fine pad.
+      </p>
+      <TrialCard v-for="trial in trials.data.value" :key="trial.id" :trial="trial" />
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+
+.lead {
+  margin: 4px 0 16px;
+}
+</style>

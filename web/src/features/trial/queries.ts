@@ -1,0 +1,34 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { api, body, type Schemas } from '@/shared/api/client'
+
+export type Trial = Schemas['TrialView']
+export type TrialInput = Schemas['TrialInput']
+export type TriedWay = Schemas['TriedWay']
+
+/** Trials, those that run first. */
+export const useTrials = () =>
+  useQuery({ queryKey: ['trials'], queryFn: () => body(api.GET('/api/trials')), staleTime: 0 })
+
+/** A mutation after which dates move: forecasts, rounds and the plan are asked for anew. */
+function useTrying<I, O>(mutationFn: (input: I) => Promise<O>) {
+  const client = useQueryClient()
+  const stale = ['trials', 'forecasts', 'rounds', 'plan']
+  return useMutation({
+    mutationFn,
+    onSuccess: () => Promise.all(stale.map((key) => client.invalidateQueries({ queryKey: [key] }))),
+  })
+}
+
+export const useBeginTrial = () =>
+  useTrying(({ id, input }: { id: string; input: TrialInput }) =>
+    body(api.PUT('/api/trials/{id}', { params: { path: { id } }, body: input })),
+  )
+
+export const useStopTrial = () =>
+  useTrying((id: string) => body(api.POST('/api/trials/{id}/stop', { params: { path: { id } } })))
+
+export const useResumeTrial = () =>
+  useTrying((id: string) => body(api.POST('/api/trials/{id}/resume', { params: { path: { id } } })))
+
+export const useRemoveTrial = () =>
+  useTrying((id: string) => body(api.DELETE('/api/trials/{id}', { params: { path: { id } } })))
