@@ -106,9 +106,7 @@ public final class Audit {
     private void late(Chain chain, List<Trouble> found) {
         List<Integer> on = plan.of(chain.id());
         for (int k = 0; k < on.size(); k++) {
-            int latest = k == 0
-                    ? chain.rhythm().first().latest()
-                    : on.get(k - 1) + chain.rhythm().gap().latest();
+            int latest = plan.span(new Occurrence(chain, k, on.get(k))).latest();
             if (on.get(k) < instance.publishedDays() && on.get(k) > latest && !instance.skips(chain.id(), k)) {
                 found.add(new Late(on.get(k), chain.id(), k, on.get(k) - latest));
             }

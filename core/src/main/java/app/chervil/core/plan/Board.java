@@ -14,6 +14,9 @@ import java.util.List;
 final class Board {
     private static final int[] NOWHERE = {};
 
+    /** Stands for an occurrence that is off the board; no day comes near it. */
+    private static final int OFF = -1000;
+
     final List<Lane> lanes;
     final int days;
     private final Instance instance;
@@ -93,32 +96,41 @@ final class Board {
         return placed[lane];
     }
 
-    /** Minutes of a day, set-ups included. */
-    int minutes(int day) {
-        return load[day];
-    }
-
-    int keeperMinutes(int day) {
-        return keeperLoad[day];
-    }
-
     /** Puts a lane on its days; it must not lie on any. */
     void place(int lane, int[] on) {
+        place(lane, on, 0, on.length);
+    }
+
+    /** Puts some occurrences of a lane on their days; the others lie on theirs already. */
+    void place(int lane, int[] on, int first, int end) {
         placed[lane] = on;
-        count(lane, on, 1);
+        count(lane, on, first, end, 1);
     }
 
     /** Takes a lane off. */
     int[] remove(int lane) {
-        int[] was = placed[lane];
-        count(lane, was, -1);
+        int[] was = remove(lane, 0, placed[lane].length);
         placed[lane] = NOWHERE;
         return was;
     }
 
-    private void count(int lane, int[] on, int sign) {
+    /**
+     * Takes some occurrences of a lane off.
+     *
+     * @return the days of all of them
+     */
+    int[] remove(int lane, int first, int end) {
+        int[] was = placed[lane];
+        count(lane, was, first, end, -1);
+        int[] left = was.clone();
+        Arrays.fill(left, first, end, OFF);
+        placed[lane] = left;
+        return was;
+    }
+
+    private void count(int lane, int[] on, int first, int end, int sign) {
         Lane one = lanes.get(lane);
-        for (int k = 0; k < on.length; k++) {
+        for (int k = first; k < end; k++) {
             if (one.skipped[k]) {
                 continue;
             }
@@ -247,10 +259,15 @@ final class Board {
 
     /** Packed cost of a lane that is not on the board, if it lay on these days. */
     long cost(int lane, int[] on) {
+        return cost(lane, on, 0, on.length);
+    }
+
+    /** Packed cost of some occurrences that are not on the board, if they lay on these days, with the gaps around them. */
+    long cost(int lane, int[] on, int first, int end) {
         Lane one = lanes.get(lane);
         int[] close = tooClose(lane);
-        long cost = 0;
-        for (int k = 0; k < on.length; k++) {
+        long cost = end < on.length ? one.gap(on[end] - on[end - 1]) : 0;
+        for (int k = first; k < end; k++) {
             cost += one.own(k, k == 0 ? 0 : on[k - 1], on[k]) + (one.skipped[k] ? 0 : price(lane, on[k], close[on[k]]));
         }
         return cost;

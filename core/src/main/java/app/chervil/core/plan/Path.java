@@ -16,6 +16,9 @@ final class Path {
     private long[] leastBefore;
     private final int[][] cameFrom;
     private final int[] none;
+    private final int[] from;
+    private final int[] to;
+    private long[] prices = {};
     private long cost;
 
     Path(Board board) {
@@ -27,6 +30,8 @@ final class Path {
         none = new int[board.days];
         int most = board.lanes.stream().mapToInt(Lane::count).max().orElse(0);
         cameFrom = new int[most][board.days];
+        from = new int[most];
+        to = new int[most];
     }
 
     /** Packed cost of the days found last. */
@@ -36,34 +41,52 @@ final class Path {
 
     /** Best days for a lane that is not on the board. */
     int[] find(int lane) {
-        return find(lane, none);
+        int count = board.lanes.get(lane).count();
+        return find(Piece.whole(lane, new int[count], board.days), none);
     }
 
     /**
-     * Days that would be best if every day cost something more.
+     * Days that would be best for some occurrences if every day cost something more; the others stay where they are.
      *
+     * @param piece what is off the board
      * @param more points by day
+     * @return days of all occurrences
      */
-    int[] find(int lane, int[] more) {
-        Lane one = board.lanes.get(lane);
-        int count = one.count();
+    int[] find(Piece piece, int[] more) {
+        Lane one = board.lanes.get(piece.lane);
         cost = 0;
-        if (count == 0) {
-            return new int[0];
+        if (piece.first == piece.end) {
+            return piece.was;
         }
-        int last = one.to[count - 1];
-        for (int to : one.to) {
-            last = Math.max(last, to);
+        bound(one, piece);
+        price(piece, more);
+        for (int k = piece.first; k < piece.end; k++) {
+            swap();
+            step(one, k, piece);
         }
-        long[] prices = board.prices(lane, one.from[0], last);
-        for (int day = one.from[0]; day <= last; day++) {
+        if (piece.end < one.count()) {
+            leave(one, piece);
+        }
+        return back(one, piece);
+    }
+
+    /** First and last day of each occurrence that may move. */
+    private void bound(Lane one, Piece piece) {
+        for (int k = piece.first; k < piece.end; k++) {
+            from[k] = Math.max(one.from[k], piece.low);
+            to[k] = Math.min(one.to[k], piece.high);
+        }
+    }
+
+    private void price(Piece piece, int[] more) {
+        int last = to[piece.first];
+        for (int k = piece.first; k < piece.end; k++) {
+            last = Math.max(last, to[k]);
+        }
+        prices = board.prices(piece.lane, from[piece.first], last);
+        for (int day = from[piece.first]; day <= last; day++) {
             prices[day] += more[day];
         }
-        for (int k = 0; k < count; k++) {
-            swap();
-            step(one, k, prices);
-        }
-        return back(one);
     }
 
     private void swap() {
@@ -75,24 +98,31 @@ final class Path {
         leastReached = was;
     }
 
-    private void step(Lane one, int k, long[] prices) {
-        for (int day = one.from[k]; day <= one.to[k]; day++) {
-            long best = k == 0 ? 0 : arrive(one, k, day);
+    /** Reaches occurrence k on each of its days; the first that moves comes from a day that stands. */
+    private void step(Lane one, int k, Piece piece) {
+        long least = NEVER;
+        for (int day = from[k]; day <= to[k]; day++) {
+            long best = k > piece.first ? arrive(one, k, day) : enter(one, piece, day);
             long own = ownWithoutGap(one, k, day) + (one.skipped[k] ? 0 : prices[day]);
             reached[day] = best >= NEVER ? NEVER : best + own;
-        }
-        long least = NEVER;
-        for (int day = one.from[k]; day <= one.to[k]; day++) {
             least = Math.min(least, reached[day]);
             leastReached[day] = least;
         }
     }
 
+    private static long enter(Lane one, Piece piece, int day) {
+        if (piece.first == 0) {
+            return 0;
+        }
+        int standing = piece.was[piece.first - 1];
+        return day > standing ? one.gap(day - standing) : NEVER;
+    }
+
     /** Cheapest way to a day from any day of the occurrence before; looks back only as far as it can still gain. */
     private long arrive(Lane one, int k, int day) {
         long best = NEVER;
-        int from = -1;
-        for (int prior = Math.min(one.to[k - 1], day - 1); prior >= one.from[k - 1]; prior--) {
+        int came = -1;
+        for (int prior = Math.min(to[k - 1], day - 1); prior >= from[k - 1]; prior--) {
             long gap = one.gap(day - prior);
             if (day - prior > one.interval() && best < gap + leastBefore[prior]) {
                 break;
@@ -100,10 +130,10 @@ final class Path {
             long through = before[prior] + gap;
             if (through <= best) {
                 best = through;
-                from = prior;
+                came = prior;
             }
         }
-        cameFrom[k][day] = from;
+        cameFrom[k][day] = came;
         return best;
     }
 
@@ -111,18 +141,25 @@ final class Path {
         return k == 0 ? one.own(0, 0, day) : one.own(k, day, day) - one.gap(0);
     }
 
-    private int[] back(Lane one) {
-        int count = one.count();
-        int day = one.from[count - 1];
-        for (int other = day; other <= one.to[count - 1]; other++) {
+    /** Adds the gap to the next occurrence, which stands. */
+    private void leave(Lane one, Piece piece) {
+        int standing = piece.was[piece.end];
+        for (int day = from[piece.end - 1]; day <= to[piece.end - 1]; day++) {
+            reached[day] = day < standing && reached[day] < NEVER ? reached[day] + one.gap(standing - day) : NEVER;
+        }
+    }
+
+    private int[] back(Lane one, Piece piece) {
+        int day = from[piece.end - 1];
+        for (int other = day; other <= to[piece.end - 1]; other++) {
             day = reached[other] < reached[day] ? other : day;
         }
         cost = reached[day];
         if (cost >= NEVER) {
             throw new IllegalStateException("no days fit chain " + one.chain.id() + " " + Arrays.toString(one.from));
         }
-        int[] on = new int[count];
-        for (int k = count - 1; k >= 0; k--) {
+        int[] on = piece.was.clone();
+        for (int k = piece.end - 1; k >= piece.first; k--) {
             on[k] = day;
             day = cameFrom[k][day];
         }

@@ -43,6 +43,14 @@ public record Plan(Map<Long, List<Integer>> days, Score score) {
         return days.getOrDefault(chain, List.of());
     }
 
+    /** The window of a planned time, in days of the plan: its own for the first, after the time before for the others. */
+    public Span span(Occurrence one) {
+        Chain.Rhythm rhythm = one.chain().rhythm();
+        return one.k() == 0
+                ? rhythm.first()
+                : rhythm.gap().plus(of(one.chain().id()).get(one.k() - 1));
+    }
+
     /** What is done within the published days, by day and then in the order of the chains; skipped ones are left out. */
     public List<Visit> visits(Instance instance) {
         Map<Long, Map<Integer, List<Occurrence>>> byTank = new HashMap<>();

@@ -12,6 +12,8 @@ import java.util.Set;
  */
 public final class Planner {
     private static final int REPLANS_A_LANE = 10;
+    private static final int LEAST_TURNS = 30_000;
+    private static final int MOST_TURNS_A_LANE = 900;
 
     private Planner() {}
 
@@ -22,7 +24,7 @@ public final class Planner {
         /** While somebody waits. */
         INTERACTIVE(30),
         /** While nobody waits. */
-        BACKGROUND(300);
+        BACKGROUND(700);
 
         private final int turnsALane;
 
@@ -31,9 +33,11 @@ public final class Planner {
         }
     }
 
-    /** Plans from nothing. */
+    /** Plans from nothing. A small site is looked at longer: chance weighs more where there is little to average over. */
     public static Plan plan(Instance instance, Effort effort, long seed) {
-        return plan(instance, effort.turnsALane, seed);
+        int lanes = Math.max(1, instance.chains().size());
+        boolean small = effort == Effort.BACKGROUND && lanes * effort.turnsALane < LEAST_TURNS;
+        return plan(instance, small ? Math.min(MOST_TURNS_A_LANE, LEAST_TURNS / lanes) : effort.turnsALane, seed);
     }
 
     /**

@@ -2,6 +2,7 @@ package app.chervil.core.plan;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -18,7 +19,14 @@ final class Search {
     private static final int FREQUENT_DAYS = 14;
     private static final int MOST_FREQUENT = 20;
     private static final int MOST_NOISE = 300;
-    private static final double HOT = 200;
+
+    /** One in so many turns takes whole lanes off, the others what lies within one to four weeks. */
+    private static final int WHOLE_EVERY = 4;
+
+    private static final int LEAST_WIDTH_DAYS = 7;
+    private static final int MOST_WIDTH_DAYS = 28;
+    private static final int MARGIN_DAYS = 7;
+    private static final double HOT = 300;
     private static final double COLD = 2;
 
     private final Board board;
@@ -137,7 +145,7 @@ final class Search {
         return false;
     }
 
-    /** Takes a few lanes off and puts them back one after the other, so many times, less and less willing to lose. */
+    /** Takes a few lanes off, whole or for some weeks, and puts them back one after the other, so many times, less and less willing to lose. */
     void anneal(List<Integer> seeds, int times) {
         if (seeds.isEmpty()) {
             return;
@@ -152,35 +160,47 @@ final class Search {
     }
 
     private void attempt(int[] ruined, double heat) {
-        int[][] was = new int[ruined.length][];
+        List<Piece> pieces = pieces(ruined);
         long delta = 0;
-        for (int i = 0; i < ruined.length; i++) {
-            was[i] = board.remove(ruined[i]);
-            delta -= board.cost(ruined[i], was[i]);
+        for (Piece piece : pieces) {
+            board.remove(piece.lane, piece.first, piece.end);
+            delta -= board.cost(piece.lane, piece.was, piece.first, piece.end);
         }
-        shuffle(ruined, was);
+        shuffle(pieces);
         int noisy = disturb();
-        for (int lane : ruined) {
-            int[] on = path.find(lane, noise);
-            delta += noisy == 0 ? path.cost() : board.cost(lane, on);
-            board.place(lane, on);
+        for (Piece piece : pieces) {
+            int[] on = path.find(piece, noise);
+            delta += noisy == 0 ? path.cost() : board.cost(piece.lane, on, piece.first, piece.end);
+            board.place(piece.lane, on, piece.first, piece.end);
         }
         if (accepts(Score.unpack(delta), heat)) {
             total += delta;
-            for (int lane : ruined) {
-                sinceBest.add(lane);
-            }
+            pieces.forEach(piece -> sinceBest.add(piece.lane));
             if (total < best) {
                 keep();
             }
         } else {
-            for (int lane : ruined) {
-                board.remove(lane);
-            }
-            for (int i = 0; i < ruined.length; i++) {
-                board.place(ruined[i], was[i]);
+            pieces.forEach(piece -> board.remove(piece.lane, piece.first, piece.end));
+            pieces.forEach(piece -> board.place(piece.lane, piece.was, piece.first, piece.end));
+        }
+    }
+
+    /** Whole lanes, or what of them lies within some weeks. */
+    private List<Piece> pieces(int[] ruined) {
+        boolean whole = random.nextInt(WHOLE_EVERY) == 0;
+        int width = random.nextInt(LEAST_WIDTH_DAYS, MOST_WIDTH_DAYS + 1);
+        int from = random.nextInt(board.days) - width / 2;
+        List<Piece> pieces = new ArrayList<>();
+        for (int lane : ruined) {
+            int[] was = board.placed(lane);
+            Piece piece = whole
+                    ? Piece.whole(lane, was, board.days)
+                    : Piece.within(lane, was, from, from + width, MARGIN_DAYS);
+            if (!piece.isEmpty()) {
+                pieces.add(piece);
             }
         }
+        return pieces;
     }
 
     /**
@@ -203,15 +223,9 @@ final class Search {
         return delta.soft() <= 0 || random.nextDouble() < Math.exp(-delta.soft() / heat);
     }
 
-    private void shuffle(int[] lanes, int[][] was) {
-        for (int i = lanes.length - 1; i > 0; i--) {
-            int j = random.nextInt(i + 1);
-            int lane = lanes[i];
-            lanes[i] = lanes[j];
-            lanes[j] = lane;
-            int[] days = was[i];
-            was[i] = was[j];
-            was[j] = days;
+    private void shuffle(List<Piece> pieces) {
+        for (int i = pieces.size() - 1; i > 0; i--) {
+            Collections.swap(pieces, i, random.nextInt(i + 1));
         }
     }
 
@@ -219,7 +233,7 @@ final class Search {
     private int[] ruined(int seed) {
         Set<Integer> chosen = new LinkedHashSet<>();
         add(chosen, seed);
-        int way = random.nextInt(5);
+        int way = random.nextInt(6);
         List<Integer> ofTank = board.sites().lanesOfTank.get(board.sites().tankOf[seed]);
         if (way == 0) {
             int more = random.nextInt(MOST_RUINED);
@@ -232,7 +246,7 @@ final class Search {
                     add(chosen, other);
                 }
             }
-        } else if (way == 2) {
+        } else if (way == 2 || way == 5) {
             int other = alike(seed);
             add(chosen, other);
             addFrequent(chosen, board.sites().tankOf[other]);

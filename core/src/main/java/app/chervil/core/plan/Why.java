@@ -126,15 +126,8 @@ public final class Why {
                 .toList();
     }
 
-    private Span span(Occurrence one) {
-        Chain.Rhythm rhythm = one.chain().rhythm();
-        return one.k() == 0
-                ? rhythm.first()
-                : rhythm.gap().plus(plan.of(one.chain().id()).get(one.k() - 1));
-    }
-
     private int fromIdeal(Occurrence one) {
-        return one.day() - span(one).ideal();
+        return one.day() - plan.span(one).ideal();
     }
 
     private String timing(Occurrence one) {
@@ -145,7 +138,7 @@ public final class Why {
             return task + " falls on its ideal day.";
         }
         String days = Math.abs(off) == 1 ? "1 day" : Math.abs(off) + " days";
-        int late = one.day() - span(one).latest();
+        int late = one.day() - plan.span(one).latest();
         if (late > 0) {
             return task + " is " + (late == 1 ? "1 day" : late + " days") + " past its latest day.";
         }

@@ -116,7 +116,7 @@ final class PlanBench {
     private static void warmUp() {
         Instance small = PlanWorlds.of(12, 8, 1_000_003);
         for (int i = 0; i < 3; i++) {
-            Planner.plan(small, Effort.INTERACTIVE, i);
+            Planner.plan(small, Effort.BACKGROUND, i);
         }
     }
 

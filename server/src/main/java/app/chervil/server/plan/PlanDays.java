@@ -38,17 +38,8 @@ public record PlanDays(List<PlanDay> days, List<PlannedVisit> visits, List<TaskF
         return (int) on(day).count();
     }
 
-    /** The next day of a task; null if it is not planned. */
-    public @Nullable LocalDate taskOn(long task) {
-        return next(task);
-    }
-
-    /** The next day of a chore by its chain; null if it is not planned. */
-    public @Nullable LocalDate choreOn(long chain) {
-        return next(chain);
-    }
-
-    private @Nullable LocalDate next(long chain) {
+    /** The next day of a task or a chore by its chain; null if it is not planned. */
+    public @Nullable LocalDate next(long chain) {
         return visits.stream()
                 .filter(visit -> visit.tasks().stream().anyMatch(task -> task.chain() == chain))
                 .map(PlannedVisit::on)

@@ -52,6 +52,9 @@ public class PlanOperations {
     /** Sites with more chains than this are first planned without a search, and searched while nobody waits. */
     private static final int MOST_AT_ONCE = 600;
 
+    /** Sites with no more chains than this are searched to the end at once: half a second. */
+    private static final int MOST_THOROUGHLY = 60;
+
     private static final Duration UNDO_WITHIN = Duration.ofDays(7);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
@@ -138,7 +141,10 @@ public class PlanOperations {
     }
 
     private static Plan first(Instance instance) {
-        Effort effort = instance.chains().size() > MOST_AT_ONCE ? Effort.USABLE : Effort.INTERACTIVE;
+        int chains = instance.chains().size();
+        Effort effort = chains > MOST_AT_ONCE
+                ? Effort.USABLE
+                : chains > MOST_THOROUGHLY ? Effort.INTERACTIVE : Effort.BACKGROUND;
         return Planner.plan(instance, effort, SEED);
     }
 

@@ -120,18 +120,9 @@ final class PlanViews {
                         .toList()));
     }
 
-    private Span span(Occurrence one) {
-        return one.k() == 0
-                ? one.chain().rhythm().first()
-                : one.chain()
-                        .rhythm()
-                        .gap()
-                        .plus(force.plan().of(one.chain().id()).get(one.k() - 1));
-    }
-
     private PlannedTask task(Occurrence one) {
         Subject subject = input.of(one.chain().id()).subject();
-        Span span = span(one);
+        Span span = force.plan().span(one);
         @Nullable TankChore chore = subject.chore();
         return new PlannedTask(
                 one.chain().id(),
@@ -247,7 +238,7 @@ final class PlanViews {
         List<ShiftedWork> after = new ArrayList<>();
         for (Visit visit : force.plan().visits(force.instance())) {
             for (Occurrence one : visit.occurrences()) {
-                int ideal = span(one).ideal();
+                int ideal = force.plan().span(one).ideal();
                 if (ideal >= first && ideal <= last && (one.day() < first || one.day() > last)) {
                     ShiftedWork shifted = new ShiftedWork(
                             input.tankName(visit.tank()),

@@ -146,7 +146,7 @@ public class RoundsOperations {
                 brief(tank),
                 Stream.concat(
                                 errands.stream().map(RoundsView.ErrandView::plannedOn),
-                                chores.stream().map(chore -> day.plan.choreOn(chore.chain())))
+                                chores.stream().map(chore -> day.plan.next(chore.chain())))
                         .filter(Objects::nonNull)
                         .min(Comparator.naturalOrder())
                         .orElse(null),
@@ -166,14 +166,14 @@ public class RoundsOperations {
                 chore.minutes(),
                 chore.window().standingOn(day.today),
                 chore.window(),
-                Objects.requireNonNull(day.plan.choreOn(chore.chain())));
+                Objects.requireNonNull(day.plan.next(chore.chain())));
     }
 
     private static RoundsView.ErrandView errand(Errand errand, TaskForecast task, Day day) {
         Window window = errand.forecast().window();
         return new RoundsView.ErrandView(
                 errand.place().taskId(),
-                day.plan.taskOn(errand.place().taskId()),
+                day.plan.next(errand.place().taskId()),
                 new RoundsView.FilterBrief(task.filter().id(), task.filter().name()),
                 task.task().name(),
                 errand.reach(),

@@ -1,0 +1,59 @@
+package app.chervil.server.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import app.chervil.server.ChervilTest;
+import app.chervil.server.TestSite;
+import app.chervil.server.account.SignedIn;
+import java.util.Set;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import tools.jackson.databind.JsonNode;
+
+/** A site of so many tanks that its plan is searched while nobody waits; today is Monday 1 June 2026. */
+@ChervilTest
+class LargeSiteTest {
+    private static final int TANKS = 125;
+
+    @Autowired
+    TestSite site;
+
+    @Autowired
+    PlanWorker worker;
+
+    private JsonNode plan(SignedIn keeper) throws Exception {
+        return site.read(site.get(keeper, "/api/plan?weeks=8").andExpect(status().isOk()));
+    }
+
+    private static Set<Long> tanks(JsonNode plan) {
+        return plan.get("visits")
+                .valueStream()
+                .map(visit -> visit.get("tankId").asLong())
+                .collect(Collectors.toSet());
+    }
+
+    @Test
+    void it_has_a_plan_at_once_and_a_better_one_once_the_search_is_done() throws Exception {
+        SignedIn keeper = site.keeper();
+        for (int i = 0; i < TANKS; i++) {
+            site.canister(keeper, site.tank(keeper), "Weir", "2026-04-" + (10 + i % 20));
+        }
+        site.put(keeper, "/api/plan/time/people/" + keeper.accountId(), "{\"minutes\": [900, 0, 900, 0, 900, 900, 0]}")
+                .andExpect(status().isOk());
+
+        JsonNode first = plan(keeper);
+        boolean improving = first.get("improving").asBoolean();
+        worker.idle().get(5, TimeUnit.MINUTES);
+        JsonNode better = plan(keeper);
+
+        assertThat(improving).isTrue();
+        assertThat(better.get("improving").asBoolean()).isFalse();
+        assertThat(tanks(first)).hasSize(TANKS);
+        assertThat(tanks(better)).hasSize(TANKS);
+        assertThat(better.get("visits").size()).isLessThan(first.get("visits").size());
+        assertThat(plan(keeper).get("visits")).isEqualTo(better.get("visits"));
+    }
+}
