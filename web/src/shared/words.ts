@@ -119,3 +119,9 @@ export function labelOf<V extends string>(choices: Choice<V>[], value: V | undef
 }
 
 export const gradeOf = (finding: Finding) => FINDINGS.findIndex((choice) => choice.value === finding)
+
+/** Words that begin a sentence. */
+export const upperFirst = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
+
+/** Words that stand inside a sentence. */
+export const lowerFirst = (words: string) => words.charAt(0).toLowerCase() + words.slice(1)

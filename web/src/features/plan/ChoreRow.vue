@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { upperFirst } from '@/shared/words'
 import { agoWords, shortDay, today, windowWords } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
@@ -19,7 +20,7 @@ watch(
   (chore) => (days.value = String(chore.everyDays ?? chore.startDays)),
   { immediate: true },
 )
-const name = computed(() => props.chore.name.charAt(0).toUpperCase() + props.chore.name.slice(1))
+const name = computed(() => upperFirst(props.chore.name))
 const byLitres = computed(() => props.chore.kind === 'WATER_CHANGE')
 
 async function plan() {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { lowerFirst } from '@/shared/words'
 import { shortDay, weekday } from '@/shared/dates'
 import type { Plan } from './queries'
 
@@ -10,7 +11,6 @@ const FEW = 4
 const all = ref(false)
 const troubles = computed(() => (all.value ? props.plan.troubles : props.plan.troubles.slice(0, FEW)))
 const day = (on: string) => `${weekday(on)} ${shortDay(on)}`
-const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 const moved = (moves: Plan['changes'][number]['moves']) => {
   const gone = moves.filter((move) => move.to === undefined).length
   const shifted = moves.length - gone
@@ -44,7 +44,7 @@ const moved = (moves: Plan['changes'][number]['moves']) => {
       <h2>Waits for a hold</h2>
       <ul>
         <li v-for="one in plan.waiting" :key="`${one.tankId} ${one.name} ${one.filter}`">
-          {{ one.tank }}: {{ lower(one.name) }}. <span class="small quiet">{{ one.hold.clears }}</span>
+          {{ one.tank }}: {{ lowerFirst(one.name) }}. <span class="small quiet">{{ one.hold.clears }}</span>
         </li>
       </ul>
     </template>
@@ -54,7 +54,8 @@ const moved = (moves: Plan['changes'][number]['moves']) => {
         <summary>{{ closure.before.length }} done before, {{ closure.after.length }} wait</summary>
         <ul class="small">
           <li v-for="one in [...closure.before, ...closure.after]" :key="one.tank + one.name + one.ideal">
-            {{ one.tank }}: {{ lower(one.name) }} on {{ day(one.on) }} instead of {{ shortDay(one.ideal) }}
+            {{ one.tank }}: {{ lowerFirst(one.name) }} on {{ day(one.on) }} instead of
+            {{ shortDay(one.ideal) }}
           </li>
         </ul>
       </details>

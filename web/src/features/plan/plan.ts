@@ -1,4 +1,5 @@
 import { addDays, daysBetween, type Day } from '@/shared/dates'
+import { lowerFirst } from '@/shared/words'
 import type { DayPrice, PlanDay, PlanItem, PlannedVisit } from './queries'
 
 /** A day of the grid; those outside the plan have no minutes. */
@@ -58,6 +59,6 @@ export function hoursWords(minutes: number): string {
 export const workWords = (visit: PlannedVisit): string =>
   visit.tasks.length > 2
     ? `${String(visit.tasks.length)} tasks`
-    : visit.tasks.map((task) => task.name.charAt(0).toLowerCase() + task.name.slice(1)).join(', ')
+    : visit.tasks.map((task) => lowerFirst(task.name)).join(', ')
 
 export const isPinned = (visit: PlannedVisit): boolean => visit.tasks.some((task) => task.pinned)

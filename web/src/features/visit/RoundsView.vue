@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { lowerFirst } from '@/shared/words'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { longDay, shortDay, today } from '@/shared/dates'
 import { HoldNotice } from '@/features/water'
@@ -14,7 +15,6 @@ const rounds = useRounds()
 const visits = computed(() => rounds.data.value?.visits ?? [])
 const held = computed(() => rounds.data.value?.held ?? [])
 const readings = computed(() => rounds.data.value?.readings ?? [])
-const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 const rooms = computed(() => {
   const first = [...planned.value, ...visits.value.filter((visit) => !planned.value.includes(visit))]
   const grouped = new Map<string, typeof visits.value>()
@@ -93,7 +93,7 @@ const summary = computed(() => {
               <RouterLink :to="{ name: 'tank', params: { tank: one.tank.id } }">{{
                 one.tank.name
               }}</RouterLink>
-              <span v-if="one.work.length" class="quiet">: {{ one.work.map(lower).join(', ') }}</span>
+              <span v-if="one.work.length" class="quiet">: {{ one.work.map(lowerFirst).join(', ') }}</span>
             </h3>
             <HoldNotice v-for="hold in one.holds" :key="hold.cause" :hold="hold" />
           </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { lowerFirst } from '@/shared/words'
 import StateTag from '@/shared/components/StateTag.vue'
 import WindowLine from '@/shared/components/WindowLine.vue'
 import { longDay, type Day } from '@/shared/dates'
@@ -31,7 +32,6 @@ const words = computed(() => {
 })
 const tasks = computed(() => props.visit.errands.map((errand) => errand.taskId).join(','))
 const several = computed(() => new Set(props.visit.errands.map((errand) => errand.filter.id)).size > 1)
-const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 </script>
 
 <template>
@@ -61,7 +61,7 @@ const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
             of {{ errand.filter.name }}</span
           >
           <span v-if="within.length" class="small quiet within">{{
-            within.map((one) => lower(one.name)).join(', ')
+            within.map((one) => lowerFirst(one.name)).join(', ')
           }}</span>
         </span>
         <WindowLine

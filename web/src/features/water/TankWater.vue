@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent } from 'vue'
+import { lowerFirst } from '@/shared/words'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { addDays, shortDay, today } from '@/shared/dates'
 import { useSeries, useWater } from './queries'
@@ -30,8 +31,8 @@ const due = computed(() => water.data.value?.due ?? [])
       @retry="(water.refetch(), series.refetch())"
     >
       <p v-for="one in due" :key="one.parameter">
-        <b>{{ one.label }}</b> is to be read until {{ shortDay(one.until) }}:
-        {{ one.why.charAt(0).toLowerCase() + one.why.slice(1) }} on {{ shortDay(one.began) }}.
+        <b>{{ one.label }}</b> is to be read until {{ shortDay(one.until) }}: {{ lowerFirst(one.why) }} on
+        {{ shortDay(one.began) }}.
       </p>
       <p v-if="series.data.value?.lines.length === 0" class="quiet">No reading in the last month.</p>
       <MonthStrip v-else-if="series.data.value" :series="series.data.value" />

@@ -1,5 +1,7 @@
 package app.chervil.core.filter;
 
+import app.chervil.core.calc.FirstLetter;
+
 /** The words a keeper reads for a task: "Rinse the pre-filter", "Open canister Weir". */
 public final class TaskName {
     private TaskName() {}
@@ -47,7 +49,7 @@ public final class TaskName {
     }
 
     private static String capital(String words) {
-        return words.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + words.substring(1);
+        return FirstLetter.upper(words);
     }
 
     private static String verb(CareAction action) {

@@ -1,5 +1,6 @@
 package app.chervil.core.interval;
 
+import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.Learning;
 import app.chervil.core.filter.Learning.ByAge;
@@ -37,8 +38,7 @@ public final class Forecaster {
                 opening.window(),
                 Basis.WITH_OPENING,
                 own.loading(),
-                List.of("Goes with: " + openingName.substring(0, 1).toLowerCase(java.util.Locale.ROOT)
-                        + openingName.substring(1) + "."));
+                List.of("Goes with: " + FirstLetter.lower(openingName) + "."));
     }
 
     /**

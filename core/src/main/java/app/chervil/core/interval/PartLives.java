@@ -3,6 +3,7 @@ package app.chervil.core.interval;
 import static app.chervil.core.interval.Reasons.DAY;
 import static app.chervil.core.interval.Reasons.days;
 
+import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.CareRule.Bounds;
 import app.chervil.core.filter.Endurance;
@@ -194,6 +195,6 @@ final class PartLives {
     }
 
     private static String lower(String sentence) {
-        return sentence.substring(0, 1).toLowerCase(Locale.ROOT) + sentence.substring(1);
+        return FirstLetter.lower(sentence);
     }
 }

@@ -1,5 +1,6 @@
 package app.chervil.core.plan;
 
+import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.plan.Plan.Occurrence;
 import app.chervil.core.plan.Price.Part;
 import java.time.LocalDate;
@@ -133,7 +134,7 @@ public final class Why {
     private String timing(Occurrence one) {
         int off = fromIdeal(one);
         String name = names.apply(one.chain().id());
-        String task = name.substring(0, 1).toUpperCase(Locale.ENGLISH) + name.substring(1);
+        String task = FirstLetter.upper(name);
         if (off == 0) {
             return task + " falls on its ideal day.";
         }

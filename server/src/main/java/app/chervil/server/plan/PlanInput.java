@@ -1,5 +1,6 @@
 package app.chervil.server.plan;
 
+import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.filter.Material;
 import app.chervil.core.interval.Window;
 import app.chervil.core.plan.Chain;
@@ -62,7 +63,7 @@ record PlanInput(
             String name, String filter, @Nullable TankChore chore, List<Material> carry, String risk, boolean graded) {
         /** In the middle of a sentence. */
         String words() {
-            String low = name.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + name.substring(1);
+            String low = FirstLetter.lower(name);
             return filter.isEmpty() || low.contains(filter) ? low : low + " (" + filter + ")";
         }
     }

@@ -1,5 +1,6 @@
 package app.chervil.server.plan;
 
+import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.FilterKind;
@@ -244,12 +245,7 @@ class PlanInputs {
                     new Demand(spaced, notBefore(hold), OptionalLong.empty()));
             String name = chore.kind().words();
             Subject subject = new Subject(
-                    name.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + name.substring(1),
-                    "",
-                    chore.kind(),
-                    carry(chore.kind()),
-                    "It is put off.",
-                    false);
+                    FirstLetter.upper(name), "", chore.kind(), carry(chore.kind()), "It is put off.", false);
             add(new Work(chain, subject, chore.since(), window, hold));
             if (chore.kind() == TankChore.SUBSTRATE_VACUUM) {
                 chore.done().stream()

@@ -1,5 +1,6 @@
 package app.chervil.server.plan;
 
+import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.filter.Material;
 import app.chervil.core.interval.Window;
 import app.chervil.core.plan.Audit;
@@ -207,7 +208,7 @@ final class PlanViews {
     }
 
     private static String capital(String words) {
-        return words.substring(0, 1).toUpperCase(Locale.ENGLISH) + words.substring(1);
+        return FirstLetter.upper(words);
     }
 
     private static String risk(PlanInput.Work work) {

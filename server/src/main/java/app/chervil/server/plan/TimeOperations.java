@@ -1,5 +1,6 @@
 package app.chervil.server.plan;
 
+import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.plan.Chain.Hands;
 import app.chervil.core.plan.Rota;
@@ -81,7 +82,7 @@ public class TimeOperations {
     }
 
     private static String capital(String words) {
-        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+        return FirstLetter.upper(words);
     }
 
     private static List<Integer> week(Account person, List<HoursRow> rows) {
