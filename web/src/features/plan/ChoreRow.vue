@@ -65,7 +65,12 @@ async function log() {
     <form novalidate @submit.prevent="plan">
       <label data-field="everyDays">
         <span class="small">Every</span>
-        <input v-model="days" class="num" inputmode="numeric" :aria-label="`${name}, every so many days`" />
+        <input
+          v-model="days"
+          class="digits num"
+          inputmode="numeric"
+          :aria-label="`${name}, every so many days`"
+        />
         <span class="small">days</span>
         <span v-if="errors.everyDays" class="error small" role="alert">{{ errors.everyDays }}</span>
       </label>
@@ -110,17 +115,6 @@ label {
   flex-wrap: wrap;
   gap: 6px;
   align-items: center;
-}
-
-input {
-  width: 64px;
-  min-height: 42px;
-  padding: 0 8px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: var(--surface);
-  color: var(--ink);
-  text-align: right;
 }
 
 .error {

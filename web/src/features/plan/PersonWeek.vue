@@ -35,7 +35,7 @@ async function store() {
       <span class="small quiet">{{ day }}</span>
       <input
         v-model="typed[index]"
-        class="num"
+        class="digits num"
         inputmode="numeric"
         :aria-label="`${person.name}, minutes on ${day}`"
       />
@@ -65,15 +65,8 @@ label {
   display: grid;
 }
 
-input {
+.digits {
   width: 100%;
-  min-height: 40px;
-  padding: 0 6px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: var(--surface);
-  color: var(--ink);
-  text-align: right;
 }
 
 .error {

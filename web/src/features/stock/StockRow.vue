@@ -75,7 +75,7 @@ async function happened(kind: StockMove['kind']) {
     <form novalidate data-field="amount" @submit.prevent="happened('BOUGHT')">
       <input
         v-model="typed"
-        class="num"
+        class="digits num"
         inputmode="decimal"
         placeholder="How many"
         :aria-label="`${item.name}: how many`"
@@ -141,14 +141,8 @@ form .button {
   padding-inline: 12px;
 }
 
-input {
+.digits {
   width: 98px;
-  padding: 0 8px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: var(--surface);
-  color: var(--ink);
-  text-align: right;
 }
 
 .error {
@@ -163,10 +157,6 @@ input {
 
   form {
     grid-column: 1 / -1;
-  }
-
-  input {
-    min-height: 42px;
   }
 }
 </style>

@@ -15,7 +15,7 @@ const empty = computed(() => stores.data.value?.items.length === 0)
 
 <template>
   <main class="page">
-    <header>
+    <header class="titled">
       <h1>Stores</h1>
       <RouterLink class="button" :to="{ name: 'new-store-item' }">Keep a thing</RouterLink>
     </header>
@@ -65,12 +65,6 @@ const empty = computed(() => stores.data.value?.items.length === 0)
 </template>
 
 <style scoped>
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-}
-
 .things {
   margin: 14px 0 24px;
 }

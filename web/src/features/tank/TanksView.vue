@@ -44,7 +44,7 @@ const filterNames = (tank: number) =>
 
 <template>
   <main class="page">
-    <header>
+    <header class="titled">
       <h1>Tanks</h1>
       <RouterLink class="button" :to="{ name: 'new-tank' }">New tank</RouterLink>
     </header>
@@ -106,12 +106,6 @@ const filterNames = (tank: number) =>
 </template>
 
 <style scoped>
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-}
-
 .room {
   margin-top: var(--gap-4);
   padding-bottom: 4px;

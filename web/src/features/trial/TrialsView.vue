@@ -11,7 +11,7 @@ const trials = useTrials()
 <template>
   <main class="page">
     <BenchNav />
-    <header>
+    <header class="titled">
       <h1>Trials</h1>
       <RouterLink class="button" :to="{ name: 'new-trial' }">Begin a trial</RouterLink>
     </header>
@@ -35,12 +35,6 @@ const trials = useTrials()
 </template>
 
 <style scoped>
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-}
-
 .lead {
   margin: 4px 0 16px;
 }
