@@ -24,7 +24,7 @@ public final class Planner {
         /** While somebody waits. */
         INTERACTIVE(30),
         /** While nobody waits. */
-        BACKGROUND(700);
+        BACKGROUND(850);
 
         private final int turnsALane;
 
