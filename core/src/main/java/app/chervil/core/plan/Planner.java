@@ -24,7 +24,7 @@ public final class Planner {
         /** While somebody waits. */
         INTERACTIVE(30),
         /** While nobody waits. */
-        BACKGROUND(850);
+        BACKGROUND(700);
 
         private final int turnsALane;
 
