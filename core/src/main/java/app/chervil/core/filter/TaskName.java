@@ -23,7 +23,7 @@ public final class TaskName {
 
     /** What was done, in the past: "Pre-filter rinsed". */
     public static String done(CareAction action, StageKind stage) {
-        String what = capital(stage.words()) + " ";
+        String what = FirstLetter.upper(stage.words()) + " ";
         return switch (action) {
             case INSPECT -> what + (stage == StageKind.SEALS ? "greased and checked" : "checked for wear");
             case RINSE -> what + "rinsed";
@@ -44,12 +44,8 @@ public final class TaskName {
     /** What was done to a whole filter, in the past: "Canister Weir opened". */
     public static String done(CareAction action, FilterKind kind, String filterName) {
         return action == CareAction.OPEN
-                ? capital(kind.words()) + " " + filterName + " opened"
+                ? FirstLetter.upper(kind.words()) + " " + filterName + " opened"
                 : "Cords and drip loop of " + filterName + " checked";
-    }
-
-    private static String capital(String words) {
-        return FirstLetter.upper(words);
     }
 
     private static String verb(CareAction action) {

@@ -41,7 +41,7 @@ final class PartLives {
                 since,
                 Window.after(since, days),
                 Basis.AGE,
-                "By age, every " + days(rule.startDays()) + ": " + lower(rule.why()) + counted);
+                "By age, every " + days(rule.startDays()) + ": " + FirstLetter.lower(rule.why()) + counted);
     }
 
     /**
@@ -192,9 +192,5 @@ final class PartLives {
 
     private static String hours(double aDay) {
         return aDay == Math.rint(aDay) ? Math.round(aDay) + " h" : String.format(Locale.ENGLISH, "%.1f h", aDay);
-    }
-
-    private static String lower(String sentence) {
-        return FirstLetter.lower(sentence);
     }
 }

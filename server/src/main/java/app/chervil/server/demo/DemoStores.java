@@ -7,7 +7,6 @@ import app.chervil.server.stock.StockItemInput;
 import app.chervil.server.stock.StockItemInput.Unit;
 import app.chervil.server.stock.StockOperations;
 import app.chervil.server.stock.StockOperations.MoveInput;
-import app.chervil.server.stock.StoresView;
 import app.chervil.server.stock.StoresView.ItemView;
 import app.chervil.server.stock.StoresView.SupplyView;
 import app.chervil.server.tank.TankOperations;
@@ -48,18 +47,34 @@ class DemoStores {
         this.today = tanks.today();
     }
 
+    /** Counted a while ago, bought since, so that what is left now stands on its side of the reorder point. */
     void fill(SignedIn keeper) {
         for (SupplyView supply : stores.list(keeper).notKept()) {
             BigDecimal price = PRICES.get(supply.material());
             if (price != null) {
-                fill(keeper, supply, price);
+                stores.create(keeper, item(supply, price));
             }
+        }
+        for (ItemView one : stores.list(keeper).items()) {
+            stores.update(keeper, one.id(), one.version(), withReorderPoint(one));
+            moved(keeper, one.id(), Shelf.Kind.COUNTED, 2, COUNTED_DAYS_AGO);
+        }
+        for (ItemView one : stores.list(keeper).items()) {
+            double washed = one.item().turned() ? shelf(one).dirty() - 2 : 0;
+            moved(keeper, one.id(), Shelf.Kind.WASHED, washed, WASHED_DAYS_AGO);
+            double reorderAt = one.item().reorderAt();
+            double wanted = one.item().name().equals(RUNNING_LOW.words()) ? reorderAt - 1 : reorderAt + 2;
+            double ready = shelf(one).ready() + Math.max(0, washed);
+            moved(keeper, one.id(), Shelf.Kind.BOUGHT, wanted - ready, BOUGHT_DAYS_AGO);
         }
     }
 
-    /** Counted a while ago, bought since, so that what is left now stands on its side of the reorder point. */
-    private void fill(SignedIn keeper, SupplyView supply, BigDecimal price) {
-        StockItemInput item = new StockItemInput(
+    private static Shelf shelf(ItemView item) {
+        return Objects.requireNonNull(item.shelf());
+    }
+
+    private static StockItemInput item(SupplyView supply, BigDecimal price) {
+        return new StockItemInput(
                 supply.name(),
                 Unit.PIECE,
                 supply.turned(),
@@ -68,24 +83,6 @@ class DemoStores {
                 LEAD_DAYS,
                 supply.turned() ? WASH_EVERY_DAYS : null,
                 price);
-        long id = stores.create(keeper, item);
-        double reorderAt = Math.ceil(find(keeper, id).suggestedReorderAt());
-        stores.update(keeper, id, 0, withReorderPoint(item, reorderAt));
-        moved(keeper, id, Shelf.Kind.COUNTED, 2, COUNTED_DAYS_AGO);
-        Shelf before = Objects.requireNonNull(find(keeper, id).shelf());
-        if (supply.turned()) {
-            moved(keeper, id, Shelf.Kind.WASHED, before.dirty() - 2, WASHED_DAYS_AGO);
-        }
-        double ready = Objects.requireNonNull(find(keeper, id).shelf()).ready();
-        double wanted = supply.material() == RUNNING_LOW ? reorderAt - 1 : reorderAt + 2;
-        if (wanted > ready) {
-            moved(keeper, id, Shelf.Kind.BOUGHT, wanted - ready, BOUGHT_DAYS_AGO);
-        }
-    }
-
-    private ItemView find(SignedIn keeper, long id) {
-        StoresView all = stores.list(keeper);
-        return all.items().stream().filter(one -> one.id() == id).findFirst().orElseThrow();
     }
 
     private void moved(SignedIn keeper, long item, Shelf.Kind kind, double amount, int daysAgo) {
@@ -95,13 +92,14 @@ class DemoStores {
         }
     }
 
-    private static StockItemInput withReorderPoint(StockItemInput item, double reorderAt) {
+    private static StockItemInput withReorderPoint(ItemView one) {
+        StockItemInput item = one.item();
         return new StockItemInput(
                 item.name(),
                 item.unit(),
                 item.turned(),
                 item.amountPerUse(),
-                reorderAt,
+                Math.ceil(one.suggestedReorderAt()),
                 item.leadDays(),
                 item.washEveryDays(),
                 item.price());

@@ -203,12 +203,8 @@ final class PlanViews {
         return new PlanTrouble(
                 PlanTrouble.Kind.LATE,
                 on,
-                capital(named(late.chain())) + " falls on " + day + ", " + days + " past its latest day.",
+                FirstLetter.upper(named(late.chain())) + " falls on " + day + ", " + days + " past its latest day.",
                 risk(input.of(late.chain())));
-    }
-
-    private static String capital(String words) {
-        return FirstLetter.upper(words);
     }
 
     private static String risk(PlanInput.Work work) {

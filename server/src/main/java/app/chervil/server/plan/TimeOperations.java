@@ -70,7 +70,7 @@ public class TimeOperations {
         }
         for (TankChore chore : TankChore.values()) {
             String kind = chore.name();
-            work.add(new HelperWork(kind, capital(chore.words()), !keeperOnly.contains(kind)));
+            work.add(new HelperWork(kind, FirstLetter.upper(chore.words()), !keeperOnly.contains(kind)));
         }
         return new TimeView(people, rows.isEmpty(), mapper.listExceptions(who.siteId(), tanks.today()), work);
     }
@@ -78,11 +78,7 @@ public class TimeOperations {
     private static String words(CareAction action) {
         return action == CareAction.OPEN
                 ? "Open a canister"
-                : capital(action.name().toLowerCase(Locale.ROOT));
-    }
-
-    private static String capital(String words) {
-        return FirstLetter.upper(words);
+                : FirstLetter.upper(action.name().toLowerCase(Locale.ROOT));
     }
 
     private static List<Integer> week(Account person, List<HoursRow> rows) {

@@ -27,8 +27,6 @@ final class StoresViews {
     /** A washed sock hangs two days until it is dry: our judgement, docs/sources.md#stores. */
     private static final int DRYING_DAYS = 2;
 
-    private static final double DAYS_A_YEAR = 365.25;
-
     private final Wants wants;
     private final LocalDate today;
 
@@ -123,7 +121,7 @@ final class StoresViews {
                 first.supply().name(),
                 first.supply().material(),
                 Wants.tanks(wanted),
-                wanted.stream().mapToDouble(Want::usedADay).sum() * DAYS_A_YEAR,
+                wanted.stream().mapToDouble(want -> want.need(1).aYear()).sum(),
                 first.supply().material().use() == Material.Use.TURNED);
     }
 }

@@ -72,6 +72,11 @@ interface TrialMapper {
             return stoppedOn != null && stoppedOn.isBefore(ends) ? stoppedOn : ends;
         }
 
+        /** How far it has come: today, or the day after its last. */
+        LocalDate lived(LocalDate today) {
+            return until().isBefore(today) ? until() : today;
+        }
+
         boolean runsOn(LocalDate day) {
             return !day.isBefore(beganOn) && day.isBefore(until());
         }

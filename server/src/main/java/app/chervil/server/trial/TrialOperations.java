@@ -165,7 +165,7 @@ public class TrialOperations {
 
     private TrialView view(SignedIn who, TrialRow row, TankView tank, Placed placed) {
         LocalDate today = tanks.today();
-        LocalDate lived = row.until().isBefore(today) ? row.until() : today;
+        LocalDate lived = row.lived(today);
         Optional<Production.Compared> compared =
                 water.compare(who, row.tankId(), row.parameter(), row.design().phases(), lived.plusDays(1));
         return new TrialTold(row, services(who, row, lived), compared, today)

@@ -55,13 +55,9 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Production.Com
         return row.until().isBefore(row.design().ends()) ? State.STOPPED : State.DONE;
     }
 
-    private LocalDate lived() {
-        return row.until().isBefore(today) ? row.until() : today;
-    }
-
     private int over(Design design) {
         return (int) design.all().stream()
-                .filter(period -> !period.until().isAfter(lived()))
+                .filter(period -> !period.until().isAfter(row.lived(today)))
                 .count();
     }
 
@@ -71,7 +67,8 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Production.Com
                 .mapToLong(period -> Math.max(
                         0,
                         ChronoUnit.DAYS.between(
-                                period.from(), period.until().isBefore(lived()) ? period.until() : lived())))
+                                period.from(),
+                                period.until().isBefore(row.lived(today)) ? period.until() : row.lived(today))))
                 .sum();
         int times = (int) services.stream()
                 .filter(day -> design.wayOn(day).equals(Optional.of(way)))
