@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 
@@ -48,10 +49,12 @@ interface AccountMapper {
     @Select("select pg_advisory_xact_lock(471120261)::text")
     String lockSetup();
 
-    @Select("insert into site (name, created_at) values (#{name}, #{now}) returning id")
+    @Options(flushCache = Options.FlushCachePolicy.TRUE)
+    @Select(affectData = true, value = "insert into site (name, created_at) values (#{name}, #{now}) returning id")
     long insertSite(String name, Instant now);
 
-    @Select("""
+    @Options(flushCache = Options.FlushCachePolicy.TRUE)
+    @Select(affectData = true, value = """
             insert into account (site_id, login, name, role, password_hash, created_at)
             values (#{site}, #{person.login}, #{person.name}, #{role}, #{hash}, #{now})
             on conflict on constraint account_login_unique do nothing

@@ -8,6 +8,7 @@ import app.chervil.server.plan.TimeView.HelperInput;
 import app.chervil.server.plan.TimeView.WeekInput;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -32,7 +33,8 @@ class PlanController {
 
     /** Work whose days are to be priced. */
     record PriceQuestion(
-            @NotEmpty(message = "Say which work.") List<PlanItem> items) {}
+            @NotEmpty(message = "Say which work.") @Size(max = 200, message = "At most 200 at a time.") @Valid
+            List<PlanItem> items) {}
 
     @GetMapping("/api/plan")
     PlanView plan(@AuthenticationPrincipal SignedIn who, @RequestParam(defaultValue = "8") int weeks) {

@@ -1,8 +1,10 @@
 package app.chervil.server.plan;
 
 import app.chervil.server.plan.PlanView.PlanItem;
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -13,7 +15,9 @@ import org.jspecify.annotations.Nullable;
  * @param to the day for {@link How#PIN}; absent otherwise
  */
 public record PlanDecision(
-        @NotEmpty(message = "Say which work.") List<@NotNull PlanItem> items,
+        @NotEmpty(message = "Say which work.") @Size(max = 200, message = "At most 200 at a time.") @Valid
+        List<@NotNull PlanItem> items,
+
         @NotNull(message = "Say what to do.") How how,
         @Nullable LocalDate to) {
     /** What to do. */

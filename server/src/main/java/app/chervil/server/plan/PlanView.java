@@ -3,6 +3,7 @@ package app.chervil.server.plan;
 import app.chervil.core.interval.Window;
 import app.chervil.core.tank.TankChore;
 import app.chervil.core.water.Hold;
+import jakarta.validation.constraints.NotNull;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -135,7 +136,8 @@ public record PlanView(
             @Nullable LocalDate to) {}
 
     /** Which occurrence is meant. */
-    public record PlanItem(long chain, LocalDate on) {}
+    public record PlanItem(
+            long chain, @NotNull(message = "On which day?") LocalDate on) {}
 
     /**
      * What days would cost for work done together.

@@ -1,7 +1,6 @@
 package app.chervil.server.plan;
 
 import app.chervil.server.account.Role;
-import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
@@ -60,5 +59,7 @@ public record TimeView(List<PersonTime> people, boolean assumed, List<DayExcepti
             String note) {}
 
     /** What helpers may do. */
-    public record HelperInput(@NotNull @Valid List<@NotNull String> keeperOnly) {}
+    public record HelperInput(
+            @NotNull @Size(max = 60, message = "At most 60 kinds of work.")
+            List<@NotNull String> keeperOnly) {}
 }

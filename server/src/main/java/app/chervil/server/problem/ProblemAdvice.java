@@ -3,14 +3,18 @@ package app.chervil.server.problem;
 import app.chervil.server.problem.Rejected.Violation;
 import java.util.List;
 import java.util.Locale;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.validation.FieldError;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import tools.jackson.core.JacksonException;
@@ -19,6 +23,8 @@ import tools.jackson.core.JacksonException;
 @RestControllerAdvice
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class ProblemAdvice {
+    private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
+
     @ExceptionHandler
     ProblemDetail notFound(NotFound refusal) {
         return problem(HttpStatus.NOT_FOUND, refusal.code(), String.valueOf(refusal.getMessage()), List.of());
@@ -57,9 +63,25 @@ class ProblemAdvice {
         return problem(HttpStatus.BAD_REQUEST, "not-understood", "The request could not be understood.", List.of());
     }
 
-    /** An id that is no id names nothing. */
+    /** What the database refused was asked for twice at once, or refers to what has just gone. */
+    @ExceptionHandler
+    ProblemDetail refusedByDatabase(DataIntegrityViolationException refused) {
+        LOG.warn("Not stored", refused);
+        return problem(
+                HttpStatus.CONFLICT,
+                "not-stored",
+                "This could not be stored as it is. Reload, then try again.",
+                List.of());
+    }
+
+    /** An id that is no id names nothing; anything else after the question mark is a slip. */
     @ExceptionHandler
     ProblemDetail mistyped(MethodArgumentTypeMismatchException mistyped) {
+        if (mistyped.getParameter().hasParameterAnnotation(RequestParam.class)) {
+            Violation violation =
+                    new Violation(mistyped.getName(), "not-understood", "This value could not be understood.");
+            return problem(HttpStatus.BAD_REQUEST, "not-understood", violation.message(), List.of(violation));
+        }
         return problem(
                 HttpStatus.NOT_FOUND, mistyped.getName() + "-not-found", "There is nothing by that id.", List.of());
     }

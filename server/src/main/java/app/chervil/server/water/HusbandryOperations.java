@@ -31,6 +31,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class HusbandryOperations {
     private static final int CONDITIONS_LISTED = 20;
+    private static final int LONGEST_TREATMENT_DAYS = 366;
 
     private final HusbandryMapper mapper;
     private final ReadingOperations readings;
@@ -261,6 +262,11 @@ public class HusbandryOperations {
                         "lastDay",
                         "before-it-began",
                         "It cannot end before it began.")
+                .check(
+                        last == null || !last.isAfter(first.plusDays(LONGEST_TREATMENT_DAYS)),
+                        "lastDay",
+                        "too-long",
+                        "At most a year. Leave it open, or log what follows as a new treatment.")
                 .done();
     }
 

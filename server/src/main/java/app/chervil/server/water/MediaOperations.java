@@ -13,6 +13,7 @@ import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.water.WaterRows.ReplacementRow;
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.NotNull;
@@ -63,7 +64,7 @@ public class MediaOperations {
      * @param overrideReason why more was exchanged than the rule allows, or while the tank was on hold
      */
     public record MediaDone(
-            @NotNull MediaPlan media,
+            @NotNull @Valid MediaPlan media,
             @NotNull(message = "Which day was it?") LocalDate replacedOn,
 
             @Nullable @Size(max = 500, message = "At most 500 characters.")
