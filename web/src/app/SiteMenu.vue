@@ -50,6 +50,7 @@ function lost(event: FocusEvent) {
     <div v-if="open" ref="panel" class="panel" @focusout="lost">
       <RouterLink :to="{ name: 'people' }" @click="close()">People</RouterLink>
       <RouterLink :to="{ name: 'units' }" @click="close()">Units</RouterLink>
+      <RouterLink :to="{ name: 'eye' }" @click="close()">How you see dirt</RouterLink>
       <RouterLink :to="{ name: 'how' }" @click="close()">How dates are learned</RouterLink>
       <button type="button" @click="choose(preferences.toggleTheme)">
         {{ preferences.theme === 'lamp' ? 'Day theme' : 'Lamp theme' }}

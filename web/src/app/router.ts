@@ -124,6 +124,7 @@ export function makeRouter(client: QueryClient) {
         component,
       })),
       { path: '/units', name: 'units', component: () => import('@/features/account/UnitsView.vue') },
+      { path: '/eye', name: 'eye', component: () => import('@/features/interval/EyeView.vue') },
       { path: '/how', name: 'how', component: () => import('@/features/interval/HowView.vue') },
       { path: '/stores', name: 'stores', component: () => import('@/features/stock/StoresView.vue') },
       {

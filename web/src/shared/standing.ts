@@ -10,17 +10,20 @@ export function worst(standings: Standing[]): Standing {
   return standings.reduce<Standing>((a, b) => (ORDER.indexOf(b) > ORDER.indexOf(a) ? b : a), 'LATER')
 }
 
-/** A window in a word or two: "2 days late", "due", "may be done", "from 13 Dec". */
+/** Days beyond which nobody counts: the part is overdue, and by how much says nothing more. */
+const COUNTED_DAYS = 60
+
+/** A window in a word or two: "2 days overdue", "due", "fine to do now", "from 13 Dec". */
 export function standingWords(standing: Standing, window: Window, now: Day): string {
   switch (standing) {
     case 'LATE': {
       const days = daysBetween(window.latest, now)
-      return `${String(days)} day${days === 1 ? '' : 's'} late`
+      return days > COUNTED_DAYS ? 'overdue' : `${String(days)} day${days === 1 ? '' : 's'} overdue`
     }
     case 'DUE':
       return 'due'
     case 'OPEN':
-      return 'may be done'
+      return 'fine to do now'
     case 'LATER':
       return `from ${shortDay(window.earliest, now)}`
   }

@@ -15,6 +15,44 @@ export const WATER: Choice<Setting['water']>[] = [
   { value: 'MARINE', label: 'Marine' },
 ]
 
+export const VALVES: Choice<Schemas['FilterView']['valves']>[] = [
+  { value: 'NONE', label: 'No valves, or not sure', hint: 'The siphon is broken before any hose comes off.' },
+  { value: 'AT_COUPLINGS', label: 'Valves at the couplings' },
+]
+
+export const FILL: Choice<Schemas['FilterView']['fill']>[] = [
+  { value: 'OPEN_TOP', label: 'Before its lid goes on' },
+  { value: 'CAP', label: 'Through a cap' },
+  { value: 'SELF', label: 'By itself or a primer' },
+]
+
+export type Cleaned = 'NOW' | 'KNOWN' | 'ABOUT' | 'UNKNOWN'
+
+export const CLEANED: Choice<Cleaned>[] = [
+  { value: 'NOW', label: 'New, or cleaned today' },
+  { value: 'KNOWN', label: 'On a day I know' },
+  { value: 'ABOUT', label: 'On about this day' },
+  {
+    value: 'UNKNOWN',
+    label: 'Nobody knows',
+    hint: 'You will be asked once, when you log its first service.',
+  },
+]
+
+export type Running = 'NEW' | 'WEEKS' | 'MONTHS' | 'YEARS' | 'DAY'
+
+export const RUNNING: Choice<Running>[] = [
+  {
+    value: 'NEW',
+    label: 'Just started',
+    hint: 'Its bacteria are left alone for the first 60 days.',
+  },
+  { value: 'WEEKS', label: 'Some weeks', hint: 'Its bacteria are left alone until it is 60 days old.' },
+  { value: 'MONTHS', label: 'Some months' },
+  { value: 'YEARS', label: 'A year or longer' },
+  { value: 'DAY', label: 'Since a day I know' },
+]
+
 export const STOCKING: Choice<Setting['stocking']>[] = [
   { value: 'LIGHT', label: 'Light' },
   { value: 'NORMAL', label: 'Normal' },

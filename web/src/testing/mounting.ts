@@ -24,6 +24,7 @@ const NAMES = [
   'stores',
   'new-store-item',
   'bench',
+  'eye',
   'trials',
   'new-trial',
 ]

@@ -32,7 +32,9 @@ function submit() {
     </svg>
     <template v-if="session?.demoAccounts.length">
       <h1>Tern House, the demo</h1>
-      <p class="quiet">An invented visitor centre with three tanks and half a year behind it. Come in as</p>
+      <p class="quiet">
+        A made-up visitor centre with seven tanks and eighteen months of records. Sign in as
+      </p>
       <div class="doors">
         <button
           v-for="account in session.demoAccounts"

@@ -3,7 +3,7 @@ import { watch } from 'vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { today } from '@/shared/dates'
-import { DIRECTION, FILTER_KIND } from '@/shared/words'
+import { CLEANED, DIRECTION, FILL, FILTER_KIND, VALVES } from '@/shared/words'
 import { pathOf, type FilterForm } from './form'
 import PathEditor from './PathEditor.vue'
 import { useTemplates } from './queries'
@@ -15,6 +15,13 @@ const form = defineModel<FilterForm>({ required: true })
 const templates = useTemplates()
 const now = today()
 
+watch(
+  () => form.value.direction,
+  (direction) => {
+    if (!props.existing) form.value.fill = direction === 'BOTTOM_UP' ? 'OPEN_TOP' : 'SELF'
+  },
+  { immediate: true },
+)
 watch(
   [() => form.value.kind, templates.data],
   ([kind], [before]) => {
@@ -47,17 +54,36 @@ watch(
         hint="Leave empty if nobody knows"
         :error="errors.fittedOn"
       />
-      <TextField
-        v-if="!existing"
-        v-model="form.careFrom"
-        label="Last cleaned"
-        name="careFrom"
-        type="date"
-        :max="now"
-        hint="Empty counts from today"
-        :error="errors.careFrom"
-      />
     </div>
+    <ChoiceRow
+      v-model="form.cleaned"
+      :legend="existing ? 'Last cleaned, before anything was logged here' : 'When was it last cleaned?'"
+      name="cleaned"
+      :choices="CLEANED"
+    />
+    <TextField
+      v-if="form.cleaned === 'KNOWN' || form.cleaned === 'ABOUT'"
+      v-model="form.careFrom"
+      label="Last cleaned"
+      name="careFrom"
+      type="date"
+      :max="now"
+      :error="errors.careFrom"
+    />
+    <ChoiceRow
+      v-if="form.kind === 'CANISTER' || form.kind === 'UV_UNIT'"
+      v-model="form.valves"
+      legend="Its hoses are shut by"
+      name="valves"
+      :choices="VALVES"
+    />
+    <ChoiceRow
+      v-if="form.kind === 'CANISTER'"
+      v-model="form.fill"
+      legend="Once opened, it is filled"
+      name="fill"
+      :choices="FILL"
+    />
     <ChoiceRow
       v-if="form.kind === 'CANISTER'"
       v-model="form.direction"

@@ -19,7 +19,7 @@ const TASK: Task = {
     minutes: 5,
     disturbance: 1,
     why: 'It fills first.',
-    careFrom: '2026-01-01',
+    cleaned: { on: '2026-01-01', sureness: 'EXACT' },
   },
 }
 

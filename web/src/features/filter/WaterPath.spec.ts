@@ -23,6 +23,9 @@ const FILTER: Filter = {
     { ...stage(2, 'BIO_MEDIA', 'bio media'), massG: 1400 },
     stage(3, 'SEALS', 'seals'),
   ],
+  cleaned: { on: '2026-01-01', sureness: 'EXACT' },
+  valves: 'NONE',
+  fill: 'OPEN_TOP',
   tasks: [],
 }
 
@@ -59,7 +62,7 @@ describe('the water path', () => {
   it('tells the loading in words, and the state by word as well as by colour', () => {
     const cell = picture([forecast(1, 'LATE', 0.8)]).findAll('.stage')[0]
 
-    expect(cell?.text()).toContain('1 day late')
+    expect(cell?.text()).toContain('1 day overdue')
     expect(cell?.text()).toContain('About 80 % of clogged, between 40 and 120 %; asked for at 60 %.')
   })
 

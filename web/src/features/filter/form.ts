@@ -1,4 +1,7 @@
+import type { Schemas } from '@/shared/api/client'
+import { today } from '@/shared/dates'
 import { typedNumber } from '@/shared/units'
+import type { Cleaned } from '@/shared/words'
 import type { Filter, FilterInput, Template } from './queries'
 
 export type LastingField = 'ratedHours' | 'litHoursADay' | 'startsADay' | 'rollM' | 'rinses'
@@ -36,7 +39,10 @@ export interface FilterForm {
   maxHeadM: string
   liftM: string
   fittedOn: string
+  cleaned: Cleaned
   careFrom: string
+  valves: Filter['valves']
+  fill: Filter['fill'] | ''
   stages: StageForm[]
 }
 
@@ -71,8 +77,25 @@ export function blankFilter(): FilterForm {
     maxHeadM: '',
     liftM: '',
     fittedOn: '',
+    cleaned: 'UNKNOWN',
     careFrom: '',
+    valves: 'NONE',
+    fill: '',
     stages: [],
+  }
+}
+
+/** When it was last cleaned, and how surely. */
+export function cleanedOn(form: FilterForm): Schemas['CleanedInput'] {
+  switch (form.cleaned) {
+    case 'NOW':
+      return { on: today(), sureness: 'EXACT' }
+    case 'KNOWN':
+      return { on: form.careFrom || undefined, sureness: 'EXACT' }
+    case 'ABOUT':
+      return { on: form.careFrom || undefined, sureness: 'ABOUT' }
+    case 'UNKNOWN':
+      return { sureness: 'UNKNOWN' }
   }
 }
 
@@ -88,7 +111,10 @@ export function fromFilter(filter: Filter): FilterForm {
     maxHeadM: typed(filter.rating.maxHeadM),
     liftM: typed(filter.rating.liftM),
     fittedOn: filter.fittedOn ?? '',
-    careFrom: '',
+    cleaned: { EXACT: 'KNOWN', ABOUT: 'ABOUT', UNKNOWN: 'UNKNOWN' }[filter.cleaned.sureness] as Cleaned,
+    careFrom: filter.cleaned.sureness === 'UNKNOWN' ? '' : filter.cleaned.on,
+    valves: filter.valves,
+    fill: filter.fill,
     stages: filter.stages.map((stage) => ({
       key: nextKey++,
       id: stage.id,
@@ -137,13 +163,17 @@ export function toInput(form: FilterForm): { input: FilterInput; errors: Record<
     maxHeadM: number('rating.maxHeadM', form.maxHeadM),
     liftM: number('rating.liftM', form.liftM),
   }
+  if (['KNOWN', 'ABOUT'].includes(form.cleaned) && !form.careFrom) errors.careFrom = 'Which day was it?'
   const input: FilterInput = {
     name: form.name,
     kind: form.kind,
     direction: form.kind === 'CANISTER' ? form.direction : undefined,
     rating,
     fittedOn: form.fittedOn || undefined,
-    careFrom: form.careFrom || undefined,
+    careFrom: cleanedOn(form).on,
+    careSureness: cleanedOn(form).sureness,
+    valves: form.valves,
+    fill: form.fill || undefined,
     stages,
   }
   return { input, errors }

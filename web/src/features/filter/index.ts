@@ -8,6 +8,7 @@ export {
   useFilter,
   useFilters,
   useRestoreFilter,
+  useSetCleaned,
   useSiteFilters,
   useTemplates,
   useUpdateFilter,

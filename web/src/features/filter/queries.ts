@@ -64,6 +64,17 @@ export function useUpdateFilter() {
   })
 }
 
+/** Says when a filter was last cleaned before anything was logged. */
+export function useSetCleaned() {
+  return useMutation({
+    mutationFn: ({ id, cleaned }: { id: number; cleaned: Schemas['CleanedInput'] }) =>
+      body(
+        api.PUT('/api/filters/{filter}/last-cleaned', { params: { path: { filter: id } }, body: cleaned }),
+      ),
+    onSuccess: useFiltersStale(),
+  })
+}
+
 export function useDeleteFilter() {
   return useMutation({
     mutationFn: (filter: number) =>

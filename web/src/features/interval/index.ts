@@ -1,7 +1,7 @@
 export { default as LookPanel } from './LookPanel.vue'
 export { default as StoryChapters } from './StoryChapters.vue'
 export { default as WhenList } from './WhenList.vue'
-export { forecastsStale, useForecasts, useStory, type Forecast } from './queries'
+export { forecastsStale, useEye, useForecasts, useStory, type Forecast } from './queries'
 
 /** Loads the charts with it, so only where a story is told. */
 export const storyChart = () => import('./StoryChart.vue')

@@ -71,3 +71,18 @@ export function forecastsStale(client: QueryClient): Promise<unknown> {
     ),
   )
 }
+
+/** How the person who is signed in grades. */
+export const useEye = () => useQuery({ queryKey: ['eye'], queryFn: () => body(api.GET('/api/eye')) })
+
+/** Keeps the grades of the twelve pictures; dates follow. */
+export function useGradePictures() {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: (grades: Schemas['EyeInput']['grades']) => body(api.PUT('/api/eye', { body: { grades } })),
+    onSuccess: (eye) => {
+      client.setQueryData(['eye'], eye)
+      return forecastsStale(client)
+    },
+  })
+}

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useNow } from '@/shared/now'
-import { clockWords } from './progress'
+import { spanWords } from './progress'
 import { useConfirmRunning, useOpenGuided } from './queries'
 
 /** At the top of every place: services in progress, and filters that are off until someone confirms that they run. */
@@ -12,7 +12,7 @@ const now = useNow()
 const rows = computed(() =>
   (open.data.value ?? []).map((guided) => ({
     guided,
-    off: guided.offSince === undefined ? undefined : clockWords(now.value - Date.parse(guided.offSince)),
+    off: guided.offSince === undefined ? undefined : spanWords(now.value - Date.parse(guided.offSince)),
   })),
 )
 </script>
@@ -21,15 +21,13 @@ const rows = computed(() =>
   <div v-if="rows.length" class="guard" role="region" aria-label="In progress">
     <p v-for="{ guided, off } in rows" :key="guided.id" :class="{ off }">
       <strong>{{ guided.place.filterName }}</strong> on {{ guided.place.tankName }}
-      <span v-if="off"
-        >is off since <span class="num">{{ off }}</span></span
-      >
+      <span v-if="off">has been off for {{ off }}</span>
       <span v-else>is being serviced</span>
       <RouterLink v-if="!guided.finishedAt" :to="{ name: 'service', params: { service: guided.id } }"
-        >Go on</RouterLink
+        >Continue</RouterLink
       >
       <button v-else class="button plain" type="button" @click="confirm.mutate(guided.id)">
-        It runs again
+        It's running again
       </button>
     </p>
   </div>

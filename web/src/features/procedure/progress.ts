@@ -84,6 +84,15 @@ export function clockWords(ms: number): string {
   return hours ? `${String(hours)}:${rest}` : rest
 }
 
+/** A span of time in words: "40 s", "18 min 40 s", "2 h 5 min". */
+export function spanWords(ms: number): string {
+  const seconds = Math.max(0, Math.round(ms / 1000))
+  const hours = Math.floor(seconds / 3600)
+  const minutes = Math.floor(seconds / 60) % 60
+  if (hours) return `${String(hours)} h ${String(minutes)} min`
+  return minutes ? `${String(minutes)} min ${String(seconds % 60)} s` : `${String(seconds)} s`
+}
+
 /** What a filter off for so long asks for. */
 export function offAdvice(ms: number): { tone: 'calm' | 'due' | 'late'; words: string } {
   const minutes = ms / MINUTE_MS

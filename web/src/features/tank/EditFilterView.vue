@@ -11,6 +11,7 @@ import {
   useDeleteFilter,
   useFilter,
   useRestoreFilter,
+  useSetCleaned,
   useUpdateFilter,
   type Filter,
   type FilterForm,
@@ -28,6 +29,7 @@ const existing = computed(() => props.filter !== undefined)
 const query = useFilter(() => props.filter ?? 0, existing)
 const create = useCreateFilter()
 const update = useUpdateFilter()
+const setCleaned = useSetCleaned()
 const remove = useDeleteFilter()
 const restore = useRestoreFilter()
 const { sending, errors, trouble, conflict, send, refuse } = useSending()
@@ -56,11 +58,19 @@ async function save() {
     return
   }
   const saved = await send(() =>
-    read.value
-      ? update.mutateAsync({ id: read.value.id, version: read.value.version, filter: input })
-      : create.mutateAsync({ tank: props.tank, filter: input }),
+    read.value ? change(read.value, input) : create.mutateAsync({ tank: props.tank, filter: input }),
   )
   if (saved) await leave()
+}
+
+/** The day of the last cleaning is stored apart: dates that rest on it follow. */
+async function change(before: Filter, input: ReturnType<typeof toInput>['input']) {
+  const after = await update.mutateAsync({ id: before.id, version: before.version, filter: input })
+  const cleaned = { on: input.careFrom, sureness: input.careSureness ?? 'EXACT' }
+  const same =
+    cleaned.sureness === before.cleaned.sureness &&
+    (cleaned.sureness === 'UNKNOWN' || cleaned.on === before.cleaned.on)
+  return same ? after : setCleaned.mutateAsync({ id: before.id, cleaned })
 }
 
 async function takeOut() {

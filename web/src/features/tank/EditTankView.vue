@@ -100,7 +100,7 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
           @take="(tank) => ((read = tank), (form = fromTank(tank)), (conflict = undefined))"
           @keep="(tank) => ((read = tank), (conflict = undefined))"
         />
-        <TankFields v-model="form" :errors="unprefixed" :rooms="rooms" />
+        <TankFields v-model="form" :errors="unprefixed" :rooms="rooms" existing />
         <TextField
           v-if="moved"
           v-model="changedOn"

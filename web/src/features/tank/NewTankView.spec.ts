@@ -45,6 +45,7 @@ describe('a new tank', () => {
 
     expect(wrapper.get('[data-field=netVolumeL] .error').text()).toBe('How much water does it hold?')
     expect(wrapper.findAll('[data-field=name] .error').at(-1)?.text()).toBe('Give the filter a name.')
+    expect(wrapper.get('[data-field=running] .error').text()).toBe('How long has it been running?')
     expect(sent()).toEqual([])
   })
 
@@ -65,6 +66,7 @@ describe('a new tank', () => {
     })
     await wrapper.findAll('[data-field=name] input')[0]?.setValue('Brook')
     await type('netVolumeL', '220')
+    await wrapper.get('input[value=YEARS]').setValue(true)
     await type('name', 'Weir')
     await save()
     expect(wrapper.text()).toContain('Brook is stored. Its filter is still to come.')

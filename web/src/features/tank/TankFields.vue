@@ -2,11 +2,23 @@
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { today } from '@/shared/dates'
-import { BACTERIA, FEEDING, OPENING, RINSE, SOCK, STOCKING, TAP, THOROUGHNESS, WATER } from '@/shared/words'
+import {
+  BACTERIA,
+  FEEDING,
+  OPENING,
+  RINSE,
+  RUNNING,
+  SOCK,
+  STOCKING,
+  TAP,
+  THOROUGHNESS,
+  WATER,
+} from '@/shared/words'
 import type { TankForm } from './form'
+import RinseFields from './RinseFields.vue'
 
 /** The fields of a tank, what changes its plan first. */
-defineProps<{ errors: Record<string, string>; rooms: string[] }>()
+defineProps<{ errors: Record<string, string>; rooms: string[]; existing?: boolean }>()
 const form = defineModel<TankForm>({ required: true })
 const now = today()
 </script>
@@ -32,6 +44,7 @@ const now = today()
         :error="errors.room"
       />
       <TextField
+        v-if="existing"
         v-model="form.establishedOn"
         label="Established on"
         name="establishedOn"
@@ -40,6 +53,23 @@ const now = today()
         :error="errors.establishedOn"
       />
     </div>
+    <ChoiceRow
+      v-if="!existing"
+      v-model="form.running"
+      legend="How long has it been running?"
+      name="running"
+      :choices="RUNNING"
+      :error="errors.running"
+    />
+    <TextField
+      v-if="!existing && form.running === 'DAY'"
+      v-model="form.establishedOn"
+      label="Since"
+      name="establishedOn"
+      type="date"
+      :max="now"
+      :error="errors.establishedOn"
+    />
     <ChoiceRow v-model="form.setting.water" legend="Water" name="setting.water" :choices="WATER" />
     <div class="pair wide">
       <ChoiceRow
@@ -92,6 +122,7 @@ const now = today()
         :choices="THOROUGHNESS"
       />
     </div>
+    <RinseFields v-model="form" :errors="errors" />
   </div>
 </template>
 

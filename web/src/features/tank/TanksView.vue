@@ -74,7 +74,9 @@ const filterNames = (tank: number) =>
             </span>
             <span class="quiet">{{ filterNames(tank.id) || 'no filter yet' }}</span>
             <span v-if="nextByTank.get(tank.id)" class="next">
+              <StateTag v-if="nextByTank.get(tank.id)!.hold" standing="LATER" words="leave alone for now" />
               <StateTag
+                v-else
                 :standing="nextByTank.get(tank.id)!.standing"
                 :words="
                   standingWords(nextByTank.get(tank.id)!.standing, nextByTank.get(tank.id)!.window, now)

@@ -1,18 +1,30 @@
-import { today } from '@/shared/dates'
+import { addDays, today } from '@/shared/dates'
 import { typedNumber } from '@/shared/units'
+import type { Running } from '@/shared/words'
 import type { Tank, TankInput } from './queries'
 
 /** A tank being edited; numbers as typed. */
 export interface TankForm extends Omit<TankInput, 'netVolumeL'> {
   netVolumeL: string
+  /** How long a new tank has been running; empty until somebody says. */
+  running: Running | ''
+  bucketL: string
+  /** Percent of the tank that a service may draw. */
+  drawPercent: string
 }
+
+/** Days that stand for a span nobody dates. */
+const RUNNING_DAYS: Record<Exclude<Running, 'DAY'>, number> = { NEW: 0, WEEKS: 28, MONTHS: 150, YEARS: 730 }
 
 export function blankTank(): TankForm {
   return {
     name: '',
     room: '',
     netVolumeL: '',
-    establishedOn: today(),
+    establishedOn: '',
+    running: '',
+    bucketL: '',
+    drawPercent: '',
     setting: {
       water: 'FRESH',
       stocking: 'NORMAL',
@@ -28,9 +40,20 @@ export function fromTank({ tank }: Tank): TankForm {
   return {
     ...tank,
     netVolumeL: String(tank.netVolumeL),
+    running: 'DAY',
+    bucketL: typed(tank.setting.bucketL),
+    drawPercent: typed(tank.setting.drawShare === undefined ? undefined : 100 * tank.setting.drawShare),
     setting: { ...tank.setting },
     schools: { ...tank.schools },
   }
+}
+
+const typed = (value: number | undefined) => (value === undefined ? '' : String(value))
+
+/** The day a tank began, as well as anyone knows. */
+function began({ running, establishedOn }: TankForm): string {
+  if (running === '' || running === 'DAY') return establishedOn
+  return addDays(today(), -RUNNING_DAYS[running])
 }
 
 /** What was typed as the request wants it, and what is amiss before it is sent. */
@@ -39,6 +62,20 @@ export function toInput(form: TankForm): { input: TankInput; errors: Record<stri
   const netVolumeL = typedNumber(form.netVolumeL)
   if (netVolumeL === undefined) errors.netVolumeL = 'How much water does it hold?'
   else if (Number.isNaN(netVolumeL)) errors.netVolumeL = 'This is not a number.'
-  if (!form.establishedOn) errors.establishedOn = 'When was it set up?'
-  return { input: { ...form, netVolumeL: netVolumeL ?? 0 }, errors }
+  const establishedOn = began(form)
+  if (!form.running) errors.running = 'How long has it been running?'
+  else if (!establishedOn) errors.establishedOn = 'When was it set up?'
+  const number = (field: string, text: string) => {
+    const value = typedNumber(text)
+    if (Number.isNaN(value)) errors[field] = 'This is not a number.'
+    return value
+  }
+  const drawn = number('setting.drawShare', form.drawPercent)
+  const setting = {
+    ...form.setting,
+    bucketL: number('setting.bucketL', form.bucketL),
+    drawShare: drawn === undefined ? undefined : drawn / 100,
+  }
+  const { name, room, schools } = form
+  return { input: { name, room, schools, setting, establishedOn, netVolumeL: netVolumeL ?? 0 }, errors }
 }

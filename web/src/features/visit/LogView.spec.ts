@@ -9,7 +9,7 @@ const CATALOGUE = {
   minutes: 5,
   disturbance: 1,
   why: '',
-  careFrom: '2026-01-01',
+  cleaned: { on: '2026-01-01', sureness: 'EXACT' },
 }
 const task = (id: number, stageId: number, name: string, graded: boolean) => ({
   id,
@@ -105,7 +105,7 @@ describe('logging a service', () => {
 
     expect(
       wrapper.findAll('input[type=checkbox]').map((box) => (box.element as HTMLInputElement).checked),
-    ).toEqual([true, false])
+    ).toEqual([true, false, false])
   })
 
   it('sends nothing while nothing is ticked, and says so', async () => {

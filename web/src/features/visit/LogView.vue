@@ -151,6 +151,9 @@ const notThere = computed(() => failed.value instanceof Problem && failed.value.
             :error="errors.minutes"
           />
         </div>
+        <el-checkbox v-model="draft.again" size="large" class="again"
+          >Only opened for another reason, such as a drip. Nothing was cleaned.</el-checkbox
+        >
         <PhotoStrip v-if="props.service" :service="props.service" />
         <TextField
           v-if="draft.overrideReason || errors['circumstances.overrideReason']"
@@ -206,6 +209,12 @@ form {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(160px, 1fr));
   gap: var(--gap-3);
+}
+
+.again {
+  height: auto;
+  min-height: var(--touch);
+  white-space: normal;
 }
 
 .trouble {

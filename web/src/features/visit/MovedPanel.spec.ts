@@ -39,6 +39,7 @@ const SAVED: Saved = {
   service: SERVICE,
   moved: [moved(9, 'Rinse the pre-filter'), moved(10, 'Open canister Weir')],
   twins: [],
+  questions: [],
 }
 
 async function open(saved: Saved, answers: Record<string, unknown> = {}) {
@@ -88,7 +89,16 @@ describe('after saving', () => {
     await press('Put it back')
 
     expect(wrapper.get('h1').text()).toBe('Saved')
-    expect(asked.map(({ call }) => call)).toEqual(['DELETE /api/services/x', 'POST /api/services/x/restore'])
+    expect(asked.map(({ call }) => call).filter((call) => call !== 'GET /api/eye')).toEqual([
+      'DELETE /api/services/x',
+      'POST /api/services/x/restore',
+    ])
+  })
+
+  it('offers the pictures kindly when it is time for them', async () => {
+    const { wrapper } = await open(SAVED, { 'GET /api/eye': { pictures: [], offered: true, moved: [] } })
+
+    expect(wrapper.text()).toContain('Have a minute? Grade twelve drawn pads')
   })
 
   it('says so when it cannot be taken back', async () => {
@@ -112,7 +122,9 @@ describe('after saving', () => {
 
     await press('Make one of the two')
 
-    expect(asked.map(({ call }) => call)).toEqual(['POST /api/services/x/twins/y'])
+    expect(asked.map(({ call }) => call).filter((call) => call !== 'GET /api/eye')).toEqual([
+      'POST /api/services/x/twins/y',
+    ])
     expect(wrapper.emitted('merged')).toEqual([[SAVED]])
   })
 })

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { useEye } from '@/features/interval'
 import WindowLine from '@/shared/components/WindowLine.vue'
 import { longDay, shortDay, today, windowWords } from '@/shared/dates'
 import { wordsOf } from '@/shared/problem'
+import AskedQuestions from './AskedQuestions.vue'
 import TwinNotice from './TwinNotice.vue'
 import { useRestoreService, useWithdrawService, type Saved } from './queries'
 
@@ -12,6 +14,7 @@ const emit = defineEmits<{ merged: [saved: Saved] }>()
 
 const withdraw = useWithdrawService()
 const restore = useRestoreService()
+const eye = useEye()
 const undone = ref(false)
 const trouble = ref('')
 
@@ -42,7 +45,7 @@ async function turn() {
     <p class="quiet">
       {{
         undone
-          ? 'The windows are as they were before.'
+          ? 'Your dates are as they were before.'
           : `${longDay(saved.service.doneOn)}, ${saved.service.doneBy}.`
       }}
     </p>
@@ -52,9 +55,15 @@ async function turn() {
       :twins="saved.twins"
       @merged="(one) => emit('merged', one)"
     />
+    <AskedQuestions
+      v-if="!undone && saved.questions.length"
+      :service="saved.service.id"
+      :questions="saved.questions"
+      @answered="(one) => emit('merged', one)"
+    />
     <template v-if="!undone">
-      <h2 v-if="shown.length">What moved</h2>
-      <p v-else class="quiet">No window moved.</p>
+      <h2 v-if="shown.length">What changed</h2>
+      <p v-else class="quiet">No dates changed.</p>
       <ul>
         <li v-for="moved in shown" :key="moved.taskId" :data-moved="moved.name">
           <strong>{{ moved.name }}</strong>
@@ -97,6 +106,10 @@ async function turn() {
         Show all {{ saved.moved.length }}
       </button>
     </template>
+    <p v-if="eye.data.value?.offered" class="quiet">
+      Have a minute? <RouterLink :to="{ name: 'eye' }">Grade twelve drawn pads</RouterLink>, so that your
+      dates follow how you see dirt.
+    </p>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
     <div class="actions">
       <RouterLink class="button" :to="{ name: 'rounds' }">Back to rounds</RouterLink>

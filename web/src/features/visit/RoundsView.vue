@@ -28,7 +28,7 @@ const minutes = computed(() => planned.value.reduce((sum, visit) => sum + visit.
 const next = computed(() => rounds.data.value?.week.find((day) => day.tanks > 0))
 const summary = computed(() => {
   const count = planned.value.length
-  if (visits.value.length > 0 && count === 0) return 'Nothing is planned for today; this is due and waits.'
+  if (visits.value.length > 0 && count === 0) return 'Nothing is planned today. These jobs are due.'
   if (count === 0) return ''
   const COUNTS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine']
   return `${COUNTS[count] ?? String(count)} tank${count === 1 ? '' : 's'}, about ${String(minutes.value)} minutes.`
@@ -87,7 +87,7 @@ const summary = computed(() => {
           />
         </section>
         <section v-if="held.length" aria-labelledby="held">
-          <h2 id="held">Do not touch</h2>
+          <h2 id="held">Leave alone for now</h2>
           <div v-for="one in held" :key="one.tank.id" class="held">
             <h3>
               <RouterLink :to="{ name: 'tank', params: { tank: one.tank.id } }">{{

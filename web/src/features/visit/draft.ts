@@ -25,6 +25,8 @@ export interface Draft {
   after: Record<number, FlowDraft>
   /** Why work on hold was done anyway. */
   overrideReason: string
+  /** Opened for another reason, nothing cleaned. */
+  again: boolean
   /** What a guided service wrote down; a correction keeps it. */
   circumstances: Pick<Service['circumstances'], 'filterOffMinutes' | 'parts'>
 }
@@ -43,6 +45,7 @@ export function blankDraft(doneBy: string): Draft {
     before: {},
     after: {},
     overrideReason: '',
+    again: false,
     circumstances: { parts: [] },
   }
 }
@@ -69,6 +72,7 @@ export function fromService(service: Service): Draft {
     before: Object.fromEntries(service.flows.map((flow) => [flow.filterId, rate(flow.beforeLph)])),
     after: Object.fromEntries(service.flows.map((flow) => [flow.filterId, rate(flow.afterLph)])),
     overrideReason: service.circumstances.overrideReason ?? '',
+    again: service.circumstances.again ?? false,
     circumstances: service.circumstances,
   }
 }
@@ -149,6 +153,7 @@ export function toInput(
         filterOffMinutes: draft.circumstances.filterOffMinutes,
         parts: draft.circumstances.parts,
         overrideReason: draft.overrideReason.trim() || undefined,
+        again: draft.again || undefined,
       },
     },
     errors,

@@ -89,6 +89,17 @@ export function useCorrectService() {
   })
 }
 
+export type AskedQuestion = Schemas['AskedQuestion']
+
+/** Keeps the answer to what was asked about a service. */
+export function useAnswer() {
+  return useMutation({
+    mutationFn: ({ service, ...answer }: Schemas['AnswerInput'] & { service: string }) =>
+      body(api.PUT('/api/services/{service}/answers', { params: { path: { service } }, body: answer })),
+    onSuccess: useLogStale(),
+  })
+}
+
 /** Makes one of two services that logged the same work. */
 export function useMergeServices() {
   return useMutation({

@@ -14,7 +14,7 @@ public record Belief(double mean, double variance) {
     static final double MOST_DRIFTED_VARIANCE = 0.444;
     private static final double DRIFT_PER_30_DAYS = 0.01;
     static final double USUAL_LOADING_AT_SERVICE = 0.6;
-    private static final double LEAST_EXPOSURE = 0.3;
+    private static final double MOST_SURPRISE = 2;
     private static final double LEAST_FLOW_SHARE = 0.15;
     private static final double FLOW_SAYS_LITTLE_ABOVE = 0.90;
 
@@ -41,20 +41,20 @@ public record Belief(double mean, double variance) {
     }
 
     /** Whether a finding at this exposure says anything: clean so early, or clogged so late, is no news. */
-    boolean learnsFrom(Finding finding, double exposure) {
-        double logLoading = logLoading(exposure);
+    boolean learnsFrom(Finding finding, CalibratedEye eye, LogExposure exposure) {
+        double logLoading = exposure.mean() - mean;
         return switch (finding) {
-            case CLEAN -> logLoading >= Finding.CLEAN.logCentre();
-            case CLOGGED -> logLoading <= Finding.CLOGGED.logCentre();
+            case CLEAN -> logLoading >= eye.logCentre(Finding.CLEAN);
+            case CLOGGED -> logLoading <= eye.logCentre(Finding.CLOGGED);
             default -> true;
         };
     }
 
-    /** One Kalman step: y = ln X − ln c, R = the grade's variance. */
-    Belief found(Finding finding, double exposure) {
-        return learnsFrom(finding, exposure)
-                ? step(logExposure(exposure) - finding.logCentre(), finding.variance())
-                : this;
+    /** One Kalman step: y = ln X − ln c, R = the grade's variance with that of ln X. */
+    Taught found(Finding finding, CalibratedEye eye, LogExposure exposure) {
+        return learnsFrom(finding, eye, exposure)
+                ? step(exposure.mean() - eye.logCentre(finding), eye.variance(finding) + exposure.variance())
+                : Taught.nothing(this);
     }
 
     /**
@@ -63,13 +63,15 @@ public record Belief(double mean, double variance) {
      * @param share flow before ÷ clean flow; above zero
      * @param shareAtOverload the share left when the stage is overloaded
      */
-    Belief flowed(double share, double shareAtOverload, double exposure) {
+    Taught flowed(double share, double shareAtOverload, LogExposure exposure) {
         double f = Math.min(Math.max(share, LEAST_FLOW_SHARE), FLOW_SAYS_LITTLE_ABOVE);
         double kappa = 1 / shareAtOverload - 1;
         double logLoading = 0.5 * Math.log((1 / f - 1) / kappa);
-        boolean onlyABound = share > FLOW_SAYS_LITTLE_ABOVE && logLoading(exposure) < logLoading;
+        boolean onlyABound = share > FLOW_SAYS_LITTLE_ABOVE && exposure.mean() - mean < logLoading;
         double slopeError = 0.10 / (2 * (1 - f));
-        return onlyABound ? this : step(logExposure(exposure) - logLoading, slopeError * slopeError + 0.13);
+        return onlyABound
+                ? Taught.nothing(this)
+                : step(exposure.mean() - logLoading, slopeError * slopeError + 0.13 + exposure.variance());
     }
 
     /** Standard deviation of the log exposure that overloads one run: of θ, and of runs around it. */
@@ -77,22 +79,28 @@ public record Belief(double mean, double variance) {
         return Math.sqrt(variance + Decision.TRUTH_VARIANCE);
     }
 
-    /** Log of the loading expected at this exposure. */
-    double logLoading(double exposure) {
-        return logExposure(exposure) - mean;
-    }
-
     /** Weight a finding of this grade gets against what is believed so far, 0..1. */
-    double weightOf(Finding finding) {
-        return variance / (variance + finding.variance());
+    double weightOf(Finding finding, CalibratedEye eye, LogExposure exposure) {
+        return variance / (variance + eye.variance(finding) + exposure.variance());
     }
 
-    private static double logExposure(double exposure) {
-        return Math.log(Math.max(exposure, LEAST_EXPOSURE));
-    }
-
-    private Belief step(double observed, double noise) {
+    /** A surprise moves the belief by no more than one of {@link #MOST_SURPRISE} standard deviations would. */
+    private Taught step(double observed, double noise) {
         double gain = variance / (variance + noise);
-        return new Belief(mean + gain * (observed - mean), variance * (1 - gain));
+        double most = MOST_SURPRISE * Math.sqrt(variance + noise);
+        double surprise = observed - mean;
+        double believed = Math.min(Math.max(surprise, -most), most);
+        return new Taught(new Belief(mean + gain * believed, variance * (1 - gain)), believed != surprise);
+    }
+
+    /**
+     * A belief after a lesson.
+     *
+     * @param held whether the surprise was too large to be believed whole
+     */
+    record Taught(Belief belief, boolean held) {
+        static Taught nothing(Belief belief) {
+            return new Taught(belief, false);
+        }
     }
 }

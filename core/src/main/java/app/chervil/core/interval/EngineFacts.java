@@ -123,8 +123,11 @@ public record EngineFacts(
         Course course = begun(rule);
         return Stream.iterate(1, count -> count <= FINDINGS, count -> count + 1)
                 .map(count -> {
-                    long weight = Math.round(
-                            100 * course.belief().drifted(EXAMPLE_DAYS).weightOf(Finding.MODERATE));
+                    long weight = Math.round(100
+                            * course.belief()
+                                    .drifted(EXAMPLE_DAYS)
+                                    .weightOf(
+                                            Finding.MODERATE, CalibratedEye.UNTESTED, LogExposure.exact(EXAMPLE_DAYS)));
                     course.serve(Serviced.found(BEGIN.plusDays((long) EXAMPLE_DAYS * count), Finding.MODERATE));
                     return weight;
                 })

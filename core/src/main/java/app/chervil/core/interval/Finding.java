@@ -23,6 +23,11 @@ public enum Finding {
         this.variance = sd * sd;
     }
 
+    /** Loading this grade is centred on, as a fraction of what overloads the stage. */
+    public double centre() {
+        return Math.exp(logCentre);
+    }
+
     /** Natural logarithm of the loading this grade is centred on. */
     double logCentre() {
         return logCentre;

@@ -99,10 +99,9 @@ public final class Forecaster {
     }
 
     private static Forecast graded(Course course, LocalDate today, Optional<Look> worn) {
-        Decision decision = course.decision();
         return new Forecast(
                 course.run().since(),
-                Window.after(course.run().since(), decision.days()),
+                course.window(),
                 course.findings() == 0 ? Basis.START : Basis.LEARNED,
                 Optional.of(course.loadingOn(today)),
                 Stream.concat(
@@ -110,7 +109,7 @@ public final class Forecaster {
                                         .map(look -> "Found to crumble on " + Reasons.DAY.format(look.on())
                                                 + ": replace part of it, a share at a time.")
                                         .stream(),
-                                new Reasons(course, today).sentences(decision).stream())
+                                course.reasons(today).stream())
                         .toList());
     }
 

@@ -21,6 +21,9 @@ import java.util.Optional;
 final class PartLives {
     private static final double HOURS_A_START = 2;
     private static final double USUAL_LIT_HOURS = 24;
+    /** A lamp that is hardly lit is looked at after three years all the same. */
+    private static final double MOST_LAMP_DAYS = 3 * 365;
+
     private static final int GREEN_WATER_DAYS = 30;
     private static final double ROLL_KEPT = 0.1;
 
@@ -50,7 +53,7 @@ final class PartLives {
      */
     static Forecast byHours(ByHours lamp, TaskHistory history, LocalDate today) {
         LocalDate since = history.since();
-        Optional<Look> dark = history.evidence().firstAfter(since.minusDays(1), Sign.DARK);
+        Optional<Look> dark = history.evidence().firstAfter(history.ageKnown() ? since : since.minusDays(1), Sign.DARK);
         if (dark.isPresent()) {
             return due(
                     history,
@@ -64,7 +67,7 @@ final class PartLives {
         double rated = endurance.ratedHours().orElse(lamp.ratedHours());
         double aDay = endurance.litHoursADay().orElse(USUAL_LIT_HOURS)
                 + HOURS_A_START * endurance.startsADay().orElse(0);
-        double ideal = 0.95 * rated / Math.max(aDay, 0.1);
+        double ideal = Math.min(0.95 * rated / Math.max(aDay, 0.1), MOST_LAMP_DAYS);
         Window window = Window.after(since, new Window.Days(ideal / 0.95 * 0.85, ideal, ideal / 0.95 * 1.05));
         double hours = aDay * Math.max(0, ChronoUnit.DAYS.between(since, today));
         String lit = String.format(

@@ -1,5 +1,6 @@
 package app.chervil.core.interval;
 
+import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.interval.Course.Lesson;
 import app.chervil.core.tank.ContextChange;
@@ -9,6 +10,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * The why of a learned window: what moved it, largest first, at most two, then the limit that held it and the risk of
@@ -18,6 +20,9 @@ final class Reasons {
     static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH);
     private static final double WEIGHT_WORTH_TELLING = 0.25;
     private static final int MOST_TERMS = 2;
+    private static final int FEW_FINDINGS = 3;
+    private static final double HARDLY_ANY = 0.02;
+    private static final double EVERY_SECOND = 0.45;
 
     private final Course course;
     private final LocalDate today;
@@ -47,66 +52,87 @@ final class Reasons {
     private record Term(double size, String words) {}
 
     /** A window can grow although more was found than expected: when a limit had held it short of what was believed. */
-    private java.util.Optional<String> lifted(Decision decision) {
+    private Optional<String> lifted(Decision decision) {
         return course.lesson()
                 .map(Lesson::planned)
                 .filter(planned -> planned.held() == Decision.Limit.GROWTH
                         && decision.held() != Decision.Limit.GROWTH
                         && decision.days().ideal() > planned.days().ideal())
-                .map(planned -> "The limit that held the last one to "
-                        + days(Math.round(planned.days().ideal())) + " no longer does.");
+                .map(planned -> "The last one was held to "
+                        + days(Math.round(planned.days().ideal())) + "; that limit is gone.");
     }
 
     private static String start(CareRule rule) {
-        return "No findings yet: from the usual start of " + days(rule.startDays())
+        return "No findings yet, so it starts from the usual " + days(rule.startDays())
                 + ", a little early because tanks differ.";
     }
 
     private List<Term> taught(Lesson lesson) {
         List<Term> terms = new ArrayList<>();
+        if (lesson.notes().contains(Note.LONG_GAP)) {
+            terms.add(new Term(
+                    1,
+                    days(Math.round(lesson.ran().days()))
+                            + " without a service is longer than this stage can last. Is a service missing from the log?"
+                            + " Until you know, it teaches nothing."));
+            return terms;
+        }
         lesson.service().finding().ifPresent(finding -> {
             terms.add(finding(lesson, finding));
-            double weight = lesson.before().weightOf(finding);
-            if (lesson.before().learnsFrom(finding, lesson.ran().exposure()) && weight > WEIGHT_WORTH_TELLING) {
-                terms.add(new Term(0.001, "Counts for about " + percent(weight) + ", since there are few findings."));
+            double weight = lesson.before()
+                    .weightOf(finding, lesson.service().eye(), lesson.ran().exposure());
+            if (course.findings() <= FEW_FINDINGS && learns(lesson, finding) && weight > WEIGHT_WORTH_TELLING) {
+                terms.add(
+                        new Term(0.001, "It counts for about " + percent(weight) + ", as there are few findings yet."));
             }
         });
-        lesson.service().flowShare().ifPresent(share -> flow(lesson, share).ifPresent(terms::add));
+        flow(lesson).ifPresent(terms::add);
         return terms;
     }
 
+    private static boolean learns(Lesson lesson, Finding finding) {
+        return lesson.before()
+                .learnsFrom(finding, lesson.service().eye(), lesson.ran().exposure());
+    }
+
     private Term finding(Lesson lesson, Finding finding) {
-        String after = "ound " + finding.words() + " after " + days(lesson.ran().days());
-        if (!lesson.before().learnsFrom(finding, lesson.ran().exposure())) {
+        String after = FirstLetter.upper(finding.words()) + " after " + ran(lesson);
+        if (!learns(lesson, finding)) {
             return new Term(
                     0.2,
                     finding == Finding.CLEAN
-                            ? "Opened early and clean: says little, kept."
-                            : "F" + after + ", as expected so late: says little, kept.");
+                            ? "Opened early and still clean, so it tells us little."
+                            : after + ", as expected so late, so it tells us little.");
         }
         Finding expected =
-                Finding.nearest(lesson.before().logLoading(lesson.ran().exposure()));
+                Finding.nearest(lesson.ran().exposure().mean() - lesson.before().mean());
         double moved = lesson.found().mean() - lesson.before().mean();
         if (expected == finding) {
-            return new Term(Math.max(Math.abs(moved), 0.02), "F" + after + ", about as expected.");
+            return new Term(Math.max(Math.abs(moved), 0.02), after + ", about as expected.");
         }
-        return new Term(
-                Math.abs(moved),
-                "F" + after + " where " + expected.words() + " was expected, so it fills "
-                        + (moved > 0 ? "more slowly." : "faster."));
+        String faster = moved > 0 ? "It fills more slowly than we thought." : "It fills faster than we thought.";
+        String held = lesson.notes().contains(Note.SURPRISE_HELD) ? " One surprise is not believed whole." : "";
+        return new Term(Math.abs(moved), after + "; we expected " + expected.words() + ". " + faster + held);
     }
 
-    private java.util.Optional<Term> flow(Lesson lesson, double share) {
-        double moved = lesson.flowed().mean() - lesson.found().mean();
+    private static String ran(Lesson lesson) {
+        return lesson.notes().contains(Note.START_UNKNOWN)
+                ? "an unknown time"
+                : days(Math.round(lesson.ran().days()));
+    }
+
+    private Optional<Term> flow(Lesson lesson) {
         if (lesson.found().equals(lesson.flowed())) {
-            return java.util.Optional.empty();
+            return Optional.empty();
         }
+        double moved = lesson.flowed().mean() - lesson.found().mean();
         double foundMoved = lesson.found().mean() - lesson.before().mean();
         String verdict = Math.abs(moved) < 0.03 || moved * foundMoved > 0
-                ? "which agrees."
-                : moved > 0 ? "which is better than it looked." : "which is worse than it looked.";
-        return java.util.Optional.of(
-                new Term(Math.abs(moved), "Flow was at " + percent(share) + " of clean, " + verdict));
+                ? "The flow agrees."
+                : moved > 0
+                        ? "The flow had suffered less than it looked."
+                        : "The flow had suffered more than it looked.";
+        return Optional.of(new Term(Math.abs(moved), verdict));
     }
 
     private static Term context(ContextChange change) {
@@ -122,21 +148,61 @@ final class Reasons {
                 change.words() + " " + DAY.format(change.on()) + ": " + reaches + ", still to be confirmed.");
     }
 
-    private java.util.Optional<String> closing(Decision decision) {
-        if (today.isAfter(Window.after(course.run().since(), decision.days()).latest())) {
-            return java.util.Optional.of("After the latest day about 1 in 5 would already be bypassing.");
+    private Optional<String> closing(Decision decision) {
+        if (today.isAfter(course.window().latest())) {
+            return Optional.of(risk(decision));
         }
-        return java.util.Optional.ofNullable(
-                switch (decision.held()) {
-                    case NONE -> null;
-                    case GROWTH ->
-                        course.lesson().isPresent()
-                                ? "Held to 1.5 × the longest run so far."
-                                : "Held to 1.5 × the start until something has been found.";
-                    case FLOOR ->
-                        "Not sooner than " + days(course.rule().bounds().leastDays()) + ", the least for this task.";
-                    case CEILING -> "Held to " + days(course.rule().bounds().mostDays()) + ", the most for this task.";
-                });
+        return limit(decision);
+    }
+
+    /** The chance that the stage is full by its latest day; of an unknown age it cannot be told. */
+    private String risk(Decision decision) {
+        if (!course.run().start().known()) {
+            return "Nobody knows when it was last cleaned, so look at it first.";
+        }
+        String chance = decision.risk() < HARDLY_ANY
+                ? "hardly any"
+                : decision.risk() >= EVERY_SECOND
+                        ? "about every second one"
+                        : "about 1 in " + Math.round(1 / decision.risk());
+        return "By the latest day " + chance + " would already be full.";
+    }
+
+    private Optional<String> limit(Decision decision) {
+        long held = Math.round(decision.days().ideal());
+        CareRule rule = course.rule();
+        return switch (decision.held()) {
+            case NONE -> Optional.empty();
+            case GROWTH -> Optional.of(growth(held));
+            case FLOOR -> Optional.of("Not sooner than " + days(held) + ", the least for this job.");
+            case CEILING -> Optional.of("Not later than " + days(held) + ", the most for this job.");
+            case TOO_SMALL ->
+                Optional.of("Full within " + days(held(rule))
+                        + " again and again: too small for this tank. A larger or further stage would help.");
+        };
+    }
+
+    private long held(CareRule rule) {
+        return Math.round(
+                Math.max(FullRuns.FLOOR_SHARE * rule.bounds().leastDays(), rule.startDays() * FullRuns.START_SHARE));
+    }
+
+    private String growth(long held) {
+        if (course.lesson().isEmpty()) {
+            return "Held to " + days(held) + " until something has been found.";
+        }
+        Lesson lesson = course.lesson().get();
+        boolean asPlanned =
+                lesson.service().finding().isEmpty() || lesson.notes().contains(Note.LONG_GAP);
+        if (course.run().load().relief() > 1) {
+            return "Held to " + days(held) + " until the change is confirmed.";
+        }
+        if (lesson.notes().contains(Note.START_UNKNOWN) && !asPlanned) {
+            return "Held to " + days(held) + ", because nobody knows how long it had run.";
+        }
+        return asPlanned
+                ? "Held to " + days(held) + ", as it was planned, because nobody could tell how full it was."
+                : "Held to " + days(held) + ": it grows by half at most from one service to the next.";
     }
 
     static String days(long count) {

@@ -22,7 +22,6 @@ final class SpentMedia {
     private static final double CARBON_PRIOR_SD = 0.5;
     private static final double LOOK_SPACING_DAYS = 3.5;
     private static final double CARBON_LEAST_DAYS = 10;
-    private static final double CARBON_MOST_DAYS = 70;
     private static final Window.Days CLEARING = new Window.Days(1, 3, 7);
     private static final double RESIN_USED_AT = 0.75;
     private static final double RESIN_PRIOR_SD = 0.5;
@@ -53,7 +52,10 @@ final class SpentMedia {
         Optional<Look> back = first(open, Sign.TINT_BACK);
         belief.carbonRun(since, open);
         double sd = Math.sqrt(belief.variance);
-        double latest = clamp(Math.exp(belief.mean + 0.6 * sd), CARBON_LEAST_DAYS, CARBON_MOST_DAYS);
+        double latest = clamp(
+                Math.exp(belief.mean + 0.6 * sd),
+                CARBON_LEAST_DAYS,
+                rule.bounds().mostDays());
         double ideal = clamp(Math.exp(belief.mean), rule.bounds().leastDays(), latest);
         if (back.isPresent()) {
             return new Forecast(

@@ -13,15 +13,15 @@ public final class Story {
     private final List<Chapter> chapters = new ArrayList<>();
 
     private Story(CareRule rule, TaskHistory history) {
-        this.course = Course.begin(rule, history.start().on(), history.load());
+        this.course = Course.begin(rule, history.start(), history.load().rate(), history.pauses());
         tell(history.start().on(), Optional.empty(), Optional.empty());
-        history.play(this::changed, this::served);
+        history.play(this::changed, this::served, this::renewed);
     }
 
     /**
      * One event and what was believed after it.
      *
-     * @param service what was done; empty at the start and for a change
+     * @param service what was done; empty at the start, for a change and where the stage was replaced
      * @param change what changed around the stage; empty for a service
      * @param next when the task was then thought due
      * @param overload days from {@code next}'s service to its overload
@@ -54,6 +54,11 @@ public final class Story {
     private void served(Serviced service) {
         course.serve(service);
         tell(service.on(), Optional.of(service), Optional.empty());
+    }
+
+    private void renewed(LocalDate on) {
+        course.renew(on);
+        tell(on, Optional.empty(), Optional.empty());
     }
 
     private void tell(LocalDate on, Optional<Serviced> service, Optional<ContextChange> change) {

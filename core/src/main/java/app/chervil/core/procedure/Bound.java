@@ -9,13 +9,37 @@ import java.util.OptionalLong;
 
 /** A template bound to the stage and task it is done for. */
 record Bound(Template template, Optional<PathStage> stage, OptionalLong task) {
-    private static final String[] COUNTS = {"no bucket", "one bucket", "two buckets", "three buckets"};
-
     static Bound common(Template template) {
         return new Bound(template, Optional.empty(), OptionalLong.empty());
     }
 
-    String subject() {
+    /**
+     * What words are filled in with.
+     *
+     * @param drawnLitres taken from the tank for rinsing, and vacuumed off
+     */
+    record Fillings(Situation situation, Tubs tubs, double drawnLitres, double vacuumLitres) {
+        boolean tap() {
+            return situation.practice().tapAllowed();
+        }
+
+        String fill(String text) {
+            return text.replace("{filter}", situation.filterName())
+                    .replace("{first}", tap() || tubs.count() > 0 ? tubs.first(tap()) : "")
+                    .replace("{second}", tubs.second())
+                    .replace("{cleanest}", tap() || tubs.count() > 0 ? tubs.cleanest(tap()) : "")
+                    .replace("{bio}", tubs.count() == 0 ? "tank water" : tubs.bioTub())
+                    .replace("{draw}", tubs.count() == 0 ? "" : tubs.drawn(tap()))
+                    .replace("{vacuum}", litres(vacuumLitres))
+                    .replace("{media}", media(situation));
+        }
+
+        private static String litres(double litres) {
+            return Tubs.litres(litres >= 10 ? Math.floor(litres) : Math.floor(litres * 10) / 10);
+        }
+    }
+
+    private String subject() {
         return stage.map(one -> Long.toString(one.id())).orElse("filter");
     }
 
@@ -23,24 +47,26 @@ record Bound(Template template, Optional<PathStage> stage, OptionalLong task) {
         return template.together() || concernsFilter() ? template.code() : template.code() + ":" + subject();
     }
 
-    /** Opening and shutting a lamp bay is done once, whatever is renewed in it. */
+    /** Shutting water off, opening a lamp bay and the like are done once, whatever is worked on behind them. */
     private boolean concernsFilter() {
         return switch (template.phase()) {
-            case LAMP_OPEN, LAMP_SHUT -> true;
+            case COOL, LAMP_OPEN, LAMP_SHUT -> true;
+            case LAMP_OUT, LAMP_IN, SLEEVE_OUT, SLEEVE_IN ->
+                template.words().text().indexOf("{stage") < 0;
             default -> false;
         };
     }
 
-    boolean isRinse() {
+    /** Parts go out in the order a hand meets them and back in the reverse; other work follows the water. */
+    int place(Situation situation, Reach reach) {
+        if (stage.isEmpty()) {
+            return -1;
+        }
         return switch (template.phase()) {
-            case RINSE_FIRST, RINSE_SECOND, RINSE_LAST -> true;
-            default -> false;
+            case TAKE_OUT -> reach.place(stage.get());
+            case PUT_BACK -> -reach.place(stage.get());
+            default -> situation.path().indexOf(stage.get());
         };
-    }
-
-    /** Place in the water path; what concerns the whole filter comes first in its phase, and the clean stays for last. */
-    int place(Situation situation) {
-        return stage.map(situation.path()::indexOf).orElse(-1);
     }
 
     /**
@@ -48,24 +74,33 @@ record Bound(Template template, Optional<PathStage> stage, OptionalLong task) {
      *
      * @param together all stages that this step serves, itself among them
      */
-    Step step(Situation situation, int buckets, List<String> together) {
-        String water = situation.practice().tapAllowed() ? "tap water" : "tank water";
-        String text = template.words()
+    Step step(Fillings fillings, List<String> together) {
+        Situation situation = fillings.situation();
+        String text = fillings.fill(template.words()
                 .text()
                 .replace("{stages}", listed(together))
-                .replace("{stage}", stage.map(PathStage::name).orElse("filter"))
-                .replace("{filter}", situation.filterName())
-                .replace("{water}", water)
-                .replace("{media}", media(situation))
-                .replace("{buckets}", COUNTS[buckets]);
-        boolean namesWater = template.words().text().contains("{water}");
-        String reason = namesWater && template.words().reason().isEmpty()
+                .replace("{stage}", stage.map(PathStage::name).orElse("filter")));
+        boolean rinses = template.words().text().contains("{first}")
+                || template.words().text().contains("{draw}");
+        String reason = rinses && template.words().reason().isEmpty()
                 ? situation.practice().whyWater()
                 : template.words().reason();
         OptionalLong ofStage = stage.map(one -> OptionalLong.of(one.id())).orElse(OptionalLong.empty());
         About about = together.size() > 1 || concernsFilter() ? About.ALL : new About(task, ofStage);
+        double drawn =
+                switch (template.phase()) {
+                    case DRAW -> fillings.drawnLitres();
+                    case VACUUM -> fillings.vacuumLitres();
+                    default -> 0;
+                };
         return new Step(
-                id(), new Step.Words(text, reason), about, template.care(), template.captures(), template.effects());
+                id(),
+                new Step.Words(text, reason),
+                about,
+                template.care(),
+                template.captures(),
+                template.effects(),
+                drawn);
     }
 
     private static String media(Situation situation) {

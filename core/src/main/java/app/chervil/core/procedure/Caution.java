@@ -19,6 +19,8 @@ public enum Caution {
             "Tank water can carry germs that make people ill. Gloves on broken skin, not in the kitchen sink, wash hands after."),
     SIPHON("Start a siphon by filling the hose, never by mouth."),
     HEAVY("A full canister is heavy. Empty it where it stands, then lift."),
+    FLOOD(
+            "Without valves a siphon stands in the hoses: pulled off below the water line they empty the tank onto the floor."),
     WET_FLOOR("Wet floors are slippery. Wipe as you go."),
     GAS(
             "Deep sand may give off hydrogen sulphide, which smells of rotten eggs. Go slowly, in parts, and air the room.");

@@ -7,176 +7,262 @@ import static app.chervil.core.procedure.Template.step;
 
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Material;
-import app.chervil.core.procedure.Situation.Chore;
+import app.chervil.core.procedure.Build.Fill;
+import app.chervil.core.procedure.Build.Valves;
+import app.chervil.core.procedure.Procedure.Extent;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Opening and closing that every service of a kind of filter has, whatever is done in between. */
+/**
+ * Opening and closing that every service of a kind of filter has, whatever is done in between, in an order that never
+ * varies: heater off before any water leaves, power off before any hand, water shut in before any hose, the tank topped up
+ * before the start, the heater on last (docs/sources.md#procedures).
+ */
 final class CommonSteps {
+    private static final int LEAK_MINUTES = 5;
+    private static final int SUMP_MINUTES = 10;
+    private static final int BAY_MINUTES = 10;
+    private static final int SUMP_SETTLES_MINUTES = 3;
+
     private CommonSteps() {}
 
-    /**
-     * Before and after work with hands in the water.
-     *
-     * @param opened whether a closed canister is opened
-     */
-    static List<Template> around(Situation situation, boolean opened, int buckets) {
+    static List<Template> around(Situation situation, Extent extent) {
         List<Template> steps = new ArrayList<>();
-        steps.add(step(Phase.PREPARE, "gloves", "Cover cuts, put on gloves, lay out towel and drip tray.")
-                .mind(GERMS, WET_FLOOR)
-                .using(Material.GLOVES));
-        if (situation.kind() != FilterKind.AIR_SPONGE && situation.kind() != FilterKind.UV_UNIT) {
+        if (extent.stops() || extent.waterLeaves()) {
+            steps.add(step(Phase.PREPARE, "gloves", "Cover cuts, put on gloves, and lay out towel and drip tray.")
+                    .mind(GERMS, WET_FLOOR)
+                    .using(Material.GLOVES));
+            heater(steps);
+        }
+        if (extent.tubs().count() > 0) {
+            steps.add(step(Phase.DRAW, "draw", "{draw}").mind(SIPHON).does(WATER_OUT));
+        }
+        if (extent.stops()) {
+            stopping(situation, extent, steps);
+            if (situation.build().hangsOnHoses() && (extent.hosesOff() || extent.bayOpened())) {
+                shutting(situation.build(), extent, steps);
+            } else if (extent.hosesOff() && !situation.build().hangsOnHoses()) {
+                hosesOff(steps, "Let the pipes drain back, then take the hoses off over a bucket.");
+            }
+            opening(extent, steps);
+            filling(situation.build(), extent, steps);
+        }
+        if (extent.waterLeaves()) {
+            steps.add(step(
+                            Phase.LEVEL,
+                            "level",
+                            "Top up the tank to its line with conditioned water of the same temperature.")
+                    .because("The product's label says how much conditioner. A pump that draws air runs dry.")
+                    .does(TOPPED_UP));
+        }
+        if (extent.stops()) {
+            starting(situation, extent, steps);
+        }
+        if (extent.stops() || extent.waterLeaves()) {
+            steps.add(step(Phase.FINISH, "finish", "Check that leak sensor and cords are dry, then wash your hands.")
+                    .mind(ELECTRICITY, GERMS));
+        }
+        return steps;
+    }
+
+    private static void heater(List<Template> steps) {
+        steps.add(step(Phase.HEATER_OFF, "heater-off", "Turn the heater off.")
+                .because(
+                        "Out of the water it cracks or burns. Let it cool ten minutes before the level falls below it.")
+                .mind(ELECTRICITY)
+                .does(HEATER_OFF));
+        steps.add(step(Phase.HEATER_ON, "heater-on", "Is the heater under water? Turn it on.")
+                .because("Last of all, so that it is never lit in air.")
+                .mind(ELECTRICITY)
+                .does(HEATER_ON));
+    }
+
+    private static boolean measuresFlow(FilterKind kind) {
+        return kind != FilterKind.AIR_SPONGE && kind != FilterKind.UV_UNIT;
+    }
+
+    private static void stopping(Situation situation, Extent extent, List<Template> steps) {
+        FilterKind kind = situation.kind();
+        if (measuresFlow(kind)) {
             steps.add(
                     step(Phase.MEASURE, "flow-before", "If you measure flow: catch it at the outlet for some seconds.")
                             .because("Flow before and after tells whether it helped.")
                             .writes(FLOW_BEFORE));
         }
-        if (buckets > 0 && !situation.practice().tapAllowed()) {
-            steps.add(step(Phase.DRAW, "draw", "Draw {buckets} of tank water, two thirds full.")
-                    .because(situation.practice().whyWater())
-                    .mind(SIPHON));
-        }
-        steps.addAll(stopping(situation.kind()));
-        if (opened) {
-            steps.addAll(canisterOpened());
-        }
-        steps.addAll(starting(situation.kind(), opened));
-        return steps;
-    }
-
-    static List<Template> housing() {
-        return List.of(
-                step(Phase.HOUSING, "housing", "Wash housing and trays under the tap, while no media touches them.")
-                        .because("You chose full cleaning for this tank."));
-    }
-
-    static List<Template> chore(Chore chore) {
-        return switch (chore) {
-            case ROCK_BLOW_OFF ->
-                List.of(
-                        step(
-                                        Phase.ROCK,
-                                        "blow",
-                                        "Blow the detritus off the rock, top to bottom. Leave all pumps running.")
-                                .because("What comes loose must reach the mechanical stage.")
-                                .using(Material.ROCK_PUMP),
-                        step(Phase.ROCK, "settle", "Wait until the water begins to clear.")
-                                .waiting(15),
-                        step(
-                                        Phase.ROCK,
-                                        "blow-again",
-                                        "Second pass over the rock, then work on the filter the same day.")
-                                .because("The sock or pad now holds it; left in, it becomes nitrate."));
-            case BIO_PART_REPLACED ->
-                List.of(
-                        step(
-                                        Phase.PREPARE,
-                                        "bio-read",
-                                        "Test ammonia and nitrite first. Above zero, leave the media for another day.")
-                                .because("New media holds no bacteria yet; the rest must carry the tank."),
-                        step(
-                                        Phase.RENEW,
-                                        "bio-new",
-                                        "Rinse the dust off the new media. Exchange {media}, old beside new.")
-                                .because(
-                                        "A quarter in a tank under 90 days, half in one over a year, rising between, within 28"
-                                                + " days and over all its filters.")
-                                .mind(GERMS)
-                                .using(Material.BIO_MEDIA)
-                                .does(HANDS_IN),
-                        step(Phase.RENEW, "bio-old", "Keep the old media wet: it can seed another filter at once."),
-                        step(
-                                Phase.FINISH,
-                                "bio-watch",
-                                "Test ammonia and nitrite on days 1, 2, 4 and 7, nitrate weekly for eight"
-                                        + " weeks. Write the days down."));
-            case SUBSTRATE_VACUUM ->
-                List.of(step(
-                                Phase.DRAW,
-                                "vacuum",
-                                "Vacuum the substrate in rows; pinch the hose to let sand fall back.")
-                        .because("What is drained is your rinse water.")
-                        .mind(SIPHON, GAS)
-                        .using(Material.SIPHON, Material.BUCKET));
-        };
-    }
-
-    private static List<Template> stopping(FilterKind kind) {
+        String lamp = extent.bayOpened() && kind != FilterKind.UV_UNIT ? "the lamp, then " : "";
         Template stop =
                 switch (kind) {
-                    case AIR_SPONGE -> step(Phase.STOP, "stop", "Unplug the air pump of {filter}.");
-                    case UV_UNIT -> step(Phase.STOP, "stop", "Unplug the UV unit {filter} and its pump.");
-                    case SUMP ->
+                    case AIR_SPONGE ->
                         step(
                                         Phase.STOP,
                                         "stop",
-                                        "Heater off. Unplug the return pump of {filter} before its chamber runs low.")
+                                        "Raise the air line above the water if it has no check valve, then unplug the air"
+                                                + " pump of {filter}.")
+                                .because("Without a check valve, water runs back into the pump.");
+                    case UV_UNIT -> step(Phase.STOP, "stop", "Unplug the lamp of {filter}, then its pump.");
+                    case SUMP ->
+                        step(
+                                        Phase.STOP_FIRST,
+                                        "stop",
+                                        "Turn off the top-off and the skimmer. Unplug " + lamp
+                                                + "the return pump of {filter}, and wait until the level in the sump rests.")
                                 .because(
-                                        "A pump that runs dry burns out. The tank drains down into the sump: leave room.");
+                                        "A pump that runs dry burns out, and a top-off pours into a lowered sump. The tank"
+                                                + " drains down: leave room.")
+                                .waiting(SUMP_SETTLES_MINUTES);
                     default ->
-                        step(Phase.STOP, "stop", "Heater off, then unplug {filter}.")
+                        step(Phase.STOP, "stop", "Unplug " + lamp + "{filter}.")
                                 .because("Lifted foam sheds its dirt while the pump runs.");
                 };
-        return List.of(stop.mind(ELECTRICITY).does(POWER_OFF));
-    }
-
-    private static List<Template> canisterOpened() {
-        return List.of(
-                step(Phase.SHUT, "valves", "Shut both valves, undo the couplings, catch the drips.")
-                        .mind(WET_FLOOR),
-                step(Phase.DRAIN, "tip", "Undo the lid clamps and tip the canister's own water away.")
-                        .because("It holds the loosest dirt.")
-                        .mind(HEAVY)
-                        .does(HANDS_IN, FILTER_OPENED),
-                step(Phase.SEAL, "lid", "Wipe and grease the lid seal, close the clamps without force.")
-                        .because("If it needs force, a tray or the lid is not seated.")
-                        .does(HANDS_IN, FILTER_SHUT));
-    }
-
-    private static List<Template> starting(FilterKind kind, boolean opened) {
-        List<Template> steps = new ArrayList<>();
-        if (opened) {
-            steps.add(step(Phase.FILL, "fill", "Fill the canister with tank water before it starts.")
-                    .because("A pump that starts dry pulls air."));
-            steps.add(step(Phase.CONNECT, "connect", "Couple the hoses to their marked ports and open the valves."));
-        } else if (kind == FilterKind.HANG_ON_BACK) {
-            steps.add(step(Phase.FILL, "fill", "Fill its box with tank water if it does not prime itself."));
-        } else if (kind == FilterKind.SUMP) {
-            steps.add(step(Phase.FILL, "fill", "Refill the sump to its mark; the return chamber covers the pump."));
+        steps.add(stop.mind(ELECTRICITY).does(POWER_OFF));
+        if (kind == FilterKind.INTERNAL) {
+            steps.add(step(Phase.OPEN, "lift-out", "Lift {filter} out of the tank in a tub or bag.")
+                    .because("Lifted bare, it sheds its dirt into the tank.")
+                    .does(HANDS_IN));
+            steps.add(step(
+                            Phase.LID,
+                            "lift-in",
+                            "Set {filter} back under water, below its line, and tilt it until the air is out.")
+                    .does(HANDS_IN));
         }
-        steps.add(step(Phase.START, "start", "Dry hands, drip loop, plug in {filter}. Is water moving?")
+    }
+
+    private static void shutting(Build build, Extent extent, List<Template> steps) {
+        boolean valves = build.valves() == Valves.AT_COUPLINGS;
+        steps.add(
+                valves
+                        ? step(Phase.SHUT, "shut", "Shut both valves.").does(WATER_SHUT)
+                        : step(
+                                        Phase.SHUT,
+                                        "break",
+                                        "Lift both hose ends out of the tank's water so that air gets in, and fix them there.")
+                                .because(
+                                        "That breaks the siphon: without valves nothing else holds the tank's water back.")
+                                .mind(FLOOD)
+                                .does(HANDS_IN, WATER_SHUT));
+        if (extent.hosesOff()) {
+            hosesOff(
+                    steps,
+                    valves
+                            ? "Undo the couplings over the drip tray."
+                            : "Hold a bucket below, take the hoses off the filter and let them drain.");
+        }
+        if (build.is(FilterKind.UV_UNIT) && extent.bayOpened()) {
+            steps.add(step(Phase.OPEN, "drain", "Hold {filter} over a bucket and let it drain.")
+                    .does(HANDS_IN));
+        }
+        steps.add(
+                valves
+                        ? step(Phase.WATER_ON, "open", "Open both valves.").does(WATER_ON)
+                        : step(Phase.WATER_ON, "ends-in", "Put both hose ends back into the water.")
+                                .does(HANDS_IN, WATER_ON));
+    }
+
+    private static void hosesOff(List<Template> steps, String how) {
+        steps.add(step(Phase.MARK, "mark", "Mark the hoses: which is in, which is out, and which way the water runs.")
+                .because("Swapped hoses are the commonest mistake after this.")
+                .does(HOSES_MARKED));
+        steps.add(step(Phase.UNCOUPLE, "uncouple", how).mind(WET_FLOOR).does(HANDS_IN, HOSES_OFF));
+        steps.add(step(Phase.CONNECT, "connect", "Push each hose onto its marked port: in to in, out to out.")
+                .does(HANDS_IN, HOSES_ON));
+    }
+
+    private static void opening(Extent extent, List<Template> steps) {
+        if (!extent.opened()) {
+            return;
+        }
+        steps.add(step(Phase.OPEN, "lid-off", "Release the clamps opposite each other, then wiggle the head up.")
+                .does(HANDS_IN, FILTER_OPENED));
+        if (extent.emptied()) {
+            steps.add(step(Phase.TIP, "tip", "Tip away the water that is left in the canister.")
+                    .because("It holds the loosest dirt, and nothing that lives is in it now.")
+                    .mind(HEAVY)
+                    .does(HANDS_IN, TIPPED));
+        }
+        if (extent.housing()) {
+            steps.add(step(Phase.HOUSING, "housing", "Wash housing and empty trays under the tap, away from all media.")
+                    .because("You chose full cleaning for this tank."));
+        }
+        steps.add(step(
+                        Phase.LID,
+                        "lid",
+                        "Wipe the lid's seal, grease it thinly, press the head down and close the clamps.")
+                .because("Clamps close without force. If they need force, a tray or the head is not seated.")
+                .does(HANDS_IN, FILTER_SHUT));
+    }
+
+    private static void filling(Build build, Extent extent, List<Template> steps) {
+        if (build.is(FilterKind.HANG_ON_BACK)) {
+            steps.add(
+                    step(Phase.FILL_SELF, "fill", "Fill its box by jug with clean tank water, unless it primes itself.")
+                            .does(FILLED));
+        }
+        if (extent.opened()) {
+            Template fill =
+                    switch (build.fill()) {
+                        case OPEN_TOP ->
+                            step(Phase.FILL_OPEN, "fill", "Fill the canister to its rim by jug with clean tank water.");
+                        case CAP ->
+                            step(
+                                    Phase.FILL_BY_CAP,
+                                    "fill",
+                                    "Fill the canister through its cap by jug with clean tank water, then shut the cap.");
+                        case SELF ->
+                            step(
+                                    Phase.FILL_SELF,
+                                    "fill",
+                                    "Let it fill: press the primer, or wait until the gurgling stops.");
+                    };
+            String clean = build.fill() == Fill.SELF
+                    ? "A pump that starts dry draws air."
+                    : "Not from the tubs you rinsed in. A pump that starts dry draws air.";
+            steps.add(fill.because(clean).does(FILLED));
+        }
+    }
+
+    private static void starting(Situation situation, Extent extent, List<Template> steps) {
+        FilterKind kind = situation.kind();
+        boolean lampWaits = extent.bayOpened();
+        String off = lampWaits ? " The lamp stays off." : "";
+        steps.add(step(
+                        Phase.START,
+                        "start",
+                        "Dry your hands, check the drip loop, and plug in "
+                                + (kind == FilterKind.UV_UNIT ? "the pump of {filter}" : "{filter}")
+                                + ". Is water moving?" + off)
                 .because("A filter left off is the costliest slip of all.")
                 .mind(ELECTRICITY)
                 .writes(RESTART)
                 .does(POWER_ON));
-        steps.add(watching(kind));
-        if (kind != FilterKind.AIR_SPONGE && kind != FilterKind.UV_UNIT) {
+        steps.add(watching(kind, lampWaits));
+        if (lampWaits) {
+            steps.add(step(
+                            Phase.LAMP_ON,
+                            "lamp-on",
+                            "Is the bay still dry? Dry your hands, plug in the lamp, and look for the glow through its window"
+                                    + " only.")
+                    .mind(UV_LIGHT, ELECTRICITY)
+                    .does(LAMP_ON));
+        }
+        if (kind == FilterKind.SUMP) {
+            steps.add(step(Phase.LAMP_ON, "sump-on", "Turn on the skimmer and the top-off once the level rests."));
+        }
+        if (measuresFlow(kind)) {
             steps.add(step(Phase.FLOW, "flow-after", "If you measure flow: catch it again, now that it is clean.")
                     .because("This is the clean baseline that later losses are judged by.")
                     .writes(FLOW_AFTER));
         }
-        boolean heaterWasOff = kind != FilterKind.AIR_SPONGE && kind != FilterKind.UV_UNIT;
-        steps.add(step(
-                        Phase.FINISH,
-                        "finish",
-                        (heaterWasOff ? "Heater on. " : "")
-                                + "Top up; conditioner for the volume its label says. Leak sensor dry, cords dry, hands washed.")
-                .mind(ELECTRICITY, GERMS));
-        return steps;
     }
 
-    private static Template watching(FilterKind kind) {
-        return kind == FilterKind.SUMP
-                ? step(
-                                Phase.WATCH,
-                                "watch",
-                                "Expect a burst of dirt; a net over the outlet catches the first. Check the level after"
-                                        + " ten minutes.")
-                        .waiting(10)
-                : step(
-                                Phase.WATCH,
-                                "watch",
-                                "Watch for drips and air for five minutes. Dirt that blows back settles in minutes.")
-                        .waiting(5);
+    private static Template watching(FilterKind kind, boolean lampWaits) {
+        if (kind == FilterKind.SUMP) {
+            return step(
+                            Phase.WATCH,
+                            "watch",
+                            "The water will look dirty for a while. Check the level in the sump after ten minutes.")
+                    .waiting(SUMP_MINUTES);
+        }
+        return step(Phase.WATCH, "watch", "Watch for drips and air. Dirt that blows back settles in minutes.")
+                .waiting(lampWaits ? BAY_MINUTES : LEAK_MINUTES);
     }
 }

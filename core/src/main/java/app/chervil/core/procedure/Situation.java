@@ -17,12 +17,25 @@ import java.util.Set;
  * What a procedure is assembled from.
  *
  * @param filterName what the keeper calls it
+ * @param build how it is built
+ * @param means to draw rinse water with
  * @param path the stages in the order water meets them
  * @param work tasks to be done, and chores that go with them
  */
-public record Situation(String filterName, FilterKind kind, Practice practice, List<PathStage> path, Work work) {
+public record Situation(
+        String filterName, Build build, Practice practice, Tubs.Means means, List<PathStage> path, Work work) {
     public Situation {
         path = List.copyOf(path);
+    }
+
+    FilterKind kind() {
+        return build.kind();
+    }
+
+    /** The same with other tasks. */
+    Situation doing(List<Asked> tasks) {
+        Work other = new Work(tasks, work.chores(), work.mediaGrams(), work.available());
+        return new Situation(filterName, build, practice, means, path, other);
     }
 
     /** A stage with its id and what the keeper calls it. */
@@ -61,15 +74,17 @@ public record Situation(String filterName, FilterKind kind, Practice practice, L
      * Tasks and chores asked for.
      *
      * @param mediaGrams bio media to be exchanged; empty if nobody said how much
+     * @param available every task of the filter: what is lifted to reach others is washed as well
      */
-    public record Work(List<Asked> tasks, Set<Chore> chores, OptionalDouble mediaGrams) {
-        public Work(List<Asked> tasks, Set<Chore> chores) {
-            this(tasks, chores, OptionalDouble.empty());
+    public record Work(List<Asked> tasks, Set<Chore> chores, OptionalDouble mediaGrams, List<Asked> available) {
+        public Work(List<Asked> tasks, Set<Chore> chores, List<Asked> available) {
+            this(tasks, chores, OptionalDouble.empty(), available);
         }
 
         public Work {
             tasks = List.copyOf(tasks);
             chores = Set.copyOf(chores);
+            available = List.copyOf(available);
         }
     }
 

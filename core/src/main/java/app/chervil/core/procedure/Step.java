@@ -15,8 +15,16 @@ import java.util.Set;
  * @param about the task it serves; empty for what every service has
  * @param care cautions, materials and timer
  * @param captures what is written down here
+ * @param drawnLitres of tank water that leaves the tank here for rinsing; zero if none
  */
-public record Step(String id, Words what, About about, Care care, Optional<Capture> captures, Set<Effect> effects) {
+public record Step(
+        String id,
+        Words what,
+        About about,
+        Care care,
+        Optional<Capture> captures,
+        Set<Effect> effects,
+        double drawnLitres) {
     /**
      * What to do and why.
      *
@@ -61,6 +69,29 @@ public record Step(String id, Words what, About about, Care care, Optional<Captu
         PART_OUT,
         PART_IN,
         LAMP_BAY_OPENED,
-        LAMP_BAY_SHUT
+        LAMP_BAY_SHUT,
+        HEATER_OFF,
+        HEATER_ON,
+        /** Water leaves the tank. */
+        WATER_OUT,
+        /** Valves shut, or the siphon broken. */
+        WATER_SHUT,
+        WATER_ON,
+        HOSES_MARKED,
+        HOSES_OFF,
+        HOSES_ON,
+        TOPPED_UP,
+        TIPPED,
+        FILLED,
+        LAMP_COOL,
+        LAMP_OUT,
+        LAMP_IN,
+        SLEEVE_OUT,
+        SLEEVE_IN,
+        LAMP_ON,
+        /** Bio media leaves its place, straight into tank water. */
+        BIO_OUT,
+        /** A foam or pad is rinsed or a new one made ready. */
+        WASHED
     }
 }

@@ -18,27 +18,31 @@ final class StepCatalogue {
 
     static List<Template> forWholeFilter(CareAction action) {
         return switch (action) {
-            case OPEN -> List.of(); // what an opening has, every canister work inside has: see CommonSteps
+            case OPEN -> List.of(); // what an opening has, every work inside a canister has: see CommonSteps
             default ->
                 List.of(step(
                                 Phase.PREPARE,
                                 "cords",
-                                "Look along each cord of {filter}: no cracks, no salt, a drip"
-                                        + " loop below the socket. Check that the leak sensor is dry and plugged in.")
+                                "Look along each cord of {filter}: no cracks, no salt, and a"
+                                        + " drip loop below the socket. Is the leak sensor dry and plugged in?")
                         .because("They fail quietly.")
                         .mind(ELECTRICITY));
         };
     }
 
-    static List<Template> forStage(PathStage stage, CareAction action, FilterKind filter) {
+    static List<Template> forStage(PathStage stage, CareAction action, Build build) {
         return switch (stage.kind()) {
             case PREFILTER_SPONGE ->
-                rinsed(out("Pull the {stage} off the intake, slowly, with a cup under it.")
-                        .because("What it holds must not fall back into the tank."));
+                List.of(
+                        out("Hold a cup under the {stage} and pull it off the intake, slowly.")
+                                .because("What it holds must not fall back into the tank."),
+                        first(),
+                        back("Push the {stage} back onto the intake until it sits tight."));
             case STRAINER ->
                 List.of(
                         out("Pull the {stage} off the intake."),
-                        step(Phase.RINSE_FIRST, "clear", "Clear the {stage} with a soft brush."),
+                        step(Phase.RINSE_FIRST, "clear", "Clear the {stage} with a soft brush.")
+                                .using(Material.SOFT_BRUSH),
                         back("Push the {stage} back until it clicks or sits tight.")
                                 .because("A missing strainer lets animals into the intake."));
             case SPONGE ->
@@ -46,34 +50,32 @@ final class StepCatalogue {
                         out("Slip a bag over the {stage} under water, then lift it out in the bag.")
                                 .because("Lifting it bare sheds its dirt into the tank.")
                                 .using(Material.SPONGE_BAG),
-                        step(
-                                        Phase.RINSE_FIRST,
-                                        "squeeze",
-                                        "Squeeze the {stage} in the bag, then in {water}, two or three changes.")
-                                .because("Stop at mostly clean: what still clings is the bacteria you want to keep."),
-                        step(Phase.RINSE_LAST, "wring", "Wring the {stage} a last time in clean {water}."),
-                        back("Set the {stage} back and press it so that its air is gone."));
+                        step(Phase.RINSE_FIRST, "squeeze", "Squeeze the {stage} in the bag, then {first}.")
+                                .because("Stop at mostly clean: what still clings is the bacteria you want to keep.")
+                                .does(WASHED),
+                        step(Phase.RINSE_SECOND, "second", "Squeeze the {stages} again {second}."),
+                        back("Wring the {stage}, set it back and press it so that its air is gone."));
             case COARSE_FOAM, MEDIUM_FOAM ->
-                action == CareAction.REPLACE ? foamReplaced() : rinsed(out("Lift the {stage} out into bucket one."));
+                action == CareAction.REPLACE ? foamReplaced() : rinsed(out("Lift the {stage} out."));
             case FINE_PAD, FLOSS -> action == CareAction.RINSE ? finePadRinsed() : padChanged();
             case CARTRIDGE -> action == CareAction.REBUILD ? cartridgeRebuilt() : cartridgeChanged();
             case SOCK ->
                 List.of(
                         out("Lift the {stage} by its ring, slowly, and let it drain.")
                                 .because("Tipped, it gives all its dirt back."),
-                        back("Hang a clean sock and press its ring home.").using(Material.SOCK));
+                        back("Hang a clean sock and press its ring down until it stops.")
+                                .using(Material.SOCK)
+                                .does(HANDS_IN, PART_IN, WASHED));
             case FLEECE_ROLL ->
                 List.of(
                         out("Take the used {stage} out."),
                         back("Fit a new roll and thread it as its label shows.").using(Material.FLEECE_ROLL));
             case BIO_MEDIA ->
                 List.of(
-                        restingInWater().writes(FINDING),
-                        step(
-                                        Phase.DIP,
-                                        "dip",
-                                        "Dip the {stage} in bucket three, in its tray or bag, gently, never dry.")
-                                .because("Silt goes, the bacteria stay. Shaking knocks them off."),
+                        bioOut().writes(FINDING),
+                        step(Phase.DIP, "dip", "Dip the {stage} in {bio}, in its tray or bag, gently.")
+                                .because(
+                                        "Silt goes, the bacteria stay. Shaking knocks them off, and drying kills them."),
                         bioBack());
             case CARBON, PHOSPHATE_REMOVER ->
                 List.of(
@@ -81,58 +83,29 @@ final class StepCatalogue {
                         step(
                                         Phase.RENEW,
                                         "dust",
-                                        "Rinse the dust off the new {stage}; the tap is fine, it holds no bacteria yet.")
+                                        "Rinse the dust off the new {stage} under the tap; it holds no bacteria yet.")
                                 .using(spare(stage.kind()), Material.MEDIA_BAG),
-                        back("Put the new {stage} in its place, flat, so that water goes through it and not round."));
+                        back("Put the new {stage} in its place, so that water goes through it and not round."));
             case RESIN -> resin();
             case UV_LAMP -> lamp();
             case UV_SLEEVE -> sleeve();
-            case IMPELLER -> impeller(action, filter);
-            case SEALS ->
-                List.of(step(
-                                Phase.HEAD,
-                                "seals",
-                                "Take each seal out, wipe it, look for cracks and flats, and grease"
-                                        + " it thinly with silicone.")
-                        .because("Petroleum grease swells seals. A flat or cracked one is replaced.")
-                        .using(Material.GREASE));
+            case IMPELLER -> impeller(action);
+            case SEALS -> build.is(FilterKind.UV_UNIT) ? sleeveRing() : seals();
             case HOSES ->
-                List.of(
-                        step(
-                                        Phase.HOSES,
-                                        "mark",
-                                        "Mark which way the water runs on each of the {stage}, then pull them off.")
-                                .because("Swapped hoses are the commonest mistake after this.")
-                                .mind(WET_FLOOR)
-                                .does(HANDS_IN, PART_OUT)
-                                .writes(FINDING),
-                        step(
-                                        Phase.HOSES,
-                                        "brush",
-                                        "Draw the brush through the {stage} both ways; look for kinks and for the O-ring in"
-                                                + " each coupling.")
-                                .using(Material.HOSE_BRUSH),
-                        step(Phase.FILL, "hoses-back", "Push the {stage} back on the ports you marked.")
-                                .does(HANDS_IN, PART_IN)
-                                .because("In to in, out to out."));
-            case RETURN_PUMP ->
-                List.of(
-                        out("Lift the {stage} out and open its cover."),
-                        step(
-                                        Phase.HEAD,
-                                        "descale",
-                                        "Soak the {stage} and its rotor in diluted vinegar, then brush off what is left.")
-                                .because("Lime slows the rotor and heats the pump.")
-                                .mind(VINEGAR)
-                                .using(Material.VINEGAR, Material.SOFT_BRUSH)
-                                .waiting(30),
-                        step(Phase.HEAD, "descale-rinse", "Rinse the {stage} well under the tap and close its cover."),
-                        back("Set the {stage} back in its chamber, fully under water."));
+                List.of(step(
+                                Phase.HOSES,
+                                "brush",
+                                "Draw the brush through the {stage} both ways. Look for kinks and for the O-ring in"
+                                        + " each coupling.")
+                        .using(Material.HOSE_BRUSH)
+                        .writes(FINDING)
+                        .does(HANDS_IN));
+            case RETURN_PUMP -> returnPump();
             case AIR_LINE ->
                 List.of(step(
                                 Phase.HEAD,
                                 "stone",
-                                "Renew or clean the air stone, and blow through the check valve both ways.")
+                                "Clean the air stone or fit a new one, and blow through the check valve both ways.")
                         .because("Air must pass one way only, or water siphons back to the air pump.")
                         .using(Material.AIR_STONE)
                         .does(HANDS_IN));
@@ -144,19 +117,52 @@ final class StepCatalogue {
         return kind == StageKind.CARBON ? Material.CARBON : Material.PHOSPHATE_REMOVER;
     }
 
-    /** Bio media that rests under water while other work is done. */
-    static List<Template> resting() {
-        return List.of(restingInWater(), bioBack());
+    /** Whether what was lifted to reach other stages waits beside them. */
+    static boolean rests(StageKind kind) {
+        return switch (kind) {
+            case BIO_MEDIA, CARBON, RESIN, PHOSPHATE_REMOVER -> true;
+            default -> false;
+        };
     }
 
-    private static Template restingInWater() {
-        return step(Phase.TAKE_OUT, "out", "Set the {stage} into bucket three and keep it under water.")
-                .because("Its bacteria die within the hour if it dries or stands without air.")
-                .does(HANDS_IN, PART_OUT);
+    /** What is lifted and not worked on; bio media goes straight under water. */
+    static List<Template> resting(StageKind kind) {
+        return kind == StageKind.BIO_MEDIA
+                ? List.of(bioOut(), bioBack())
+                : List.of(
+                        step(Phase.TAKE_OUT, "aside", "Lift the {stage} out and lay it aside, wet.")
+                                .does(HANDS_IN, PART_OUT),
+                        back("Put the {stage} back in its place."));
+    }
+
+    /** Tubs of rinse water that a task wants: two for foam and sponges, one for what is rinsed once. */
+    static int tubs(StageKind kind, CareAction action) {
+        return switch (kind) {
+            case COARSE_FOAM, MEDIUM_FOAM -> action == CareAction.RINSE ? 2 : 0;
+            case SPONGE -> 2;
+            case PREFILTER_SPONGE -> 1;
+            case FINE_PAD, FLOSS -> action == CareAction.RINSE ? 1 : 0;
+            case CARTRIDGE -> action == CareAction.REBUILD ? 1 : 0;
+            default -> 0;
+        };
+    }
+
+    /** Whether a part is reached through a lamp bay: lamp, sleeve, and in a UV unit the sleeve's ring. */
+    static boolean isInBay(StageKind kind, Build build) {
+        return kind == StageKind.UV_LAMP
+                || kind == StageKind.UV_SLEEVE
+                || (kind == StageKind.SEALS && build.is(FilterKind.UV_UNIT));
+    }
+
+    private static Template bioOut() {
+        return step(Phase.TAKE_OUT, "out", "Lift the {stage} out in its tray or bag and set it under water in {bio}.")
+                .because("Its bacteria die within the hour if they dry or stand without air.")
+                .does(HANDS_IN, PART_OUT, BIO_OUT);
     }
 
     private static Template bioBack() {
-        return back("Put the {stage} back; trays seat fully, or water goes round them.");
+        return back("Put the {stage} back and press it down until it stops.")
+                .because("Water goes round a tray that is not seated.");
     }
 
     private static Template out(String text) {
@@ -167,57 +173,66 @@ final class StepCatalogue {
         return step(Phase.PUT_BACK, "back", text).does(HANDS_IN, PART_IN);
     }
 
+    private static Template first() {
+        return step(Phase.RINSE_FIRST, "first", "Squeeze the {stages} {first} until the water stops getting darker.")
+                .does(WASHED);
+    }
+
     private static List<Template> rinsed(Template out) {
         return List.of(
                 out,
-                step(
-                        Phase.RINSE_FIRST,
-                        "first",
-                        "Squeeze the {stages} in {water}, bucket one, until it stops getting darker."),
-                step(Phase.RINSE_SECOND, "second", "Squeeze the {stages} again in bucket two."),
-                step(Phase.RINSE_LAST, "last", "Rinse the {stages} a last time in the cleanest bucket.")
+                first(),
+                step(Phase.RINSE_SECOND, "second", "Squeeze the {stages} again {second}."),
+                step(Phase.RINSE_LAST, "last", "Pour a last jug of clean water from {bio} over the {stages}.")
                         .because("Mostly clean is clean enough: what still clings is the bacteria you want to keep."),
-                back("Put the {stage} back in its place in the water path."));
+                back("Put the {stage} back in its place."));
     }
 
     private static List<Template> foamReplaced() {
         return List.of(
                 out("Lift the old {stage} out."),
-                step(Phase.RENEW, "cut", "Cut the new {stage} three to five millimetres oversize and rinse it.")
+                step(
+                                Phase.RENEW,
+                                "cut",
+                                "Cut the new {stage} three to five millimetres oversize and rinse it under the tap.")
                         .because("A snug fit seals; a loose one lets water past.")
-                        .using(Material.FOAM, Material.SCISSORS),
+                        .mind(SHARP)
+                        .using(Material.FOAM, Material.SCISSORS)
+                        .does(WASHED),
                 back("Press the new {stage} in, beside the old one for some weeks if there is room.")
                         .because("The old one seeds the new with bacteria."));
     }
 
     private static List<Template> finePadRinsed() {
         return List.of(
-                out("Lift the {stage} out last of the foams, flat, so that it drops nothing."),
-                step(Phase.RINSE_LAST, "last", "Rinse the {stage} after all else, in the cleanest {water}."),
-                back("Lay the {stage} back flat, to the edges."));
+                out("Lift the {stage} out, flat, so that it drops nothing."),
+                step(Phase.RINSE_SECOND, "pad", "Rinse the {stage} {cleanest}, last of all.")
+                        .does(WASHED),
+                back("Lay the {stage} back flat, out to the edges."));
     }
 
     private static List<Template> padChanged() {
         return List.of(
-                out("Lift the {stage} out and throw it away."),
+                out("Lift the {stage} out, flat, and throw it away."),
                 back("Lay a new {stage} in, a little oversize so that it seals.")
-                        .using(Material.FINE_PAD));
+                        .using(Material.FINE_PAD)
+                        .does(HANDS_IN, PART_IN, WASHED));
     }
 
     private static List<Template> cartridgeChanged() {
         return List.of(
                 out("Lift the {stage} out, slowly, over a cup.").because("Small animals in it go back into the tank."),
-                step(Phase.RENEW, "dust", "Rinse the dust off the new {stage}.").using(Material.CARTRIDGE),
+                step(Phase.RENEW, "dust", "Rinse the dust off the new {stage} under the tap.")
+                        .using(Material.CARTRIDGE)
+                        .does(WASHED),
                 back("Slide the new {stage} in, the way its arrow shows."));
     }
 
     private static List<Template> cartridgeRebuilt() {
         return List.of(
                 out("Lift the {stage} out, slowly, over a cup.").because("Small animals in it go back into the tank."),
-                step(
-                        Phase.RINSE_FIRST,
-                        "rinse",
-                        "Rinse the {stage} well in {water}; return small animals to the tank."),
+                step(Phase.RINSE_FIRST, "rinse", "Rinse the {stage} well {first}.")
+                        .does(WASHED),
                 step(Phase.RENEW, "slit", "Open a slit near the top of the {stage} and tip the spent carbon out.")
                         .mind(SHARP)
                         .using(Material.SCISSORS),
@@ -233,7 +248,7 @@ final class StepCatalogue {
     private static List<Template> resin() {
         return List.of(
                 out("Take the {stage} bag out."),
-                back("Put the spare {stage} bag in, flat.").using(Material.RESIN_BAG),
+                back("Put the spare {stage} bag in its place.").using(Material.RESIN_BAG),
                 step(
                                 Phase.BENCH,
                                 "bleach",
@@ -260,40 +275,61 @@ final class StepCatalogue {
 
     private static List<Template> lamp() {
         return List.of(
-                step(Phase.COOL, "cool", "Let the {stages} cool before its bay is opened.")
-                        .mind(UV_LIGHT)
-                        .waiting(10),
+                cool(),
                 bayOpened(),
-                step(Phase.LAMP, "lamp-out", "Draw the old {stage} out with a cloth.")
-                        .mind(UV_LIGHT, MERCURY, GLASS)
-                        .does(PART_OUT),
+                lampOut(),
                 step(
-                                Phase.LAMP,
-                                "lamp-in",
-                                "Slide the new {stage} in with a clean cloth, no fingers on the glass. Twins are renewed"
-                                        + " together.")
+                                Phase.LAMP_IN,
+                                "lamp-new",
+                                "Slide the new {stage} in with a clean cloth, no fingers on the glass. Twins are renewed together.")
                         .mind(MERCURY, GLASS)
                         .using(Material.UV_LAMP, Material.SOFT_CLOTH)
-                        .does(PART_IN),
+                        .does(LAMP_IN),
                 bayShut(),
-                step(
-                                Phase.WATCH,
-                                "glow",
-                                "Look for the glow through its window only, and write the date on the housing.")
-                        .mind(UV_LIGHT));
+                step(Phase.LAMP_ON, "lamp-date", "Write the date of the new {stage} on the housing."));
     }
 
     private static List<Template> sleeve() {
         return List.of(
+                cool(),
                 bayOpened(),
+                lampOut(),
+                sleeveOut(),
                 step(
-                                Phase.LAMP,
+                                Phase.SLEEVE,
                                 "sleeve",
-                                "Draw the {stage} out with a cloth, wipe it clear, dry it and slide it back.")
+                                "Wipe the {stage} clear and dry it. Chipped or hazy for good? Fit a new one.")
                         .mind(GLASS)
                         .using(Material.SOFT_CLOTH)
                         .writes(FINDING),
+                sleeveIn(),
+                lampBackIn(),
                 bayShut());
+    }
+
+    private static List<Template> sleeveRing() {
+        return List.of(
+                cool(),
+                bayOpened(),
+                lampOut(),
+                sleeveOut(),
+                step(
+                                Phase.SLEEVE,
+                                "seals",
+                                "Take each of the {stage} out, wipe it, look for cracks and flats, and grease it thinly with"
+                                        + " silicone.")
+                        .because("Petroleum grease swells seals. A flat or cracked one is replaced.")
+                        .using(Material.GREASE),
+                sleeveIn(),
+                lampBackIn(),
+                bayShut());
+    }
+
+    private static Template cool() {
+        return step(Phase.COOL, "cool", "Wait until the lamp is cool.")
+                .mind(UV_LIGHT)
+                .waiting(10)
+                .does(LAMP_COOL);
     }
 
     private static Template bayOpened() {
@@ -302,21 +338,89 @@ final class StepCatalogue {
                 .does(LAMP_BAY_OPENED);
     }
 
-    private static Template bayShut() {
+    private static Template lampOut() {
+        return step(Phase.LAMP_OUT, "lamp-out", "Draw the lamp out with a cloth and lay it down safely.")
+                .mind(UV_LIGHT, MERCURY, GLASS)
+                .using(Material.SOFT_CLOTH)
+                .does(LAMP_OUT);
+    }
+
+    private static Template sleeveOut() {
         return step(
-                        Phase.LAMP_SHUT,
-                        "bay-shut",
-                        "Seat the sleeve and its O-ring, dry, and twist the bay shut to its mark.")
+                        Phase.SLEEVE_OUT,
+                        "sleeve-out",
+                        "Twist the quartz sleeve off to its marks and draw it out with a cloth.")
+                .mind(GLASS)
+                .does(SLEEVE_OUT);
+    }
+
+    private static Template sleeveIn() {
+        return step(
+                        Phase.SLEEVE_IN,
+                        "sleeve-in",
+                        "Wipe the ring's seat, fit the sleeve's ring with a film of silicone, and press the sleeve home.")
+                .because("It sits without force. Water in the lamp bay is an electrical danger.")
+                .mind(ELECTRICITY, GLASS)
+                .using(Material.GREASE)
+                .does(SLEEVE_IN);
+    }
+
+    /** Left out where a new lamp goes in. */
+    private static Template lampBackIn() {
+        return step(Phase.LAMP_IN, "lamp-in", "Slide the lamp in with a clean cloth, no fingers on the glass.")
+                .mind(MERCURY, GLASS)
+                .using(Material.SOFT_CLOTH)
+                .does(LAMP_IN);
+    }
+
+    private static Template bayShut() {
+        return step(Phase.LAMP_SHUT, "bay-shut", "See that the bay is dry and twist it shut to its mark.")
                 .because("Water in the lamp bay is an electrical danger.")
                 .mind(ELECTRICITY, GLASS)
                 .does(LAMP_BAY_SHUT);
     }
 
-    private static List<Template> impeller(CareAction action, FilterKind filter) {
+    private static List<Template> seals() {
+        return List.of(step(
+                        Phase.HEAD,
+                        "seals",
+                        "Take each of the {stage} out, wipe it, look for cracks and flats, and grease it thinly with"
+                                + " silicone.")
+                .because("Petroleum grease swells seals. A flat or cracked one is replaced.")
+                .using(Material.GREASE)
+                .does(HANDS_IN));
+    }
+
+    private static List<Template> returnPump() {
+        return List.of(
+                step(
+                                Phase.SOAK,
+                                "pump-out",
+                                "Close the valve on the return pipe, undo the union and lift the {stage} out.")
+                        .because("The water in the pipe runs back.")
+                        .does(HANDS_IN, PART_OUT),
+                step(Phase.SOAK, "descale", "Soak the {stage} and its rotor in diluted vinegar, away from the tank.")
+                        .because("Lime slows the rotor and heats the pump. All media stays where it is, under water.")
+                        .mind(VINEGAR)
+                        .using(Material.VINEGAR)
+                        .waiting(30),
+                step(
+                                Phase.SOAK,
+                                "descale-rinse",
+                                "Brush off what is left, rinse twice under the tap, and turn the rotor by finger.")
+                        .using(Material.SOFT_BRUSH),
+                step(
+                                Phase.SOAK,
+                                "pump-back",
+                                "Set the {stage} back under water, screw the union tight and open the valve.")
+                        .does(HANDS_IN, PART_IN));
+    }
+
+    private static List<Template> impeller(CareAction action) {
         Template out = step(
                         Phase.HEAD_OUT,
                         "impeller-out",
-                        "Draw the {stage} out by its shaft; screws go into a cup, counted.")
+                        "Draw the {stage} out by its shaft. Count the screws into a cup.")
                 .because("Parts lost here stop the pump.")
                 .using(Material.CUP)
                 .does(HANDS_IN, PART_OUT);
@@ -324,22 +428,17 @@ final class StepCatalogue {
                 ? step(
                         Phase.HEAD,
                         "impeller-look",
-                        "Look at magnet, blades, bushing and shaft. Replace at the first wear you see.")
+                        "Look at magnet, blades, bushing and shaft of the {stage}. Replace it at the first wear you see.")
                 : step(
                                 Phase.HEAD,
                                 "impeller-clean",
-                                "Brush the {stage} and its well softly, without scratching; stray media out.")
+                                "Brush the {stage} and its well softly, without scratching, and take stray media out.")
                         .using(Material.SOFT_BRUSH);
         Template in = step(
                         Phase.HEAD_IN,
                         "impeller-in",
-                        "Slide the {stage} back; it turns freely by hand. All screws are back.")
-                .does(PART_IN);
-        return filter == FilterKind.CANISTER ? List.of(out, work, in) : List.of(out, work, in.does(HANDS_IN, PART_IN));
-    }
-
-    /** Whether a stage of this kind rests under water while its canister stands open. */
-    static boolean restsUnderWater(StageKind kind) {
-        return kind == StageKind.BIO_MEDIA;
+                        "Slide the {stage} back and turn it by finger. Are all the screws back?")
+                .does(HANDS_IN, PART_IN);
+        return List.of(out, work, in);
     }
 }

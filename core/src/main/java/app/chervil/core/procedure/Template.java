@@ -10,8 +10,9 @@ import java.util.OptionalInt;
 import java.util.Set;
 
 /**
- * A step of the catalogue before it is bound to a stage. {@code {stage}}, {@code {stages}}, {@code {filter}},
- * {@code {water}} and {@code {buckets}} stand for what the situation says.
+ * A step of the catalogue before it is bound to a stage. {@code {stage}}, {@code {stages}} and {@code {filter}} stand for
+ * names, {@code {first}}, {@code {second}}, {@code {cleanest}} and {@code {bio}} for where things are rinsed, {@code {media}}
+ * for how much is exchanged.
  *
  * @param code with the stage it is bound to, what makes a step the same step
  */

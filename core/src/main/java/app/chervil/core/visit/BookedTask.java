@@ -5,6 +5,7 @@ import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.Endurance;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Look;
+import app.chervil.core.interval.Start;
 import app.chervil.core.interval.TaskSetting;
 import java.time.LocalDate;
 import java.util.List;
@@ -14,9 +15,9 @@ import java.util.Optional;
  * A care task as it stands on one filter.
  *
  * @param stage empty for a task of the whole filter
- * @param countFrom the day from which care is counted while nothing is logged
+ * @param countFrom from when care is counted while nothing is logged
  */
-public record BookedTask(long id, Optional<StagePart> stage, LocalDate countFrom, CareRule rule, TaskSetting setting) {
+public record BookedTask(long id, Optional<StagePart> stage, Start countFrom, CareRule rule, TaskSetting setting) {
     /**
      * The stage a task belongs to.
      *
@@ -44,20 +45,26 @@ public record BookedTask(long id, Optional<StagePart> stage, LocalDate countFrom
                 .orElse(true);
     }
 
-    /** The day its present part began to count: when it was fitted if the task renews it, else the day of entry. */
-    LocalDate start() {
-        return renews() ? fittedOn().orElse(countFrom) : countFrom;
+    /** When its present part began to count: when it was fitted if the task renews it, else when the filter was cleaned. */
+    Start start() {
+        if (!renews()) {
+            return countFrom;
+        }
+        if (rule.graded()) {
+            return refittedOn()
+                    .filter(day -> !day.isAfter(countFrom.on()))
+                    .map(Start::exact)
+                    .orElse(countFrom);
+        }
+        return refittedOn().map(Start::exact).orElseGet(() -> Start.unknown(countFrom.on()));
     }
 
-    boolean ageKnown() {
-        return !renews() || fittedOn().isPresent();
+    /** The day its stage was last new, if that begins its run anew. */
+    Optional<LocalDate> refittedOn() {
+        return renews() || rule.graded() ? stage.flatMap(StagePart::fittedOn) : Optional.empty();
     }
 
     private boolean renews() {
         return is(CareAction.REPLACE) || is(CareAction.CHANGE) || is(CareAction.REGENERATE) || is(CareAction.REBUILD);
-    }
-
-    private Optional<LocalDate> fittedOn() {
-        return stage.flatMap(StagePart::fittedOn);
     }
 }

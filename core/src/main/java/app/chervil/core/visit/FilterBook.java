@@ -6,32 +6,35 @@ import app.chervil.core.filter.CareCatalogue;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Learning.ByAge;
 import app.chervil.core.filter.Learning.ByHours;
-import app.chervil.core.filter.Learning.Graded;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.filter.TaskName;
 import app.chervil.core.interval.Course;
 import app.chervil.core.interval.Evidence;
-import app.chervil.core.interval.Finding;
 import app.chervil.core.interval.Forecast;
 import app.chervil.core.interval.Forecaster;
+import app.chervil.core.interval.Note;
+import app.chervil.core.interval.Pauses;
 import app.chervil.core.interval.Serviced;
+import app.chervil.core.interval.Start;
 import app.chervil.core.interval.Story;
 import app.chervil.core.interval.Surroundings;
 import app.chervil.core.interval.TaskHistory;
 import app.chervil.core.interval.TaskSetting.Learned;
 import app.chervil.core.tank.ContextChange;
+import app.chervil.core.visit.FilterLog.TaskLog;
 import java.time.LocalDate;
-import java.util.ArrayList;
+import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * All that is known of one filter: its tasks in the order of the water path, its log, and what changed around it.
@@ -39,39 +42,56 @@ import java.util.stream.Collectors;
  */
 public final class FilterBook {
     private static final int RARELY_OPENED_SEALS_DAYS = 365;
+    /** Lamps fitted further apart are not held to be twins any more. */
+    private static final int TWIN_LAMP_DAYS = 60;
 
     private final Device device;
     private final List<BookedTask> tasks;
     private final List<LoggedService> services;
     private final Around around;
 
-    /** The filter itself. */
-    public record Device(String name, FilterKind kind) {}
+    /**
+     * The filter itself.
+     *
+     * @param plate most its plate promises; empty if nobody knows
+     */
+    public record Device(String name, FilterKind kind, Optional<FlowRate> plate) {
+        public Device(String name, FilterKind kind) {
+            this(name, kind, Optional.empty());
+        }
+    }
 
     /**
      * What surrounds it.
      *
      * @param changes that reach this filter, in any order
+     * @param pauses on which it stood or its keeper was away
      */
-    public record Around(Surroundings today, List<ContextChange> changes) {}
+    public record Around(Surroundings today, List<ContextChange> changes, Pauses pauses) {
+        public Around(Surroundings today, List<ContextChange> changes) {
+            this(today, changes, Pauses.NONE);
+        }
+    }
 
-    /** A book with its services brought into the order of their days. */
+    /**
+     * A book.
+     *
+     * @param services in any order
+     */
     public FilterBook(Device device, List<BookedTask> tasks, List<LoggedService> services, Around around) {
         this.device = device;
         this.tasks = List.copyOf(tasks);
-        this.services = services.stream()
-                .sorted(Comparator.comparing(LoggedService::on))
-                .toList();
+        this.services = List.copyOf(services);
         this.around = around;
     }
 
     /** Forecast of every task by its id, as of a day. */
     public Map<Long, Forecast> forecasts(LocalDate today) {
-        Map<Long, List<Serviced>> log = servicedByTask();
+        FilterLog log = log(today);
         Map<Long, Forecast> forecasts = new HashMap<>();
         for (BookedTask task : tasks) {
-            List<Serviced> done = log.getOrDefault(task.id(), List.of());
-            forecasts.put(task.id(), Forecaster.forecast(task.rule(), task.setting(), history(task, done), today));
+            TaskHistory history = history(task, log.of(task));
+            forecasts.put(task.id(), Forecaster.forecast(task.rule(), task.setting(), history, today));
         }
         replaceLampsTogether(forecasts);
         tasks.stream()
@@ -114,18 +134,24 @@ public final class FilterBook {
                 : task.rule().bounds().mostDays();
     }
 
-    /** Lamps of one filter are replaced together, on the day of the first. */
+    /** Lamps of one filter that are of one age are replaced together, on the day of the first. */
     private void replaceLampsTogether(Map<Long, Forecast> forecasts) {
         List<Long> lamps = tasks.stream()
                 .filter(task -> task.setting() instanceof Learned && task.rule().learning() instanceof ByHours)
                 .map(BookedTask::id)
                 .toList();
-        Optional<Forecast> first = lamps.stream()
-                .flatMap(id -> Optional.ofNullable(forecasts.get(id)).stream())
-                .min(Comparator.comparing(forecast -> forecast.window().ideal()));
-        first.filter(lead -> lamps.size() > 1)
-                .ifPresent(lead -> lamps.forEach(
-                        id -> forecasts.computeIfPresent(id, (lamp, own) -> Forecaster.together(own, lead, "lamp"))));
+        for (Long lamp : lamps) {
+            Forecast own = Objects.requireNonNull(forecasts.get(lamp));
+            lamps.stream()
+                    .flatMap(id -> Optional.ofNullable(forecasts.get(id)).stream())
+                    .filter(other -> ofOneAge(own, other))
+                    .min(Comparator.comparing(forecast -> forecast.window().ideal()))
+                    .ifPresent(first -> forecasts.put(lamp, Forecaster.together(own, first, "lamp")));
+        }
+    }
+
+    private static boolean ofOneAge(Forecast one, Forecast other) {
+        return Math.abs(ChronoUnit.DAYS.between(one.since(), other.since())) <= TWIN_LAMP_DAYS;
     }
 
     private static boolean waitsForOpening(BookedTask task) {
@@ -135,16 +161,45 @@ public final class FilterBook {
                         .orElse(false);
     }
 
-    private TaskHistory history(BookedTask task, List<Serviced> done) {
+    private FilterLog log(LocalDate today) {
+        FilterLog log = new FilterLog(tasks, services, today);
+        log.judgeFlows(device.plate(), this::history);
+        return log;
+    }
+
+    /** What was not taken from the log as it stands, as of a day. */
+    public Set<Note> notes(LocalDate today) {
+        FilterLog log = log(today);
+        Set<Note> notes = EnumSet.noneOf(Note.class);
+        for (BookedTask task : tasks) {
+            TaskLog told = log.of(task);
+            if (task.rule().graded()) {
+                TaskHistory history = history(task, told);
+                notes.addAll(Course.replay(task.rule(), history).notes());
+                if (history.services().size() < told.services().size()) {
+                    notes.add(Note.START_IS_SERVICE);
+                }
+            }
+        }
+        notes.addAll(log.notes());
+        return notes;
+    }
+
+    private TaskHistory history(BookedTask task, TaskLog log) {
         boolean behind = task.behindPrefilter();
         List<ContextChange> reaching = around.changes().stream()
                 .filter(change -> behind || change.kind() != ContextChange.Kind.PREFILTER)
                 .toList();
+        Start start = task.start()
+                .orFirst(Stream.concat(log.services().stream().map(Serviced::on), log.renewals().stream())
+                        .min(Comparator.naturalOrder()));
         return new TaskHistory(
-                new TaskHistory.Start(task.start(), task.ageKnown()),
-                around.today().on(task.start(), around.changes(), behind),
-                done,
+                start,
+                around.today().on(start.on(), around.changes(), behind),
+                log.services(),
+                log.renewals(),
                 reaching,
+                around.pauses(),
                 evidence(task));
     }
 
@@ -167,12 +222,12 @@ public final class FilterBook {
     }
 
     /** Makes the course of a learned task up to its last event, anew at each call; empty as for its story. */
-    public Optional<Supplier<Course>> course(long id) {
+    public Optional<Supplier<Course>> course(long id, LocalDate today) {
         return tasks.stream()
                 .filter(task -> task.id() == id && task.rule().graded())
                 .findFirst()
                 .map(task -> {
-                    TaskHistory history = history(task, servicedByTask().getOrDefault(id, List.of()));
+                    TaskHistory history = history(task, log(today).of(task));
                     return () -> Course.replay(task.rule(), history);
                 });
     }
@@ -187,69 +242,11 @@ public final class FilterBook {
      *
      * @param id of the task
      */
-    public List<Story.Chapter> story(long id) {
-        Map<Long, List<Serviced>> log = servicedByTask();
+    public List<Story.Chapter> story(long id, LocalDate today) {
         return tasks.stream()
                 .filter(task -> task.id() == id && task.rule().graded())
                 .findFirst()
-                .map(task -> Story.of(task.rule(), history(task, log.getOrDefault(id, List.of()))))
+                .map(task -> Story.of(task.rule(), history(task, log(today).of(task))))
                 .orElse(List.of());
-    }
-
-    private Map<Long, List<Serviced>> servicedByTask() {
-        Map<Long, List<Serviced>> log = new HashMap<>();
-        Optional<FlowRate> clean = Optional.empty();
-        for (LoggedService service : services) {
-            OptionalDouble share = share(service, clean);
-            Optional<BookedTask> throttled = throttledBy(service);
-            for (BookedTask task : tasks) {
-                if (service.done().containsKey(task.id())) {
-                    OptionalDouble own = throttled.equals(Optional.of(task)) ? share : OptionalDouble.empty();
-                    log.computeIfAbsent(task.id(), id -> new ArrayList<>())
-                            .add(new Serviced(service.on(), finding(task, service), own));
-                }
-            }
-            clean = cleanAfter(clean, service);
-        }
-        return log;
-    }
-
-    private static OptionalDouble share(LoggedService service, Optional<FlowRate> clean) {
-        return service.flowBefore().isPresent() && clean.isPresent()
-                ? OptionalDouble.of(service.flowBefore().get().shareOf(clean.get()))
-                : OptionalDouble.empty();
-    }
-
-    /** An opening is judged by the fullest foam or pad in it; nobody is asked twice. */
-    private Optional<Finding> finding(BookedTask task, LoggedService service) {
-        if (!task.isOpening()) {
-            return service.done().getOrDefault(task.id(), Optional.empty());
-        }
-        return tasks.stream()
-                .filter(BookedTask::stopsDirtInside)
-                .flatMap(inner -> service.done().getOrDefault(inner.id(), Optional.empty()).stream())
-                .max(Comparator.naturalOrder());
-    }
-
-    /** The one task a low flow is held against: the opening, else the fullest stage that can throttle. */
-    private Optional<BookedTask> throttledBy(LoggedService service) {
-        return tasks.stream()
-                .filter(task -> service.done().containsKey(task.id()) && flowTells(task))
-                .max(Comparator.comparing((BookedTask task) -> task.isOpening())
-                        .thenComparing(task ->
-                                finding(task, service).map(Finding::ordinal).orElse(-1)));
-    }
-
-    private static boolean flowTells(BookedTask task) {
-        return task.rule().learning() instanceof Graded graded
-                && graded.flowAtOverload().isPresent();
-    }
-
-    private Optional<FlowRate> cleanAfter(Optional<FlowRate> clean, LoggedService service) {
-        boolean hasOpening = tasks.stream().anyMatch(BookedTask::isOpening);
-        boolean cleaned = tasks.stream()
-                .filter(task -> service.done().containsKey(task.id()))
-                .anyMatch(task -> hasOpening ? task.isOpening() : task.rule().graded());
-        return cleaned ? service.flowAfter().or(() -> clean) : clean;
     }
 }

@@ -1,6 +1,7 @@
 package app.chervil.core.water;
 
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.Optional;
 
 /**
@@ -22,6 +23,17 @@ public record Hold(Cause cause, LocalDate since, Optional<LocalDate> likelyUntil
         MEDICATION,
         MEDIA_REPLACED,
         YOUNG_TANK
+    }
+
+    /** The one that lasts longest first; those whose end nobody can tell before all others. */
+    public static final Comparator<Hold> LONGEST_FIRST = Comparator.comparing(Hold::endless)
+            .reversed()
+            .thenComparing(hold -> hold.likelyUntil().orElse(LocalDate.MAX), Comparator.reverseOrder())
+            .thenComparing(Hold::cause);
+
+    /** Whether only readings, or somebody's word, end it. */
+    public boolean endless() {
+        return cause == Cause.AMMONIA || cause == Cause.NITRITE || likelyUntil.isEmpty();
     }
 
     /** Whether work of a disturbance is held. */

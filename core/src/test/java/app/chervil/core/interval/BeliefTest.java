@@ -11,6 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class BeliefTest {
+    private static final CalibratedEye EYE = CalibratedEye.UNTESTED;
     private static final Belief USUAL = Belief.prior(90);
 
     @ParameterizedTest
@@ -44,26 +45,40 @@ class BeliefTest {
         "HEAVY, 900, true"
     })
     void what_was_to_be_expected_is_no_news(Finding finding, double exposure, boolean news) {
-        assertThat(USUAL.learnsFrom(finding, exposure)).isEqualTo(news);
-        assertThat(USUAL.found(finding, exposure).equals(USUAL)).isNotEqualTo(news);
+        assertThat(USUAL.learnsFrom(finding, EYE, LogExposure.exact(exposure))).isEqualTo(news);
+        assertThat(USUAL.found(finding, EYE, LogExposure.exact(exposure))
+                        .belief()
+                        .equals(USUAL))
+                .isNotEqualTo(news);
     }
 
     @Test
     void every_finding_makes_the_belief_narrower() {
         for (Finding finding : Finding.values()) {
-            assertThat(USUAL.found(finding, 90).variance()).isLessThan(USUAL.variance());
+            assertThat(USUAL.found(finding, EYE, LogExposure.exact(90)).belief().variance())
+                    .isLessThan(USUAL.variance());
         }
     }
 
     @Test
     void a_full_flow_so_early_is_only_a_bound_and_a_collapsed_one_counts_as_15_percent() {
-        assertThat(USUAL.flowed(0.97, 0.65, 20)).isEqualTo(USUAL);
-        assertThat(USUAL.flowed(0.01, 0.65, 90)).isEqualTo(USUAL.flowed(0.15, 0.65, 90));
+        assertThat(USUAL.flowed(0.97, 0.65, LogExposure.exact(20)).belief()).isEqualTo(USUAL);
+        assertThat(USUAL.flowed(0.01, 0.65, LogExposure.exact(90)))
+                .isEqualTo(USUAL.flowed(0.15, 0.65, LogExposure.exact(90)));
+    }
+
+    @Test
+    void a_surprise_is_believed_up_to_two_standard_deviations() {
+        // clogged on the first day: ln 1 − ln 1.35 lies 5.31 below ln 150; 2 √(0.37 + 0.465²) = 1.531, gain 0.631
+        Belief.Taught taught = USUAL.found(Finding.CLOGGED, EYE, LogExposure.exact(1));
+
+        assertThat(taught.held()).isTrue();
+        assertThat(USUAL.mean() - taught.belief().mean()).isCloseTo(0.9665, within(1e-3));
     }
 
     @Test
     void an_exposure_of_nothing_is_taken_as_a_little() {
-        assertThat(USUAL.logLoading(0)).isEqualTo(USUAL.logLoading(0.3));
+        assertThat(LogExposure.exact(0)).isEqualTo(LogExposure.exact(0.3));
     }
 
     @ParameterizedTest

@@ -90,12 +90,12 @@ class EngineVectorsTest {
     }
 
     private static TaskHistory history(Serviced... services) {
-        return new TaskHistory(new TaskHistory.Start(START, true), StartingLoad.NORMAL, List.of(services), List.of());
+        return new TaskHistory(Start.exact(START), StartingLoad.NORMAL, List.of(services), List.of());
     }
 
     private static TaskHistory changed(int day, Kind kind, List<Serviced> services) {
         ContextChange change = new ContextChange(START.plusDays(day), kind, 1);
-        return new TaskHistory(new TaskHistory.Start(START, true), StartingLoad.NORMAL, services, List.of(change));
+        return new TaskHistory(Start.exact(START), StartingLoad.NORMAL, services, List.of(change));
     }
 
     private static Serviced found(Finding finding) {

@@ -41,7 +41,7 @@ class ForecasterTest {
         assertThat(forecast.window().ideal()).isEqualTo(START.plusDays(50));
         assertThat(forecast.reasons())
                 .containsExactly(
-                        "No findings yet: from the usual start of 60 days, a little early because tanks differ.");
+                        "No findings yet, so it starts from the usual 60 days, a little early because tanks differ.");
     }
 
     @Test
@@ -50,8 +50,8 @@ class ForecasterTest {
 
         assertThat(forecast.window().ideal()).isBefore(START.plusDays(10 + 12));
         assertThat(forecast.reasons().get(0))
-                .isEqualTo("Found heavy after 10 days where moderate was expected, so it fills faster.");
-        assertThat(forecast.reasons().get(1)).startsWith("Counts for about 4");
+                .isEqualTo("Heavy after 10 days; we expected moderate. It fills faster than we thought.");
+        assertThat(forecast.reasons().get(1)).startsWith("It counts for about 4");
     }
 
     @Test
@@ -59,14 +59,16 @@ class ForecasterTest {
         Forecast forecast = forecast(FOAM, Serviced.found(START.plusDays(80), Finding.CLEAN));
 
         assertThat(forecast.window().ideal()).isEqualTo(START.plusDays(80 + 120));
-        assertThat(forecast.reasons()).last().isEqualTo("Held to 1.5 × the longest run so far.");
+        assertThat(forecast.reasons())
+                .last()
+                .isEqualTo("Held to 120 days: it grows by half at most from one service to the next.");
     }
 
     @Test
     void opened_early_and_clean_says_little() {
         Forecast forecast = forecast(CANISTER, Serviced.found(START.plusDays(8), Finding.CLEAN));
 
-        assertThat(forecast.reasons()).contains("Opened early and clean: says little, kept.");
+        assertThat(forecast.reasons()).contains("Opened early and still clean, so it tells us little.");
     }
 
     @Test
@@ -85,7 +87,7 @@ class ForecasterTest {
         Forecast forecast = forecast(
                 CANISTER, Serviced.found(START.plusDays(75), Finding.HEAVY).withFlow(0.6));
 
-        assertThat(forecast.reasons()).contains("Flow was at 60 % of clean, which agrees.");
+        assertThat(forecast.reasons()).contains("The flow agrees.");
     }
 
     @Test
@@ -93,9 +95,7 @@ class ForecasterTest {
         Forecast forecast = Forecaster.forecast(
                 PREFILTER, new Learned(), history(StartingLoad.NORMAL, List.of(), List.of()), START.plusDays(40));
 
-        assertThat(forecast.reasons())
-                .last()
-                .isEqualTo("After the latest day about 1 in 5 would already be bypassing.");
+        assertThat(forecast.reasons()).last().isEqualTo("By the latest day about 1 in 5 would already be full.");
     }
 
     @Test
@@ -113,8 +113,7 @@ class ForecasterTest {
 
     @Test
     void a_lamp_of_unknown_age_counts_as_spent() {
-        TaskHistory history =
-                new TaskHistory(new TaskHistory.Start(START, false), StartingLoad.NORMAL, List.of(), List.of());
+        TaskHistory history = new TaskHistory(Start.unknown(START), StartingLoad.NORMAL, List.of(), List.of());
 
         Forecast forecast = Forecaster.forecast(LAMP, new Learned(), history, START);
 
@@ -203,7 +202,7 @@ class ForecasterTest {
     }
 
     private static TaskHistory history(StartingLoad load, List<Serviced> services, List<ContextChange> changes) {
-        return new TaskHistory(new TaskHistory.Start(START, true), load, services, changes);
+        return new TaskHistory(Start.exact(START), load, services, changes);
     }
 
     private static CareRule rule(StageKind kind, CareAction action) {

@@ -45,7 +45,6 @@ final class IntervalUpdateBench {
             services.add(
                     Serviced.found(day, Finding.values()[random.nextInt(5)]).withFlow(0.4 + 0.5 * random.nextDouble()));
         }
-        return new TaskHistory(
-                new TaskHistory.Start(LocalDate.of(2020, 1, 1), true), StartingLoad.NORMAL, services, List.of());
+        return new TaskHistory(Start.exact(LocalDate.of(2020, 1, 1)), StartingLoad.NORMAL, services, List.of());
     }
 }

@@ -76,7 +76,7 @@ class PartLivesTest {
         @Test
         void that_was_replaced_forgets_its_dark_forerunner() {
             TaskHistory history = new TaskHistory(
-                    new TaskHistory.Start(START, true),
+                    Start.exact(START),
                     StartingLoad.NORMAL,
                     List.of(Serviced.unseen(START.plusDays(42))),
                     List.of(),
@@ -110,10 +110,9 @@ class PartLivesTest {
         void that_clears_a_medicine_is_used_once_and_teaches_nothing() {
             Evidence cleared =
                     seen(look(0, Sign.FOR_MEDICATION, 0), look(2, Sign.TINT_BACK, 0), look(4, Sign.FOR_MEDICATION, 0));
-            TaskHistory once = new TaskHistory(
-                    new TaskHistory.Start(START, true), StartingLoad.NORMAL, List.of(), List.of(), cleared);
+            TaskHistory once = new TaskHistory(Start.exact(START), StartingLoad.NORMAL, List.of(), List.of(), cleared);
             TaskHistory twice = new TaskHistory(
-                    new TaskHistory.Start(START, true),
+                    Start.exact(START),
                     StartingLoad.NORMAL,
                     List.of(Serviced.unseen(START.plusDays(4)), Serviced.unseen(START.plusDays(8))),
                     List.of(),
@@ -131,7 +130,7 @@ class PartLivesTest {
         @Test
         void learns_from_the_run_before() {
             TaskHistory history = new TaskHistory(
-                    new TaskHistory.Start(START, true),
+                    Start.exact(START),
                     StartingLoad.NORMAL,
                     List.of(Serviced.unseen(START.plusDays(22))),
                     List.of(),
@@ -156,10 +155,10 @@ class PartLivesTest {
         }
 
         @Test
-        void never_lasts_beyond_ten_weeks() {
+        void never_lasts_beyond_the_eight_weeks_of_a_clean_path() {
             Forecast forecast = forecast(rule, seen(look(69, Sign.NO_TINT, 0)), START.plusDays(69));
 
-            assertThat(forecast.window().latest()).isEqualTo(START.plusDays(70));
+            assertThat(forecast.window().latest()).isEqualTo(START.plusDays(56));
         }
     }
 
@@ -278,8 +277,7 @@ class PartLivesTest {
     }
 
     private static Forecast forecast(CareRule rule, Evidence evidence, LocalDate today) {
-        TaskHistory history = new TaskHistory(
-                new TaskHistory.Start(START, true), StartingLoad.NORMAL, List.of(), List.of(), evidence);
+        TaskHistory history = new TaskHistory(Start.exact(START), StartingLoad.NORMAL, List.of(), List.of(), evidence);
         return Forecaster.forecast(rule, new Learned(), history, today);
     }
 

@@ -48,7 +48,7 @@ class StoryTest {
 
         assertThat(ideal(START, story.get(0))).isEqualTo(72);
         assertThat(ideal(START.plusDays(75), story.get(1))).isEqualTo(83);
-        assertThat(story.get(1).reasons().get(0)).startsWith("Found moderate after 75 days");
+        assertThat(story.get(1).reasons().get(0)).isEqualTo("Moderate after 75 days, about as expected.");
     }
 
     /** θ ~ N(5.010635, 0.37): e^m = 150.0, and 80 % between e^(m ± 1.2816 √0.42). */
@@ -93,6 +93,6 @@ class StoryTest {
     }
 
     private static TaskHistory history(List<Serviced> services, List<ContextChange> changes) {
-        return new TaskHistory(new TaskHistory.Start(START, true), StartingLoad.NORMAL, services, changes);
+        return new TaskHistory(Start.exact(START), StartingLoad.NORMAL, services, changes);
     }
 }

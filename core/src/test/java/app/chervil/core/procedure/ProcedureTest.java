@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.FilterKind;
+import app.chervil.core.filter.FlowDirection;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.procedure.Build.Fill;
+import app.chervil.core.procedure.Build.Valves;
 import app.chervil.core.procedure.Situation.Asked;
 import app.chervil.core.procedure.Situation.Chore;
 import app.chervil.core.procedure.Situation.PathStage;
@@ -23,67 +26,297 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
+/** Services as a practitioner would read them aloud. */
 class ProcedureTest {
     private static final Practice TANK_WATER =
             new Practice(RinseWater.TANK_WATER, Thoroughness.LIGHT, TapWater.CHLORAMINE, BacteriaHome.MEDIA);
+    private static final Practice TAP =
+            new Practice(RinseWater.TAP_WHERE_SAFE, Thoroughness.LIGHT, TapWater.NEITHER, BacteriaHome.MEDIA);
+    private static final long COARSE = 1;
+    private static final long PAD = 2;
+    private static final long BIO = 3;
+
+    /** Water runs from coarse foam at the bottom to bio media on top; a hand meets them the other way round. */
+    private static final List<PathStage> PATH = List.of(
+            new PathStage(COARSE, "coarse foam", Stage.washable(StageKind.COARSE_FOAM)),
+            new PathStage(PAD, "fine pad", Stage.disposable(StageKind.FINE_PAD)),
+            new PathStage(BIO, "bio media", Stage.washable(StageKind.BIO_MEDIA)));
+
+    private static final Asked OPEN = new Asked(10, CareAction.OPEN, Optional.empty());
+    private static final Asked RINSE = new Asked(11, CareAction.RINSE, Optional.of(COARSE));
+    private static final Asked REPLACE = new Asked(12, CareAction.REPLACE, Optional.of(COARSE));
+    private static final Asked CHANGE = new Asked(13, CareAction.CHANGE, Optional.of(PAD));
+    private static final Asked DIP = new Asked(14, CareAction.DIP, Optional.of(BIO));
+    private static final List<Asked> ALL = List.of(OPEN, RINSE, REPLACE, CHANGE, DIP);
 
     @Test
-    void six_tasks_on_a_canister_open_it_once_in_the_three_bucket_order() {
-        List<String> ids =
-                ids(canister(TANK_WATER, CareAction.OPEN, CareAction.RINSE, CareAction.CHANGE, CareAction.DIP));
+    void a_canister_without_valves_opened_for_everything() {
+        Procedure procedure = canister(FlowDirection.BOTTOM_UP, TANK_WATER, 220, OPEN, RINSE, CHANGE, DIP);
 
-        assertThat(ids.stream().filter(id -> id.startsWith("tip"))).hasSize(1);
-        assertThat(ids)
-                .containsSubsequence(
+        assertThat(ids(procedure))
+                .containsExactly(
+                        "gloves:filter",
+                        "heater-off:filter",
+                        "flow-before:filter",
                         "draw:filter",
                         "stop:filter",
-                        "valves:filter",
+                        "break:filter",
+                        "mark:filter",
+                        "uncouple:filter",
+                        "lid-off:filter",
+                        "out:3",
+                        "out:2",
+                        "out:1",
                         "tip:filter",
                         "first",
                         "second",
                         "dip:3",
                         "last",
                         "back:1",
-                        "lid:filter",
+                        "back:2",
+                        "back:3",
                         "fill:filter",
+                        "lid:filter",
                         "connect:filter",
+                        "ends-in:filter",
+                        "level:filter",
                         "start:filter",
                         "watch:filter",
+                        "flow-after:filter",
+                        "heater-on:filter",
                         "finish:filter");
+        assertThat(text(procedure, "draw:filter"))
+                .isEqualTo("Fill three buckets with 5 L of tank water each; the last is for the bio media.");
+        assertThat(text(procedure, "last")).contains("from bucket three over the coarse foam");
     }
 
     @Test
-    void bio_media_rests_under_water_even_when_only_the_foam_is_due() {
-        List<String> ids = ids(canister(TANK_WATER, CareAction.RINSE));
+    void to_open_a_canister_is_to_wash_what_stops_dirt_in_it() {
+        Procedure procedure = canister(FlowDirection.BOTTOM_UP, TANK_WATER, 220, OPEN);
 
-        assertThat(ids)
-                .containsSubsequence("out:3", "first", "back:3", "start:filter")
-                .doesNotContain("dip:3");
+        assertThat(procedure.tasks()).containsExactly(OPEN, RINSE, CHANGE);
+        assertThat(ids(procedure))
+                .containsSubsequence("out:3", "out:2", "out:1", "first", "back:1", "back:2", "back:3");
     }
 
     @Test
-    void foam_that_is_replaced_is_not_rinsed_as_well() {
-        List<String> ids = ids(canister(TANK_WATER, CareAction.RINSE, CareAction.REPLACE));
+    void from_top_to_bottom_the_foam_is_on_top_and_the_media_stays_under_water_in_its_place() {
+        Procedure procedure = canister(FlowDirection.TOP_DOWN, TANK_WATER, 220, RINSE);
 
-        assertThat(ids).contains("cut:1").doesNotContain("first");
+        assertThat(ids(procedure))
+                .containsSubsequence("lid-off:filter", "out:1", "first", "second", "back:1", "lid:filter")
+                .doesNotContain("out:3", "tip:filter");
+        assertThat(procedure.tubs().count()).isEqualTo(2);
     }
 
     @Test
-    void only_full_cleaning_washes_the_housing() {
+    void a_pad_that_is_lifted_to_reach_the_foam_is_renewed_and_the_media_waits_under_water() {
+        Procedure procedure = canister(FlowDirection.BOTTOM_UP, TANK_WATER, 220, RINSE);
+
+        assertThat(procedure.tasks()).containsExactly(RINSE, CHANGE);
+        assertThat(ids(procedure))
+                .containsSubsequence("out:3", "out:2", "out:1", "first", "back:1", "back:2", "back:3");
+        assertThat(text(procedure, "out:3")).endsWith("set it under water in bucket three.");
+        assertThat(text(procedure, "back:2")).startsWith("Lay a new fine pad in");
+    }
+
+    @Test
+    void a_rinse_and_a_replacement_together_mean_the_replacement() {
+        Procedure procedure = canister(FlowDirection.BOTTOM_UP, TANK_WATER, 220, RINSE, REPLACE);
+
+        assertThat(ids(procedure)).contains("cut:1").doesNotContain("first");
+        assertThat(procedure.tasks()).doesNotContain(RINSE);
+    }
+
+    // 25 % of the tank: 5 L of 20, 9.5 of 38, 1.25 of 5
+    @ParameterizedTest(name = "{0} L: {1}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "220 | Fill three buckets with 5 L of tank water each; the last is for the bio media.",
+                "38  | Fill three tubs with 3 L of tank water each; the last is for the bio media.",
+                "20  | Fill three tubs with 1.5 L of tank water each; the last is for the bio media.",
+                "8   | Fill two tubs with 1 L of tank water each; the last is for the bio media.",
+                "5   | Fill one tub with 1 L of tank water."
+            })
+    void a_small_tank_gives_fewer_and_smaller_tubs(double litres, String drawn) {
+        Procedure procedure = canister(FlowDirection.BOTTOM_UP, TANK_WATER, litres, RINSE, DIP);
+
+        assertThat(text(procedure, "draw:filter")).isEqualTo(drawn);
+        assertThat(procedure.tubs().litres()).isLessThanOrEqualTo(0.25 * litres);
+    }
+
+    @Test
+    void with_one_tub_the_media_waits_in_it_and_the_foam_is_rinsed_by_jug() {
+        Procedure procedure = canister(FlowDirection.BOTTOM_UP, TANK_WATER, 5, RINSE, DIP);
+
+        assertThat(text(procedure, "out:3")).endsWith("in the tub.");
+        assertThat(text(procedure, "first")).contains("over an empty bucket, pouring water from the tub by jug");
+        assertThat(ids(procedure)).doesNotContain("second", "last");
+    }
+
+    @Test
+    void where_the_tap_is_fine_for_foam_the_media_still_has_a_tub_of_tank_water() {
+        Procedure procedure = canister(FlowDirection.BOTTOM_UP, TAP, 220, RINSE, DIP);
+
+        assertThat(text(procedure, "draw:filter"))
+                .isEqualTo(
+                        "Fill one bucket with 5 L of tank water; it is for the bio media, foam is rinsed under the tap.");
+        assertThat(text(procedure, "first")).contains("under the tap");
+        assertThat(text(procedure, "dip:3")).contains("in the bucket");
+    }
+
+    // the three ways of filling: before the lid, through a cap, by itself once its hoses are on
+    @ParameterizedTest
+    @CsvSource({
+        "OPEN_TOP, AT_COUPLINGS, 'shut back fill lid connect open level start'",
+        "CAP, AT_COUPLINGS, 'shut back lid fill connect open level start'",
+        "SELF, AT_COUPLINGS, 'shut back lid connect open fill level start'",
+        "SELF, NONE, 'break back lid connect ends-in fill level start'"
+    })
+    void an_opened_canister_is_filled_in_its_own_way(Fill fill, Valves valves, String order) {
+        Build build = new Build(FilterKind.CANISTER, Optional.of(FlowDirection.TOP_DOWN), valves, fill);
+        Procedure procedure = assemble(build, TANK_WATER, 220, PATH, List.of(RINSE), Set.of());
+
+        List<String> codes = ids(procedure).stream().map(id -> id.split(":")[0]).toList();
+        assertThat(codes).containsSubsequence(order.split(" "));
+    }
+
+    @Test
+    void hoses_alone_are_marked_before_they_come_off_and_the_siphon_is_broken_first() {
+        List<PathStage> path = List.of(new PathStage(1, "hoses", Stage.washable(StageKind.HOSES)));
+        Build build = Build.usual(FilterKind.CANISTER, Optional.empty());
+        Procedure procedure = assemble(
+                build, TANK_WATER, 38, path, List.of(new Asked(1, CareAction.BRUSH, Optional.of(1L))), Set.of());
+
+        assertThat(ids(procedure))
+                .containsSubsequence(
+                        "heater-off:filter",
+                        "stop:filter",
+                        "break:filter",
+                        "mark:filter",
+                        "uncouple:filter",
+                        "brush:1",
+                        "connect:filter",
+                        "ends-in:filter",
+                        "level:filter",
+                        "start:filter",
+                        "heater-on:filter");
+        assertThat(procedure.tubs().count()).isZero();
+    }
+
+    @Test
+    void a_new_lamp_goes_in_after_the_sleeve_is_back() {
+        Procedure procedure =
+                uv(new Asked(1, CareAction.REPLACE, Optional.of(1L)), new Asked(2, CareAction.CLEAN, Optional.of(2L)));
+
+        assertThat(ids(procedure))
+                .containsSubsequence(
+                        "stop:filter",
+                        "break:filter",
+                        "cool",
+                        "drain:filter",
+                        "bay",
+                        "lamp-out",
+                        "sleeve-out",
+                        "sleeve:2",
+                        "sleeve-in",
+                        "lamp-new:1",
+                        "bay-shut",
+                        "ends-in:filter",
+                        "level:filter",
+                        "start:filter",
+                        "watch:filter",
+                        "lamp-on:filter")
+                .doesNotContain("lamp-in");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"CLEAN, 2", "INSPECT, 3"})
+    void a_sleeve_or_its_ring_alone_wants_the_power_off_and_the_lamp_cool_and_out(CareAction action, long stage) {
+        assertThat(ids(uv(new Asked(1, action, Optional.of(stage)))))
+                .containsSubsequence("stop:filter", "cool", "bay", "lamp-out", "sleeve-out", "sleeve-in", "lamp-in");
+    }
+
+    @Test
+    void a_sump_is_vacuumed_after_its_pump_is_unplugged() {
+        List<PathStage> path = List.of(new PathStage(1, "sock", Stage.washable(StageKind.SOCK)));
+        Procedure procedure = assemble(
+                Build.usual(FilterKind.SUMP, Optional.empty()),
+                TANK_WATER,
+                200,
+                path,
+                List.of(new Asked(1, CareAction.CHANGE, Optional.of(1L))),
+                Set.of(Chore.SUBSTRATE_VACUUM));
+
+        assertThat(ids(procedure))
+                .containsSubsequence(
+                        "heater-off:filter",
+                        "stop:filter",
+                        "vacuum:filter",
+                        "out:1",
+                        "level:filter",
+                        "start:filter",
+                        "heater-on:filter");
+        assertThat(text(procedure, "vacuum:filter")).endsWith("Stop when 50 L are drained.");
+    }
+
+    @Test
+    void a_return_pump_soaks_while_the_media_stays_where_it_is() {
+        List<PathStage> path = List.of(
+                new PathStage(1, "bio media", Stage.washable(StageKind.BIO_MEDIA)),
+                new PathStage(2, "return pump", Stage.washable(StageKind.RETURN_PUMP)));
+        Procedure procedure = assemble(
+                Build.usual(FilterKind.SUMP, Optional.empty()),
+                TANK_WATER,
+                200,
+                path,
+                List.of(
+                        new Asked(1, CareAction.DIP, Optional.of(1L)),
+                        new Asked(2, CareAction.DESCALE, Optional.of(2L))),
+                Set.of());
+
+        assertThat(ids(procedure))
+                .containsSubsequence("pump-out:2", "descale:2", "pump-back:2", "out:1", "dip:1", "back:1");
+    }
+
+    @Test
+    void an_internal_filter_is_lifted_out_in_a_tub_and_its_media_kept_wet() {
+        Procedure procedure = assemble(
+                Build.usual(FilterKind.INTERNAL, Optional.empty()), TANK_WATER, 60, PATH, List.of(RINSE), Set.of());
+
+        assertThat(ids(procedure))
+                .containsSubsequence(
+                        "stop:filter",
+                        "lift-out:filter",
+                        "out:1",
+                        "out:3",
+                        "back:3",
+                        "back:1",
+                        "lift-in:filter",
+                        "level:filter",
+                        "start:filter");
+    }
+
+    @Test
+    void only_full_cleaning_washes_the_housing_and_only_when_nothing_is_left_in_it() {
         Practice full = new Practice(RinseWater.TANK_WATER, Thoroughness.FULL, TapWater.CHLORAMINE, BacteriaHome.MEDIA);
 
-        assertThat(ids(canister(full, CareAction.OPEN))).contains("housing:filter");
-        assertThat(ids(canister(TANK_WATER, CareAction.OPEN))).doesNotContain("housing:filter");
+        assertThat(ids(canister(FlowDirection.BOTTOM_UP, full, 220, OPEN))).contains("housing:filter");
+        assertThat(ids(canister(FlowDirection.TOP_DOWN, full, 220, RINSE))).doesNotContain("housing:filter");
+        assertThat(ids(canister(FlowDirection.BOTTOM_UP, TANK_WATER, 220, OPEN)))
+                .doesNotContain("housing:filter");
     }
 
     @Test
     void rock_is_blown_off_with_the_pumps_on_and_twice_before_the_sock() {
-        Procedure procedure = Procedure.assemble(new Situation(
-                "Undertow",
-                FilterKind.SUMP,
+        Procedure procedure = assemble(
+                Build.usual(FilterKind.SUMP, Optional.empty()),
                 TANK_WATER,
+                200,
                 List.of(new PathStage(1, "sock", Stage.washable(StageKind.SOCK))),
-                new Work(List.of(new Asked(1, CareAction.CHANGE, Optional.of(1L))), Set.of(Chore.ROCK_BLOW_OFF))));
+                List.of(new Asked(1, CareAction.CHANGE, Optional.of(1L))),
+                Set.of(Chore.ROCK_BLOW_OFF));
 
         assertThat(ids(procedure))
                 .containsSubsequence(
@@ -99,15 +332,16 @@ class ProcedureTest {
 
     @Test
     void looking_along_a_cord_stops_nothing() {
-        Procedure procedure = Procedure.assemble(new Situation(
-                "Weir",
-                FilterKind.CANISTER,
+        Procedure procedure = assemble(
+                Build.usual(FilterKind.CANISTER, Optional.empty()),
                 TANK_WATER,
+                38,
                 List.of(),
-                new Work(List.of(new Asked(1, CareAction.INSPECT, Optional.empty())), Set.of())));
+                List.of(new Asked(1, CareAction.INSPECT, Optional.empty())),
+                Set.of());
 
         assertThat(ids(procedure)).containsExactly("cords:filter");
-        assertThat(procedure.buckets()).isZero();
+        assertThat(procedure.tubs().count()).isZero();
     }
 
     // the rinse school of docs/sources.md#procedures: tap only where it holds neither, or the bacteria live elsewhere
@@ -123,38 +357,52 @@ class ProcedureTest {
             RinseWater rinse, TapWater tap, BacteriaHome home, boolean allowed) {
         Practice practice = new Practice(rinse, Thoroughness.LIGHT, tap, home);
 
-        Procedure procedure = canister(practice, CareAction.RINSE);
+        Procedure procedure = canister(FlowDirection.TOP_DOWN, practice, 220, RINSE);
 
         assertThat(practice.tapAllowed()).isEqualTo(allowed);
-        assertThat(procedure.buckets() == 0).isEqualTo(allowed);
+        assertThat(procedure.tubs().count() == 0).isEqualTo(allowed);
         assertThat(procedure.steps())
                 .filteredOn(step -> step.id().equals("first"))
                 .singleElement()
                 .satisfies(step -> {
-                    assertThat(step.what().text()).contains(allowed ? "in tap water" : "in tank water");
+                    assertThat(step.what().text()).contains(allowed ? "under the tap" : "in bucket one");
                     assertThat(step.what().reason()).isEqualTo(practice.whyWater());
                 });
     }
 
-    /** A canister of coarse foam (1), fine pad (2) and bio media (3), with these actions where a stage takes them. */
-    private static Procedure canister(Practice practice, CareAction... actions) {
+    private static Procedure uv(Asked... asked) {
         List<PathStage> path = List.of(
-                new PathStage(1, "coarse foam", Stage.washable(StageKind.COARSE_FOAM)),
-                new PathStage(2, "fine pad", Stage.disposable(StageKind.FINE_PAD)),
-                new PathStage(3, "bio media", Stage.washable(StageKind.BIO_MEDIA)));
-        List<Asked> asked = new ArrayList<>();
-        for (CareAction action : actions) {
-            Optional<Long> stage =
-                    switch (action) {
-                        case RINSE, REPLACE -> Optional.of(1L);
-                        case CHANGE -> Optional.of(2L);
-                        case DIP -> Optional.of(3L);
-                        default -> Optional.empty();
-                    };
-            asked.add(new Asked(asked.size() + 1, action, stage));
-        }
+                new PathStage(1, "UV lamp", Stage.disposable(StageKind.UV_LAMP)),
+                new PathStage(2, "UV sleeve", Stage.washable(StageKind.UV_SLEEVE)),
+                new PathStage(3, "seals", Stage.washable(StageKind.SEALS)));
+        return assemble(
+                Build.usual(FilterKind.UV_UNIT, Optional.empty()), TANK_WATER, 220, path, List.of(asked), Set.of());
+    }
+
+    private static Procedure canister(FlowDirection direction, Practice practice, double litres, Asked... asked) {
+        return assemble(
+                Build.usual(FilterKind.CANISTER, Optional.of(direction)),
+                practice,
+                litres,
+                PATH,
+                List.of(asked),
+                Set.of());
+    }
+
+    private static Procedure assemble(
+            Build build, Practice practice, double litres, List<PathStage> path, List<Asked> asked, Set<Chore> chores) {
+        List<Asked> available = new ArrayList<>(path.equals(PATH) ? ALL : asked);
+        Tubs.Means means = new Tubs.Means(Tubs.Means.USUAL_BUCKET_L, litres, Tubs.Means.USUAL_SHARE);
         return Procedure.assemble(
-                new Situation("Weir", FilterKind.CANISTER, practice, path, new Work(asked, Set.of())));
+                new Situation("Weir", build, practice, means, path, new Work(asked, chores, available)));
+    }
+
+    private static String text(Procedure procedure, String id) {
+        return procedure.steps().stream()
+                .filter(step -> step.id().equals(id))
+                .map(step -> step.what().text())
+                .findFirst()
+                .orElseThrow();
     }
 
     private static List<String> ids(Procedure procedure) {

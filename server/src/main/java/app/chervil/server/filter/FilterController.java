@@ -60,6 +60,14 @@ class FilterController {
         return operations.update(who, filter, change.version(), change.filter());
     }
 
+    @PutMapping("/filters/{filter}/last-cleaned")
+    FilterView setCleaned(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable long filter,
+            @Valid @RequestBody FilterOperations.CleanedInput input) {
+        return operations.setCleaned(who, filter, input);
+    }
+
     @DeleteMapping("/filters/{filter}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void delete(@AuthenticationPrincipal SignedIn who, @PathVariable long filter) {

@@ -5,6 +5,8 @@ import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FlowDirection;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.interval.Start.Sureness;
+import app.chervil.core.procedure.Build;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
@@ -24,8 +26,11 @@ import org.jspecify.annotations.Nullable;
  *
  * @param direction canisters only
  * @param fittedOn absent if nobody knows
- * @param careFrom the day the filter was last cleaned; absent counts from its entry
+ * @param careFrom the day the filter was last cleaned; absent if nobody knows
  * @param stages in the order water meets them
+ * @param valves what shuts its hoses; absent for none known
+ * @param fill how it is filled again once opened; absent as its direction suggests
+ * @param careSureness how surely that day is known; absent for known, or for unknown where the day is absent
  */
 public record FilterInput(
         @NotBlank(message = "Give the filter a name.") @Size(max = 80, message = "At most 80 characters.")
@@ -41,7 +46,32 @@ public record FilterInput(
         @Size(min = 1, message = "A water path has at least one stage.")
         @Size(max = 40, message = "At most 40 stages.")
         @Valid
-        List<StageInput> stages) {
+        List<StageInput> stages,
+
+        @Nullable Sureness careSureness,
+        Build.@Nullable Valves valves,
+        Build.@Nullable Fill fill) {
+    /** A filter whose last cleaning is known to the day, or not at all. */
+    public FilterInput(
+            String name,
+            FilterKind kind,
+            @Nullable FlowDirection direction,
+            Rating rating,
+            @Nullable LocalDate fittedOn,
+            @Nullable LocalDate careFrom,
+            List<StageInput> stages) {
+        this(name, kind, direction, rating, fittedOn, careFrom, stages, null, null, null);
+    }
+
+    /** What shuts its hoses, none where nobody said. */
+    public Build.Valves shutBy() {
+        return valves == null ? Build.Valves.NONE : valves;
+    }
+
+    /** When it was last cleaned and how surely; of an unknown day, the day of entry. */
+    Cleaned cleaned(LocalDate today) {
+        return Cleaned.of(careFrom, careSureness, today);
+    }
 
     /**
      * What its plate says; each may be absent.

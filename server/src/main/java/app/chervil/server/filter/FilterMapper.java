@@ -18,9 +18,11 @@ interface FilterMapper {
 
     Optional<FilterRow> find(long site, long id);
 
-    long insert(long site, long tank, FilterInput filter);
+    long insert(long site, long tank, FilterInput filter, Cleaned cleaned);
 
     int update(long site, long id, int version, FilterInput filter);
+
+    int updateCleaned(long site, long id, Cleaned cleaned);
 
     int delete(long site, long id, LocalDate today);
 

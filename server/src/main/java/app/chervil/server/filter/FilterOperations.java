@@ -5,6 +5,7 @@ import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FilterTemplates;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.interval.Start.Sureness;
 import app.chervil.core.tank.ContextChange;
 import app.chervil.core.tank.ContextChange.Kind;
 import app.chervil.core.tank.Schools;
@@ -14,6 +15,7 @@ import app.chervil.server.problem.Conflict;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
+import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.HashSet;
@@ -104,9 +106,9 @@ public class FilterOperations {
         tanks.find(who, tank);
         FilterInput filter = checked(input);
         boolean beside = !filters.list(who.siteId(), tank).isEmpty();
-        long id = filters.insert(who.siteId(), tank, filter);
-        LocalDate careFrom = filter.careFrom() == null ? tanks.today() : filter.careFrom();
-        storePath(who, id, filter, careFrom);
+        Cleaned cleaned = filter.cleaned(tanks.today());
+        long id = filters.insert(who.siteId(), tank, filter, cleaned);
+        storePath(who, id, filter, cleaned);
         if (beside) {
             LocalDate on = filter.fittedOn() == null ? tanks.today() : filter.fittedOn();
             tanks.recordChange(who, tank, id, new ContextChange(on, Kind.PARALLEL_FILTER, 1));
@@ -128,11 +130,35 @@ public class FilterOperations {
                 .done();
         checkStagesBelong(before, filter);
         Conflict.unlessUpdated(filters.update(who.siteId(), id, version, filter), "filter", () -> before);
-        storePath(who, id, filter, tanks.today());
+        storePath(who, id, filter, new Cleaned(tanks.today(), Sureness.EXACT));
         removeMissing(who, before, filter);
         recordPrefilter(who, before, filter);
         return find(who, id);
     }
+
+    /**
+     * Says when a filter was last cleaned before anything was logged; every date that rests on it follows.
+     *
+     * @throws NotFound if the site has no such filter in use
+     */
+    @Transactional
+    public FilterView setCleaned(SignedIn who, long id, CleanedInput input) {
+        FilterView before = find(who, id);
+        checkDay("on", input.on());
+        Cleaned cleaned = Cleaned.of(input.on(), input.sureness(), tanks.today());
+        filters.updateCleaned(who.siteId(), id, cleaned);
+        tasks.updateCleaned(who.siteId(), id, before.cleaned(), cleaned);
+        return find(who, id);
+    }
+
+    /**
+     * When a filter was last cleaned.
+     *
+     * @param on absent if nobody knows
+     */
+    public record CleanedInput(
+            @Nullable LocalDate on,
+            @NotNull(message = "How sure is that?") Sureness sureness) {}
 
     /** Takes a filter out of use. */
     @Transactional
@@ -193,15 +219,15 @@ public class FilterOperations {
         }
     }
 
-    private void storePath(SignedIn who, long filter, FilterInput input, LocalDate careFrom) {
+    private void storePath(SignedIn who, long filter, FilterInput input, Cleaned cleaned) {
         long site = who.siteId();
         CareCatalogue.forFilter(input.kind(), Schools.DEFAULT)
-                .forEach(rule -> tasks.insert(site, filter, null, rule.action(), careFrom));
+                .forEach(rule -> tasks.insert(site, filter, null, rule.action(), cleaned));
         for (int position = 0; position < input.stages().size(); position++) {
             StageInput stage = input.stages().get(position);
-            long id = storeStage(site, filter, position, stage, careFrom);
+            long id = storeStage(site, filter, position, stage, cleaned.on());
             CareCatalogue.forStage(stage.toCore(), Schools.DEFAULT)
-                    .forEach(rule -> tasks.insert(site, filter, id, rule.action(), careFrom));
+                    .forEach(rule -> tasks.insert(site, filter, id, rule.action(), cleaned));
         }
     }
 

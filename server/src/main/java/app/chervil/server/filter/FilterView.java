@@ -5,8 +5,10 @@ import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FlowDirection;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.procedure.Build;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -15,6 +17,9 @@ import org.jspecify.annotations.Nullable;
  * @param version to send back with a change
  * @param stages in the order water meets them
  * @param tasks of the whole filter first, then by stage
+ * @param cleaned when it was last cleaned before anything was logged
+ * @param valves what shuts its hoses
+ * @param fill how it is filled again once opened
  */
 public record FilterView(
         long id,
@@ -26,7 +31,14 @@ public record FilterView(
         FilterInput.Rating rating,
         @Nullable LocalDate fittedOn,
         List<StageView> stages,
-        List<TaskView> tasks) {
+        List<TaskView> tasks,
+        Cleaned cleaned,
+        Build.Valves valves,
+        Build.Fill fill) {
+    /** How it is built. */
+    public Build build() {
+        return new Build(kind, Optional.ofNullable(direction), valves, fill);
+    }
 
     /**
      * A stored stage.
@@ -72,8 +84,8 @@ public record FilterView(
     /**
      * The catalogue's figures for a task.
      *
-     * @param careFrom the day care is counted from while nothing is logged
+     * @param cleaned from when care is counted while nothing is logged
      */
     public record Catalogue(
-            int startDays, int leastDays, int mostDays, int minutes, int disturbance, String why, LocalDate careFrom) {}
+            int startDays, int leastDays, int mostDays, int minutes, int disturbance, String why, Cleaned cleaned) {}
 }

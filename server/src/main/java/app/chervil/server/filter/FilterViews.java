@@ -29,7 +29,10 @@ final class FilterViews {
                 row.rating(),
                 row.fittedOn(),
                 stages.stream().map(FilterViews::stage).toList(),
-                views);
+                views,
+                new Cleaned(row.careFrom(), row.careSureness()),
+                row.build().valves(),
+                row.build().fill());
     }
 
     private static StageView stage(StageRow row) {
@@ -74,7 +77,7 @@ final class FilterViews {
                 rule.effort().minutes(),
                 rule.effort().disturbance(),
                 rule.why(),
-                task.careFrom());
+                new Cleaned(task.careFrom(), task.careSureness()));
         return new TaskView(
                 task.id(),
                 task.version(),

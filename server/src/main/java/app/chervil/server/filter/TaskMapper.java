@@ -1,7 +1,6 @@
 package app.chervil.server.filter;
 
 import app.chervil.core.filter.CareAction;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
@@ -20,7 +19,10 @@ interface TaskMapper {
     Optional<TaskRow> find(long site, long id);
 
     /** Adds a task unless it is there. */
-    void insert(long site, long filter, @Nullable Long stage, CareAction action, LocalDate careFrom);
+    void insert(long site, long filter, @Nullable Long stage, CareAction action, Cleaned cleaned);
 
     int update(long site, long id, TaskSettingInput setting);
+
+    /** Counts the care of a filter's first stages, and of the filter itself, from another day. */
+    void updateCleaned(long site, long filter, Cleaned before, Cleaned after);
 }

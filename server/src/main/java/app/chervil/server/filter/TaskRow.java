@@ -1,6 +1,7 @@
 package app.chervil.server.filter;
 
 import app.chervil.core.filter.CareAction;
+import app.chervil.core.interval.Start.Sureness;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 
@@ -16,6 +17,7 @@ record TaskRow(
         @Nullable Long stageId,
         CareAction action,
         LocalDate careFrom,
+        Sureness careSureness,
         TaskMode mode,
         @Nullable Integer fixedDays,
         int version) {}

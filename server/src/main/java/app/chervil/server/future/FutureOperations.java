@@ -131,7 +131,7 @@ public class FutureOperations {
                     aged.add(new AgedTask(
                             task.intervalDays(), work(task.rule(), tank.tank(), cost.applyAsDouble(task.rule()))));
                 } else if (task.forecast().basis() != Basis.WITH_OPENING) {
-                    graded.add(graded(book, task, tank.tank(), cost));
+                    graded.add(graded(book, task, today, tank.tank(), cost));
                 }
             }
         }
@@ -140,14 +140,14 @@ public class FutureOperations {
 
     /** An opening takes along what goes with it. */
     private static GradedTask graded(
-            CareBook book, TaskForecast task, TankInput tank, ToDoubleFunction<CareRule> cost) {
+            CareBook book, TaskForecast task, LocalDate today, TankInput tank, ToDoubleFunction<CareRule> cost) {
         List<CareRule> along = task.task().stageId() == null ? book.goingWithOpening() : List.of();
         double money = along.stream().mapToDouble(cost).sum() + cost.applyAsDouble(task.rule());
         int minutes = along.stream().mapToInt(rule -> rule.effort().minutes()).sum();
         Work own = work(task.rule(), tank, money);
         return new GradedTask(
                 task.rule(),
-                book.course(task.task().id()),
+                book.course(task.task().id(), today),
                 task.forecast().since(),
                 book.behindPrefilter(task.task().id()),
                 new Work(own.minutes() + minutes, own.money(), own.disturbance()));

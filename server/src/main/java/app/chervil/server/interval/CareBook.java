@@ -1,15 +1,19 @@
 package app.chervil.server.interval;
 
 import app.chervil.core.calc.FlowRate;
+import app.chervil.core.filter.BacteriaHomes;
+import app.chervil.core.filter.BacteriaHomes.Touched;
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.CareCatalogue;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.interval.CalibratedEye;
 import app.chervil.core.interval.Course;
 import app.chervil.core.interval.Forecast;
 import app.chervil.core.interval.Look;
+import app.chervil.core.interval.Note;
 import app.chervil.core.interval.Story;
 import app.chervil.core.interval.Surroundings;
 import app.chervil.core.interval.TaskSetting;
@@ -20,7 +24,6 @@ import app.chervil.core.visit.BookedTask;
 import app.chervil.core.visit.Errand.Reach;
 import app.chervil.core.visit.FilterBook;
 import app.chervil.core.visit.LoggedService;
-import app.chervil.core.water.Hold;
 import app.chervil.server.filter.FilterView;
 import app.chervil.server.filter.FilterView.StageView;
 import app.chervil.server.filter.FilterView.TaskView;
@@ -36,6 +39,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
@@ -45,18 +49,33 @@ import org.jspecify.annotations.Nullable;
  * @param otherFilters in use on the same tank
  * @param changes of the tank
  * @param past of the tank; what concerns other filters is passed over
+ * @param homes of the bacteria in all filters of the tank
  */
-public record CareBook(TankView tank, FilterView filter, int otherFilters, List<ChangeRow> changes, Past past) {
+public record CareBook(
+        TankView tank, FilterView filter, int otherFilters, List<ChangeRow> changes, Past past, BacteriaHomes homes) {
 
     /**
      * What was done and seen on a tank.
      *
      * @param triedDays intervals that a trial asks for today, by task
+     * @param eyes how people grade, by account; those who never tested theirs are left out
      */
-    public record Past(List<PastService> services, Map<Long, List<Look>> looksByStage, Map<Long, Integer> triedDays) {}
+    public record Past(
+            List<PastService> services,
+            Map<Long, List<Look>> looksByStage,
+            Map<Long, Integer> triedDays,
+            Map<Long, CalibratedEye> eyes) {
+        CalibratedEye eye(@Nullable Long account) {
+            return account == null ? CalibratedEye.UNTESTED : eyes.getOrDefault(account, CalibratedEye.UNTESTED);
+        }
+    }
 
-    /** A task in use with its forecast. */
-    public record TaskForecast(FilterView filter, TaskView task, CareRule rule, Forecast forecast) {
+    /**
+     * A task in use with its forecast.
+     *
+     * @param disturbs whether it disturbs the tank's bacteria, and so waits while the tank is on hold
+     */
+    public record TaskForecast(FilterView filter, TaskView task, CareRule rule, Forecast forecast, boolean disturbs) {
         /** Days from one time to the next at present; the catalogue's for a part that is due before its time. */
         public long intervalDays() {
             long days = Math.max(
@@ -85,14 +104,19 @@ public record CareBook(TankView tank, FilterView filter, int otherFilters, List<
     public List<TaskForecast> forecasts(LocalDate today) {
         Map<Long, Forecast> forecasts = book().forecasts(today);
         return inUse().stream()
-                .map(task ->
-                        new TaskForecast(filter, task, rule(task), Objects.requireNonNull(forecasts.get(task.id()))))
+                .map(task -> new TaskForecast(
+                        filter, task, rule(task), Objects.requireNonNull(forecasts.get(task.id())), disturbs(task)))
                 .toList();
     }
 
     /** Makes the course of a learned task anew at each call. */
-    public Supplier<Course> course(long task) {
-        return book().course(task).orElseThrow();
+    public Supplier<Course> course(long task, LocalDate today) {
+        return book().course(task, today).orElseThrow();
+    }
+
+    /** What was not taken from the log as it stands. */
+    public Set<Note> notes(LocalDate today) {
+        return book().notes(today);
     }
 
     /** Whether a pre-filter would keep dirt from a task's stage. */
@@ -106,18 +130,18 @@ public record CareBook(TankView tank, FilterView filter, int otherFilters, List<
     }
 
     /** The story of a task that is learned from findings, oldest first; empty for others. */
-    List<Story.Chapter> story(long task) {
-        return book().story(task);
+    List<Story.Chapter> story(long task, LocalDate today) {
+        return book().story(task, today);
     }
 
-    /** Whether work of this kind waits while this tank is on hold. */
-    public boolean held(CareRule rule) {
-        return Hold.concerns(rule.effort().disturbanceOf(tank.tank().setting().bacteriaHome()));
+    /** Whether a task, done alone, disturbs the tank's bacteria: it is spaced, and waits while the tank is on hold. */
+    public boolean disturbs(TaskView task) {
+        return homes.disturbs(List.of(touched(filter, task)));
     }
 
-    /** Tasks in use that wait while this tank is on hold. */
-    List<TaskView> heldTasks() {
-        return inUse().stream().filter(task -> held(rule(task))).toList();
+    /** A task as the bacteria feel it. */
+    static Touched touched(FilterView filter, TaskView task) {
+        return new Touched(filter.id(), Optional.ofNullable(task.stageId()), task.action());
     }
 
     private FilterBook book() {
@@ -131,7 +155,8 @@ public record CareBook(TankView tank, FilterView filter, int otherFilters, List<
                 .count();
         Surroundings today = new Surroundings(setting.stocking(), setting.feeding(), prefilters, otherFilters);
         return new FilterBook(
-                new FilterBook.Device(filter.name(), filter.kind()),
+                new FilterBook.Device(
+                        filter.name(), filter.kind(), flow(filter.rating().flowLph())),
                 inUse().stream().map(this::booked).toList(),
                 past.services().stream().map(this::logged).toList(),
                 new FilterBook.Around(today, reaching));
@@ -145,7 +170,16 @@ public record CareBook(TankView tank, FilterView filter, int otherFilters, List<
 
     private LoggedService logged(PastService service) {
         Flows flows = service.flows().getOrDefault(filter.id(), Flows.NONE);
-        return new LoggedService(service.doneOn(), service.done(), flow(flows.beforeLph()), flow(flows.afterLph()));
+        return new LoggedService(
+                service.doneOn(),
+                service.done(),
+                flow(flows.beforeLph()),
+                flow(flows.afterLph()),
+                new LoggedService.Manner(
+                        service.manner().again(),
+                        service.said(filter.id(), Asked.FLOW_DOUBTED, Asked.SURE),
+                        service.said(filter.id(), Asked.SOON_FULL, Asked.FULL_AGAIN),
+                        past.eye(service.manner().recordedBy())));
     }
 
     private static Optional<FlowRate> flow(@Nullable Double litresPerHour) {
@@ -160,7 +194,7 @@ public record CareBook(TankView tank, FilterView filter, int otherFilters, List<
                         Optional.ofNullable(stage.fittedOn()),
                         stage.lasting().toCore(),
                         past.looksByStage().getOrDefault(stage.id(), List.of())));
-        return new BookedTask(task.id(), part, task.catalogue().careFrom(), rule(task), setting(task));
+        return new BookedTask(task.id(), part, task.catalogue().cleaned().toCore(), rule(task), setting(task));
     }
 
     private TaskSetting setting(TaskView task) {

@@ -1,9 +1,17 @@
 package app.chervil.server.interval;
 
+import app.chervil.core.calc.FirstLetter;
+import app.chervil.core.filter.BacteriaHomes;
+import app.chervil.core.filter.BacteriaHomes.Home;
+import app.chervil.core.filter.BacteriaHomes.Touched;
+import app.chervil.core.interval.CalibratedEye;
 import app.chervil.core.interval.Forecast;
 import app.chervil.core.interval.Look;
+import app.chervil.core.interval.Note;
 import app.chervil.core.interval.Sign;
 import app.chervil.core.water.Hold;
+import app.chervil.core.water.Permission;
+import app.chervil.core.water.Permission.Earlier;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.filter.FilterView;
@@ -16,9 +24,12 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
+import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -32,6 +43,7 @@ public class ForecastOperations {
     private final HoldBook holds;
     private final LookMapper looks;
     private final TrialBook trials;
+    private final EyeMapper eyes;
 
     ForecastOperations(
             TankOperations tanks,
@@ -39,13 +51,15 @@ public class ForecastOperations {
             ServiceHistory history,
             HoldBook holds,
             LookMapper looks,
-            TrialBook trials) {
+            TrialBook trials,
+            EyeMapper eyes) {
         this.tanks = tanks;
         this.filters = filters;
         this.history = history;
         this.holds = holds;
         this.looks = looks;
         this.trials = trials;
+        this.eyes = eyes;
     }
 
     /**
@@ -67,30 +81,13 @@ public class ForecastOperations {
                 .flatMap(book -> {
                     List<Hold> ofTank = held.getOrDefault(book.tank().id(), List.of());
                     return book.forecasts(today).stream()
-                            .map(task -> view(task, today, book.held(task.rule()) ? first(ofTank) : null));
+                            .map(task -> view(task, today, book.disturbs(task.task()) ? first(ofTank) : null));
                 })
                 .toList();
     }
 
-    /** Tasks that a hold forbids on a day, by id, with the hold that weighs first. */
-    @Transactional(readOnly = true)
-    public Map<Long, Hold> heldTasks(SignedIn who, @Nullable Long tank, LocalDate on) {
-        Map<Long, List<Hold>> held = holds.holds(who, tank, on);
-        if (held.isEmpty()) {
-            return Map.of();
-        }
-        return books(who, tank, service -> false).stream()
-                .filter(book -> held.containsKey(book.tank().id()))
-                .flatMap(book -> book.heldTasks().stream()
-                        .map(task -> Map.entry(
-                                task.id(),
-                                Objects.requireNonNull(
-                                        first(held.getOrDefault(book.tank().id(), List.of()))))))
-                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
-    }
-
     private static @Nullable Hold first(List<Hold> holds) {
-        return holds.isEmpty() ? null : holds.get(0);
+        return holds.stream().min(Hold.LONGEST_FIRST).orElse(null);
     }
 
     /**
@@ -111,6 +108,7 @@ public class ForecastOperations {
                 .collect(Collectors.groupingBy(
                         LookRow::stageId, Collectors.mapping(LookRow::toCore, Collectors.toList())));
         Map<Long, Integer> tried = trials.triedDays(who, tanks.today());
+        Map<Long, CalibratedEye> byAccount = EyeOperations.eyes(eyes.list(who.siteId()));
         List<FilterView> all = filters.list(who, tank);
         return all.stream()
                 .map(filter -> new CareBook(
@@ -121,8 +119,89 @@ public class ForecastOperations {
                                         .count()
                                 - 1,
                         changes.getOrDefault(filter.tankId(), List.of()),
-                        new CareBook.Past(services.getOrDefault(filter.tankId(), List.of()), seen, tried)))
+                        new CareBook.Past(services.getOrDefault(filter.tankId(), List.of()), seen, tried, byAccount),
+                        homes(Objects.requireNonNull(byId.get(filter.tankId())), all)))
                 .toList();
+    }
+
+    private static BacteriaHomes homes(TankView tank, List<FilterView> all) {
+        return new BacteriaHomes(
+                all.stream()
+                        .filter(filter -> filter.tankId() == tank.id())
+                        .flatMap(filter -> filter.stages().stream()
+                                .map(stage -> new Home(filter.id(), filter.kind(), stage.id(), stage.kind())))
+                        .toList(),
+                tank.tank().setting().bacteriaHome());
+    }
+
+    /**
+     * Whether a whole service may be done on a day.
+     *
+     * @param tasks of any of the tank's filters; unknown ones count for nothing
+     * @param chores work on the tank itself
+     * @param except a service not to be held against it; null for none
+     */
+    @Transactional(readOnly = true)
+    public Permission permission(
+            SignedIn who, long tank, Set<Long> tasks, Chores chores, LocalDate on, @Nullable UUID except) {
+        List<CareBook> books = books(who, tank, service -> true);
+        if (books.isEmpty()) {
+            return Permission.judge(on, chores.disturbance(), holds(who, tank, on), chores.earlier());
+        }
+        BacteriaHomes homes = books.get(0).homes();
+        List<Earlier> earlier = Stream.concat(chores.earlier().stream(), earlier(books, homes, except))
+                .toList();
+        int disturbance = Math.max(chores.disturbance(), homes.disturbance(touched(books, tasks)));
+        return Permission.judge(on, disturbance, holds(who, tank, on), earlier);
+    }
+
+    /**
+     * Work on a tank itself, as far as it disturbs bacteria.
+     *
+     * @param disturbance of what is asked about, 0 for none
+     * @param earlier what was done before
+     */
+    public record Chores(int disturbance, List<Earlier> earlier) {
+        public static final Chores NONE = new Chores(0, List.of());
+    }
+
+    private static Stream<Earlier> earlier(List<CareBook> books, BacteriaHomes homes, @Nullable UUID except) {
+        return books.get(0).past().services().stream()
+                .filter(service ->
+                        !service.id().equals(except) && !service.manner().again())
+                .filter(service -> homes.disturbs(touched(books, service.done().keySet())))
+                .map(service ->
+                        new Earlier(service.doneOn(), told(books, service.done().keySet())));
+    }
+
+    private List<Hold> holds(SignedIn who, long tank, LocalDate on) {
+        return holds.holds(who, tank, on).getOrDefault(tank, List.of());
+    }
+
+    private static List<Touched> touched(List<CareBook> books, Set<Long> tasks) {
+        return books.stream()
+                .flatMap(book -> book.filter().tasks().stream()
+                        .filter(task -> tasks.contains(task.id()))
+                        .map(task -> CareBook.touched(book.filter(), task)))
+                .toList();
+    }
+
+    private static String told(List<CareBook> books, Set<Long> tasks) {
+        return books.stream()
+                .flatMap(book -> book.filter().tasks().stream())
+                .filter(task -> tasks.contains(task.id()))
+                .map(task -> FirstLetter.lower(task.name()))
+                .distinct()
+                .limit(3)
+                .collect(Collectors.joining(", "));
+    }
+
+    /** What is made of a tank's log where it is not taken as it stands, by filter, if only these services had been logged. */
+    @Transactional(readOnly = true)
+    public Map<Long, Set<Note>> notes(SignedIn who, long tank, Predicate<PastService> logged) {
+        LocalDate today = tanks.today();
+        return books(who, tank, logged).stream()
+                .collect(Collectors.toMap(book -> book.filter().id(), book -> book.notes(today)));
     }
 
     private static List<ForecastView.SignView> signs(CareBook.TaskForecast task) {

@@ -31,7 +31,24 @@ public interface ServiceHistory {
             LocalDate doneOn,
             Map<Long, Optional<Finding>> done,
             Map<Long, Flows> flows,
-            @Nullable Integer filterOffMinutes) {}
+            @Nullable Integer filterOffMinutes,
+            Manner manner) {
+        /** Whether its keeper gave this answer. */
+        boolean said(long filter, Asked question, String answer) {
+            return answer.equals(manner.answers().getOrDefault(filter, Map.of()).get(question));
+        }
+    }
+
+    /**
+     * How a service was done and written down.
+     *
+     * @param again opened for another reason, nothing cleaned
+     * @param recordedBy account of whoever wrote it down; null if nobody knows
+     * @param answers to what was asked about it, by filter
+     */
+    record Manner(boolean again, @Nullable Long recordedBy, Map<Long, Map<Asked, String>> answers) {
+        public static final Manner USUAL = new Manner(false, null, Map.of());
+    }
 
     /** Flow before and after a service, in L/h. */
     record Flows(@Nullable Double beforeLph, @Nullable Double afterLph) {

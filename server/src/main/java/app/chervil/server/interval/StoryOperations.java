@@ -11,6 +11,7 @@ import app.chervil.server.filter.FilterView.StageView;
 import app.chervil.server.interval.StoryView.ChapterView;
 import app.chervil.server.interval.StoryView.Event;
 import app.chervil.server.problem.NotFound;
+import app.chervil.server.tank.TankOperations;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -26,9 +27,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class StoryOperations {
     private final ForecastOperations forecasts;
+    private final TankOperations tanks;
 
-    StoryOperations(ForecastOperations forecasts) {
+    StoryOperations(ForecastOperations forecasts, TankOperations tanks) {
         this.forecasts = forecasts;
+        this.tanks = tanks;
     }
 
     /**
@@ -53,7 +56,7 @@ public class StoryOperations {
                 filter.name(),
                 stage.map(StageView::name).orElse(null),
                 forecast.basis() == app.chervil.core.interval.Forecast.Basis.FIXED,
-                chapters(book.story(task), stage.map(StageView::kind)));
+                chapters(book.story(task, tanks.today()), stage.map(StageView::kind)));
     }
 
     private static Optional<StageView> stage(FilterView filter, long task) {

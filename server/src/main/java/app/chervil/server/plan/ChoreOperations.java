@@ -83,6 +83,12 @@ public class ChoreOperations {
         return done;
     }
 
+    /** Days on which a chore was done on a tank, latest first, planned or not. */
+    @Transactional(readOnly = true)
+    public List<LocalDate> doneOn(SignedIn who, long tank, TankChore kind) {
+        return done(who).getOrDefault(tank, Map.of()).getOrDefault(kind, List.of());
+    }
+
     /** Every new tank begins with its water change planned. */
     @EventListener
     @Transactional

@@ -3,7 +3,6 @@ package app.chervil.server.plan;
 import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.CareRule;
-import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Material;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Window;
@@ -14,11 +13,9 @@ import app.chervil.core.plan.Chain.Place;
 import app.chervil.core.plan.Instance.Logged;
 import app.chervil.core.plan.Rhythms;
 import app.chervil.core.plan.SetUps;
-import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.TankChore;
 import app.chervil.core.visit.Errand.Reach;
 import app.chervil.core.water.Hold;
-import app.chervil.core.water.Hold.Cause;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.interval.CareBook;
 import app.chervil.server.interval.CareBook.TaskForecast;
@@ -54,8 +51,6 @@ class PlanInputs {
 
     /** Work done before that can no longer stand too close to anything. */
     private static final int LOOK_BACK_DAYS = 7;
-
-    private static final Set<Cause> WITHOUT_END = Set.of(Cause.AMMONIA, Cause.NITRITE);
 
     private final ForecastOperations forecasts;
     private final HoldBook holds;
@@ -135,7 +130,7 @@ class PlanInputs {
             }
             for (var service : book.past().services()) {
                 boolean disturbed = tasks.stream()
-                        .anyMatch(task -> service.done().containsKey(task.task().id()) && spaced(book, task));
+                        .anyMatch(task -> service.done().containsKey(task.task().id()) && book.disturbs(task.task()));
                 if (disturbed && lately(service.doneOn())) {
                     logged.add(new Logged(new Place(tank, book.filter().id()), day(service.doneOn())));
                 }
@@ -177,7 +172,7 @@ class PlanInputs {
                     : rule.effort().carry();
             Subject subject =
                     new Subject(task.task().name(), book.filter().name(), null, carry, rule.why(), rule.graded());
-            @Nullable Hold hold = book.held(rule) ? first(book.tank().id()) : null;
+            @Nullable Hold hold = book.disturbs(task.task()) ? first(book.tank().id()) : null;
             Chain.Work effort = new Chain.Work(
                     rule.effort().minutes(),
                     task.reach() == Reach.FREE ? Chain.Reach.OUTSIDE : Chain.Reach.OPENED,
@@ -187,33 +182,15 @@ class PlanInputs {
                     new Place(book.tank().id(), book.filter().id()),
                     Rhythms.of(task.forecast().since(), task.forecast().window(), rule, today),
                     effort,
-                    new Demand(spaced(book, task), notBefore(hold), OptionalLong.empty()));
+                    new Demand(book.disturbs(task.task()), notBefore(hold), OptionalLong.empty()));
             return new Work(
                     chain, subject, task.forecast().since(), task.forecast().window(), hold);
         }
 
-        /** An opening disturbs what lies in the filter: its bio media, where the bacteria live there. */
-        private static boolean spaced(CareBook book, TaskForecast task) {
-            BacteriaHome home = book.tank().tank().setting().bacteriaHome();
-            boolean bioInside = book.filter().kind() == FilterKind.CANISTER
-                    && book.filter().stages().stream().anyMatch(stage -> stage.kind() == StageKind.BIO_MEDIA);
-            boolean opens = task.task().action() == CareAction.OPEN && bioInside;
-            return Hold.concerns(task.rule().effort().disturbanceOf(home))
-                    || (opens && home != BacteriaHome.SUBSTRATE_AND_ROCK);
-        }
-
         private @Nullable Hold first(long tank) {
-            List<Hold> ofTank = onHold.getOrDefault(tank, List.of());
-            return ofTank.stream()
-                    .filter(hold -> endless(hold))
-                    .findFirst()
-                    .or(() -> ofTank.stream()
-                            .max(Comparator.comparing(hold -> hold.likelyUntil().orElse(LocalDate.MAX))))
+            return onHold.getOrDefault(tank, List.of()).stream()
+                    .min(Hold.LONGEST_FIRST)
                     .orElse(null);
-        }
-
-        private static boolean endless(Hold hold) {
-            return WITHOUT_END.contains(hold.cause()) || hold.likelyUntil().isEmpty();
         }
 
         private int notBefore(@Nullable Hold hold) {
@@ -267,7 +244,7 @@ class PlanInputs {
         }
 
         private void add(Work one) {
-            if (one.hold() != null && endless(one.hold())) {
+            if (one.hold() != null && one.hold().endless()) {
                 waiting.add(one);
             } else {
                 work.put(one.chain().id(), one);

@@ -1,6 +1,8 @@
 package app.chervil.server.problem;
 
 import app.chervil.server.problem.Rejected.Violation;
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import org.slf4j.Logger;
@@ -18,6 +20,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import tools.jackson.core.JacksonException;
+import tools.jackson.databind.exc.InvalidFormatException;
 
 /** The one place where refusals become problem documents. */
 @RestControllerAdvice
@@ -57,10 +60,16 @@ class ProblemAdvice {
         if (unreadable.getCause() instanceof JacksonException cause
                 && !cause.getPath().isEmpty()) {
             String field = path(cause);
-            Violation violation = new Violation(field, "not-understood", "This value could not be understood.");
+            Violation violation = new Violation(field, "not-understood", whyNot(cause));
             return problem(HttpStatus.BAD_REQUEST, "not-understood", violation.message(), List.of(violation));
         }
         return problem(HttpStatus.BAD_REQUEST, "not-understood", "The request could not be understood.", List.of());
+    }
+
+    private static String whyNot(JacksonException cause) {
+        boolean day = cause instanceof InvalidFormatException invalid
+                && (invalid.getTargetType() == LocalDate.class || invalid.getTargetType() == Instant.class);
+        return day ? "Choose a day from 1950 to 2100." : "This value could not be understood.";
     }
 
     /** What the database refused was asked for twice at once, or refers to what has just gone. */

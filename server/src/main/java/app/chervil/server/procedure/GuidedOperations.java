@@ -99,7 +99,7 @@ public class GuidedOperations {
                         id,
                         tank,
                         input.filterId(),
-                        json.writeValueAsString(input.tasks()),
+                        json.writeValueAsString(procedure.tasks()),
                         json.writeValueAsString(input.chores()),
                         json.writeValueAsString(procedure.steps()),
                         clock.instant(),
@@ -288,7 +288,10 @@ public class GuidedOperations {
                 json.readValue(row.chores(), CHORES),
                 grams(row.media() == null ? null : json.readValue(row.media(), MediaPlan.class)));
         mapper.updateSteps(
-                who.siteId(), row.id(), json.writeValueAsString(tasks), json.writeValueAsString(procedure.steps()));
+                who.siteId(),
+                row.id(),
+                json.writeValueAsString(procedure.tasks()),
+                json.writeValueAsString(procedure.steps()));
     }
 
     private ServiceInput done(SignedIn who, GuidedView guided, GuidedFinish input) {

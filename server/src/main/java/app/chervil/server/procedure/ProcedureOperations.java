@@ -1,7 +1,7 @@
 package app.chervil.server.procedure;
 
 import app.chervil.core.calc.Litres;
-import app.chervil.core.filter.CareRule;
+import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.Material;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.interval.GradeWords;
@@ -14,16 +14,21 @@ import app.chervil.core.procedure.Situation.PathStage;
 import app.chervil.core.procedure.Situation.Practice;
 import app.chervil.core.procedure.Situation.Work;
 import app.chervil.core.procedure.Step;
+import app.chervil.core.procedure.Tubs;
 import app.chervil.core.stock.Supply;
-import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.RinseWater;
+import app.chervil.core.tank.TankChore;
 import app.chervil.core.water.Hold;
+import app.chervil.core.water.Permission;
+import app.chervil.core.water.Permission.Earlier;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.filter.FilterView;
 import app.chervil.server.filter.FilterView.TaskView;
-import app.chervil.server.interval.HoldBook;
-import app.chervil.server.interval.ServiceHistory;
+import app.chervil.server.filter.TaskMode;
+import app.chervil.server.interval.ForecastOperations;
+import app.chervil.server.interval.ForecastOperations.Chores;
+import app.chervil.server.plan.ChoreOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.procedure.ProcedureView.Draw;
 import app.chervil.server.procedure.ProcedureView.HeldWork;
@@ -31,10 +36,7 @@ import app.chervil.server.procedure.ProcedureView.StepView;
 import app.chervil.server.procedure.ProcedureView.Thing;
 import app.chervil.server.tank.TankInput;
 import app.chervil.server.tank.TankOperations;
-import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -50,21 +52,19 @@ import org.springframework.transaction.annotation.Transactional;
 /** Assembles the procedure for tasks on a filter, and what it takes to begin. */
 @Service
 public class ProcedureOperations {
-    static final double BUCKET_LITRES = 8;
-    private static final String DRAW_STEP = "draw:filter";
     private static final int SET_UP_MINUTES = 10;
-    private static final int SPACING_DAYS = 7;
 
     private final TankOperations tanks;
     private final FilterOperations filters;
-    private final ServiceHistory history;
-    private final HoldBook holds;
+    private final ForecastOperations forecasts;
+    private final ChoreOperations chores;
 
-    ProcedureOperations(TankOperations tanks, FilterOperations filters, ServiceHistory history, HoldBook holds) {
+    ProcedureOperations(
+            TankOperations tanks, FilterOperations filters, ForecastOperations forecasts, ChoreOperations chores) {
         this.tanks = tanks;
         this.filters = filters;
-        this.history = history;
-        this.holds = holds;
+        this.forecasts = forecasts;
+        this.chores = chores;
     }
 
     /**
@@ -81,20 +81,52 @@ public class ProcedureOperations {
         List<TaskView> tasks =
                 taskIds.stream().distinct().map(id -> task(filter, id)).toList();
         Practice practice = practice(tank);
+        Tubs.Means means = new Tubs.Means(
+                tank.setting().bucket(), tank.netVolumeL(), tank.setting().draw());
         Procedure procedure = Procedure.assemble(new Situation(
-                filter.name(), filter.kind(), practice, path(filter), new Work(asked(tasks), chores, mediaGrams)));
-        int work = tasks.stream().mapToInt(task -> task.catalogue().minutes()).sum();
+                filter.name(),
+                filter.build(),
+                practice,
+                means,
+                path(filter),
+                new Work(asked(tasks), chores, mediaGrams, asked(inUse(filter)))));
+        List<TaskView> all = procedure.tasks().stream()
+                .map(asked -> task(filter, asked.task()))
+                .distinct()
+                .toList();
+        int work = all.stream().mapToInt(task -> task.catalogue().minutes()).sum();
+        Permission permission = permission(who, filter, all, chores);
         return new ProcedureView(
                 filter.name(),
-                procedure.steps().stream()
-                        .map(step -> view(step, filter, procedure.buckets()))
-                        .toList(),
+                procedure.steps().stream().map(step -> view(step, filter)).toList(),
                 carry(procedure, filter),
-                draw(procedure.buckets(), tank),
+                draw(procedure.tubs(), tank),
                 work + SET_UP_MINUTES,
                 practice.whyWater(),
-                warnings(who, tank, filter, tasks),
-                held(who, tank, filter, tasks, chores));
+                warnings(tank, permission, all, chores),
+                held(permission, all, chores),
+                all.stream().map(TaskView::id).toList());
+    }
+
+    private static List<TaskView> inUse(FilterView filter) {
+        return filter.tasks().stream()
+                .filter(task -> task.mode() != TaskMode.OFF)
+                .toList();
+    }
+
+    /** Of everything this service touches, and of what was done on the tank in the days before. */
+    private Permission permission(SignedIn who, FilterView filter, List<TaskView> tasks, Set<Chore> asked) {
+        int disturbance = asked.stream().mapToInt(Chore::disturbance).max().orElse(0);
+        List<Earlier> vacuumed = chores.doneOn(who, filter.tankId(), TankChore.SUBSTRATE_VACUUM).stream()
+                .map(day -> new Earlier(day, "vacuum the substrate"))
+                .toList();
+        return forecasts.permission(
+                who,
+                filter.tankId(),
+                tasks.stream().map(TaskView::id).collect(Collectors.toSet()),
+                new Chores(disturbance, vacuumed),
+                tanks.today(),
+                null);
     }
 
     private static TaskView task(FilterView filter, long id) {
@@ -125,80 +157,60 @@ public class ProcedureOperations {
     }
 
     private static List<String> carry(Procedure procedure, FilterView filter) {
-        Stream<String> buckets = procedure.buckets() == 0
-                ? Stream.empty()
-                : Stream.of(procedure.buckets() == 1 ? "1 bucket" : procedure.buckets() + " buckets");
+        Tubs tubs = procedure.tubs();
+        Stream<String> vessels = tubs.count() == 0 ? Stream.empty() : Stream.of(tubs.told());
         Stream<String> materials = procedure.steps().stream()
                 .flatMap(step -> things(step, filter).stream())
                 .map(Thing::name);
-        return Stream.concat(buckets, materials).distinct().toList();
+        return Stream.concat(vessels, materials).distinct().toList();
     }
 
-    private static @Nullable Draw draw(int buckets, TankInput tank) {
-        if (buckets == 0) {
-            return null;
-        }
-        Litres drawn = Litres.of(buckets * BUCKET_LITRES);
-        return new Draw(buckets, drawn.value(), 100 * drawn.shareOf(Litres.of(tank.netVolumeL())));
+    private static @Nullable Draw draw(Tubs tubs, TankInput tank) {
+        return tubs.count() == 0
+                ? null
+                : new Draw(
+                        tubs.count(),
+                        tubs.litres(),
+                        100 * Litres.of(tubs.litres()).shareOf(Litres.of(tank.netVolumeL())));
     }
 
-    private List<String> warnings(SignedIn who, TankInput tank, FilterView filter, List<TaskView> tasks) {
+    private List<String> warnings(TankInput tank, Permission permission, List<TaskView> tasks, Set<Chore> chores) {
         List<String> warnings = new ArrayList<>();
         Practice practice = practice(tank);
         if (tank.schools().rinse() == RinseWater.TAP_WHERE_SAFE && !practice.tapAllowed()) {
             warnings.add("You rinse with tap water where it is safe; here it is not. " + practice.whyWater());
         }
-        BacteriaHome home = tank.setting().bacteriaHome();
-        if (tasks.stream().noneMatch(task -> disturbs(task, home))) {
-            return warnings;
-        }
-        lastDisturbed(who, filter.tankId(), home)
-                .map(day -> ChronoUnit.DAYS.between(day, tanks.today()))
-                .filter(days -> days < SPACING_DAYS)
-                .ifPresent(days -> warnings.add("The bacteria of this tank were disturbed " + days + " days ago. Leave "
-                        + SPACING_DAYS + " days between."));
-        if (everyHome(filter).equals(homes(tasks)) && homes(tasks).size() > 1) {
+        permission.spacing(tanks.today()).ifPresent(warnings::add);
+        boolean bacteria = tasks.stream().anyMatch(task -> task.catalogue().disturbance() >= 1);
+        if (chores.contains(Chore.SUBSTRATE_VACUUM) && bacteria) {
             warnings.add(
-                    "This cleans every home of the bacteria in this filter at once. Better leave one for another week.");
+                    "Vacuuming and cleaning the filter on one day disturbs two homes of the bacteria at once. Better"
+                            + " leave one for another week.");
+        }
+        Set<@Nullable Long> homes = homes(tasks);
+        boolean foamAndMedia = homes.size() > 1
+                && tasks.stream().anyMatch(task -> task.action() == CareAction.DIP)
+                && tasks.stream().anyMatch(task -> task.action() == CareAction.RINSE);
+        if (foamAndMedia) {
+            warnings.add("This cleans foam and bio media at once. Better leave one for another week.");
         }
         return warnings;
     }
 
-    private Optional<LocalDate> lastDisturbed(SignedIn who, long tank, BacteriaHome home) {
-        Set<Long> disturbing = filters.list(who, tank).stream()
-                .flatMap(filter -> filter.tasks().stream())
-                .filter(task -> disturbs(task, home))
-                .map(TaskView::id)
-                .collect(Collectors.toSet());
-        return history.list(who.siteId(), tank, tanks.today().minusDays(SPACING_DAYS)).stream()
-                .filter(service -> service.done().keySet().stream().anyMatch(disturbing::contains))
-                .map(ServiceHistory.PastService::doneOn)
-                .max(Comparator.naturalOrder());
-    }
-
-    private static boolean disturbs(TaskView task, BacteriaHome home) {
-        return Hold.concerns(CareRule.disturbanceOf(task.catalogue().disturbance(), home));
-    }
-
-    private List<HeldWork> held(
-            SignedIn who, TankInput tank, FilterView filter, List<TaskView> tasks, Set<Chore> chores) {
-        BacteriaHome home = tank.setting().bacteriaHome();
+    private static List<HeldWork> held(Permission permission, List<TaskView> tasks, Set<Chore> chores) {
         List<String> work = Stream.concat(
-                        tasks.stream().filter(task -> disturbs(task, home)).map(TaskView::name),
+                        tasks.stream()
+                                .filter(task -> task.catalogue().disturbance() >= 1)
+                                .map(TaskView::name),
                         chores.stream()
                                 .sorted()
                                 .filter(chore -> Hold.concerns(chore.disturbance()))
                                 .map(Chore::words))
                 .toList();
-        return work.isEmpty()
-                ? List.of()
-                : holds.holds(who, filter.tankId(), tanks.today()).getOrDefault(filter.tankId(), List.of()).stream()
-                        .map(hold -> new HeldWork(hold, work))
-                        .toList();
-    }
-
-    private static Set<@Nullable Long> everyHome(FilterView filter) {
-        return homes(filter.tasks());
+        List<String> named = work.isEmpty() ? tasks.stream().map(TaskView::name).toList() : work;
+        return permission.holds().stream()
+                .map(hold -> new HeldWork(hold, named))
+                .toList();
     }
 
     /** Stages on which these tasks touch bacteria. */
@@ -209,7 +221,7 @@ public class ProcedureOperations {
                 .collect(Collectors.toSet());
     }
 
-    private static StepView view(Step step, FilterView filter, int buckets) {
+    private static StepView view(Step step, FilterView filter) {
         @Nullable Long stage = boxed(step.about().stage());
         @Nullable
         String stageName = filter.stages().stream()
@@ -226,23 +238,34 @@ public class ProcedureOperations {
                 step.care().timerMinutes().isPresent()
                         ? step.care().timerMinutes().getAsInt()
                         : null,
-                step.captures().orElse(null),
+                captures(step, filter),
                 boxed(step.about().task()),
                 stage,
                 stageName,
                 step.effects().stream().sorted().toList(),
-                step.id().equals(DRAW_STEP) ? buckets * BUCKET_LITRES : null,
+                step.drawnLitres() > 0 ? step.drawnLitres() : null,
                 grades(step, filter));
+    }
+
+    /** A grade is asked for where the stage is judged by its dirt; a pump or a bag of carbon has none. */
+    private static boolean asksGrade(Step step, FilterView filter) {
+        @Nullable Long stage = boxed(step.about().stage());
+        return step.captures().equals(Optional.of(Step.Capture.FINDING))
+                && filter.tasks().stream().anyMatch(task -> task.graded() && Objects.equals(task.stageId(), stage));
     }
 
     private static @Nullable List<String> grades(Step step, FilterView filter) {
         @Nullable Long stage = boxed(step.about().stage());
         return filter.stages().stream()
-                .filter(one ->
-                        step.captures().equals(Optional.of(Step.Capture.FINDING)) && Objects.equals(one.id(), stage))
+                .filter(one -> asksGrade(step, filter) && Objects.equals(one.id(), stage))
                 .map(one -> GradeWords.of(one.kind()))
                 .findFirst()
                 .orElse(null);
+    }
+
+    private static Step.@Nullable Capture captures(Step step, FilterView filter) {
+        Step.@Nullable Capture captured = step.captures().orElse(null);
+        return captured == Step.Capture.FINDING && !asksGrade(step, filter) ? null : captured;
     }
 
     /** What to bring for a step; a spare with the size it must have. */

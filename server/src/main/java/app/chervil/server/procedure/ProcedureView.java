@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param draw absent if no tank water is needed
  * @param minutes of work with set-up
  * @param held work that a hold speaks against; it needs a reason
+ * @param tasks that these steps do: those asked for and what is washed because it is lifted
  * @param rinseWith why media is rinsed in what it is
  */
 public record ProcedureView(
@@ -22,7 +23,8 @@ public record ProcedureView(
         int minutes,
         String rinseWith,
         List<String> warnings,
-        List<HeldWork> held) {
+        List<HeldWork> held,
+        List<Long> tasks) {
 
     /**
      * Work that is on hold.

@@ -88,7 +88,7 @@ final class Progress {
     /** A task is finished once one of its own steps is done; an opening, once the filter was opened. */
     boolean finished(TaskView task) {
         if (task.action() == CareAction.OPEN) {
-            return done.stream().anyMatch(step -> step.startsWith("tip:"));
+            return done.stream().anyMatch(step -> step.startsWith("lid-off:") || step.startsWith("tip:"));
         }
         return steps.stream()
                 .filter(step -> Objects.equals(step.taskId(), task.id()))

@@ -1,5 +1,6 @@
 package app.chervil.server.tank;
 
+import app.chervil.core.procedure.Tubs;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.Feeding;
 import app.chervil.core.tank.OpeningSchool;
@@ -16,6 +17,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A tank as a keeper describes it.
@@ -39,13 +41,44 @@ public record TankInput(
         @NotNull @Valid Setting setting,
         @NotNull @Valid Schools schools) {
 
-    /** How a tank is kept. */
+    /**
+     * How a tank is kept.
+     *
+     * @param bucketL the keeper's bucket, two thirds of which are used; absent for 8 L
+     * @param drawShare the most of the tank that a service may draw for rinsing; absent for a quarter
+     */
     public record Setting(
             @NotNull WaterKind water,
             @NotNull Stocking stocking,
             @NotNull Feeding feeding,
             @NotNull BacteriaHome bacteriaHome,
-            @NotNull TapWater tapWater) {}
+            @NotNull TapWater tapWater,
+
+            @Nullable
+            @DecimalMin(value = "0.5", message = "At least half a litre.")
+            @DecimalMax(value = "60", message = "At most 60 litres.")
+            Double bucketL,
+
+            @Nullable
+            @DecimalMin(value = "0.05", message = "At least 5 %.")
+            @DecimalMax(value = "0.5", message = "At most half of the tank.")
+            Double drawShare) {
+        /** With usual buckets. */
+        public Setting(
+                WaterKind water, Stocking stocking, Feeding feeding, BacteriaHome bacteriaHome, TapWater tapWater) {
+            this(water, stocking, feeding, bacteriaHome, tapWater, null, null);
+        }
+
+        /** The keeper's bucket in litres. */
+        public double bucket() {
+            return bucketL == null ? Tubs.Means.USUAL_BUCKET_L : bucketL;
+        }
+
+        /** The most of the tank that a service may draw. */
+        public double draw() {
+            return drawShare == null ? Tubs.Means.USUAL_SHARE : drawShare;
+        }
+    }
 
     /** Practices chosen for it. */
     public record Schools(

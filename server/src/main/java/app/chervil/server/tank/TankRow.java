@@ -29,10 +29,13 @@ record TankRow(
         SockSchool sockSchool,
         RinseWater rinseWater,
         Thoroughness thoroughness,
+        double bucketL,
+        double drawShare,
         int version,
         @Nullable Instant deletedAt) {
     TankView view() {
-        TankInput.Setting setting = new TankInput.Setting(water, stocking, feeding, bacteriaHome, tapWater);
+        TankInput.Setting setting =
+                new TankInput.Setting(water, stocking, feeding, bacteriaHome, tapWater, bucketL, drawShare);
         TankInput.Schools schools = new TankInput.Schools(openingSchool, sockSchool, rinseWater, thoroughness);
         return new TankView(
                 id, version, new TankInput(name, room, netVolumeL, establishedOn, setting, schools), deletedAt);

@@ -38,7 +38,9 @@ final class Merging {
                         kept.circumstances().overrideReason() == null
                                 ? other.circumstances().overrideReason()
                                 : kept.circumstances().overrideReason(),
-                        parts(kept, other)));
+                        parts(kept, other),
+                        kept.circumstances().nothingCleaned()
+                                && other.circumstances().nothingCleaned()));
     }
 
     /** Both wrote down the same parts, so the larger count stands. */

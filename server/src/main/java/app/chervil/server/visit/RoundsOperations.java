@@ -53,7 +53,7 @@ public class RoundsOperations {
         PlanDays plan = plans.days(who);
         List<TaskForecast> all = plan.forecasts();
         List<TaskForecast> tasks =
-                all.stream().filter(task -> !held(task, onHold, byId)).toList();
+                all.stream().filter(task -> !held(task, onHold)).toList();
         Map<Long, TaskForecast> byTask =
                 tasks.stream().collect(Collectors.toMap(task -> task.task().id(), Function.identity()));
         Rounds rounds =
@@ -82,11 +82,8 @@ public class RoundsOperations {
                 .toList();
     }
 
-    private static boolean held(TaskForecast task, Map<Long, List<Hold>> onHold, Map<Long, TankView> byId) {
-        TankView tank = Objects.requireNonNull(byId.get(task.filter().tankId()));
-        return onHold.containsKey(tank.id())
-                && Hold.concerns(
-                        task.rule().effort().disturbanceOf(tank.tank().setting().bacteriaHome()));
+    private static boolean held(TaskForecast task, Map<Long, List<Hold>> onHold) {
+        return task.disturbs() && onHold.containsKey(task.filter().tankId());
     }
 
     private static List<RoundsView.HeldView> held(
@@ -98,7 +95,7 @@ public class RoundsOperations {
                         brief(tank),
                         onHold.getOrDefault(tank.id(), List.of()),
                         all.stream()
-                                .filter(task -> task.filter().tankId() == tank.id() && held(task, onHold, byId))
+                                .filter(task -> task.filter().tankId() == tank.id() && held(task, onHold))
                                 .map(task -> task.task().name())
                                 .distinct()
                                 .toList()))

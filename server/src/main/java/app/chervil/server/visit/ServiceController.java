@@ -64,6 +64,15 @@ class ServiceController {
         return operations.correct(who, service, input.version(), input.service());
     }
 
+    /** Keeps an answer to what was asked about a service, and tells what it moved. */
+    @PutMapping("/services/{service}/answers")
+    SavedService answer(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID service,
+            @Valid @RequestBody SavedService.AnswerInput input) {
+        return operations.answer(who, service, input);
+    }
+
     /** Makes one of two services that logged the same work. */
     @PostMapping("/services/{service}/twins/{other}")
     SavedService merge(@AuthenticationPrincipal SignedIn who, @PathVariable UUID service, @PathVariable UUID other) {

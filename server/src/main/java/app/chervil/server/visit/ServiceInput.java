@@ -54,6 +54,7 @@ public record ServiceInput(
      * @param filterOffMinutes how long a filter stood
      * @param overrideReason why work that was held was done anyway
      * @param parts used up
+     * @param again whether it was opened for another reason, such as a drip, and nothing cleaned; absent for no
      */
     public record Circumstances(
             @Nullable
@@ -65,8 +66,20 @@ public record ServiceInput(
             String overrideReason,
 
             @NotNull @Size(max = 40, message = "At most 40 parts.") @Valid
-            List<Part> parts) {
+            List<Part> parts,
+
+            @Nullable Boolean again) {
         static final Circumstances NONE = new Circumstances(null, null, List.of());
+
+        /** Of a service that cleaned something. */
+        public Circumstances(@Nullable Integer filterOffMinutes, @Nullable String overrideReason, List<Part> parts) {
+            this(filterOffMinutes, overrideReason, parts, null);
+        }
+
+        /** Whether it was opened for another reason and nothing cleaned. */
+        public boolean nothingCleaned() {
+            return again != null && again;
+        }
     }
 
     /**

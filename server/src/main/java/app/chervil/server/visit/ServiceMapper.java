@@ -1,5 +1,6 @@
 package app.chervil.server.visit;
 
+import app.chervil.server.visit.ServiceRows.AnswerRow;
 import app.chervil.server.visit.ServiceRows.DoneRow;
 import app.chervil.server.visit.ServiceRows.FindingRow;
 import app.chervil.server.visit.ServiceRows.FlowRow;
@@ -60,7 +61,16 @@ interface ServiceMapper {
     List<PhotoCount> listPhotoCountsOf(long site, Collection<UUID> services);
 
     /** Adds a service unless one with that id is there. */
-    int insert(long site, UUID id, ServiceInput service, Instant now);
+    int insert(long site, UUID id, ServiceInput service, long account, Instant now);
+
+    /** Filters of a tank that services other than this one did something on. */
+    List<Long> listServedFilters(long site, long tank, UUID except);
+
+    /** What was answered about services of a site, in no order. */
+    List<AnswerRow> listAnswers(long site);
+
+    /** Stores an answer in place of the one before. */
+    void saveAnswer(long site, AnswerRow answer, Instant now);
 
     void insertDone(long site, UUID id, ServiceInput.Done done);
 

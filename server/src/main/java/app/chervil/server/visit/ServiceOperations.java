@@ -1,18 +1,26 @@
 package app.chervil.server.visit;
 
 import app.chervil.core.calc.FlowRate;
-import app.chervil.core.water.Hold;
+import app.chervil.core.interval.Note;
+import app.chervil.core.interval.Start.Sureness;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.filter.FilterOperations;
+import app.chervil.server.filter.FilterOperations.CleanedInput;
+import app.chervil.server.interval.Asked;
 import app.chervil.server.interval.ForecastOperations;
+import app.chervil.server.interval.ForecastOperations.Chores;
 import app.chervil.server.interval.ForecastView;
 import app.chervil.server.problem.Conflict;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
+import app.chervil.server.visit.SavedService.AnswerInput;
+import app.chervil.server.visit.SavedService.AskedQuestion;
 import app.chervil.server.visit.SavedService.Moved;
 import app.chervil.server.visit.SavedService.Span;
 import app.chervil.server.visit.ServiceInput.FlowInput;
 import app.chervil.server.visit.ServiceInput.FlowReading;
+import app.chervil.server.visit.ServiceRows.AnswerRow;
 import app.chervil.server.visit.ServiceRows.DoneRow;
 import app.chervil.server.visit.ServiceRows.FindingRow;
 import app.chervil.server.visit.ServiceRows.FlowRow;
@@ -41,13 +49,20 @@ public class ServiceOperations {
 
     private final ServiceMapper mapper;
     private final TankOperations tanks;
+    private final FilterOperations filters;
     private final ForecastOperations forecasts;
     private final JsonMapper json;
     private final Clock clock;
 
     ServiceOperations(
-            ServiceMapper mapper, TankOperations tanks, ForecastOperations forecasts, JsonMapper json, Clock clock) {
+            ServiceMapper mapper,
+            TankOperations tanks,
+            FilterOperations filters,
+            ForecastOperations forecasts,
+            JsonMapper json,
+            Clock clock) {
         this.mapper = mapper;
+        this.filters = filters;
         this.tanks = tanks;
         this.forecasts = forecasts;
         this.json = json;
@@ -61,20 +76,79 @@ public class ServiceOperations {
      */
     @Transactional
     public SavedService save(SignedIn who, UUID id, ServiceInput input) {
-        checkHolds(who, input);
+        checkHolds(who, id, input);
         record(who, id, input);
         ServiceView saved = find(who, id);
         long tank = saved.tankId();
         List<ForecastView> without =
                 forecasts.list(who, tank, service -> !service.id().equals(id));
-        return new SavedService(saved, moved(saved, without, forecasts.list(who, tank)), twins(who, saved));
+        return new SavedService(
+                saved, moved(saved, without, forecasts.list(who, tank)), twins(who, saved), questions(who, saved));
+    }
+
+    /** What a service makes us ask, apart from what was answered already. */
+    private List<AskedQuestion> questions(SignedIn who, ServiceView service) {
+        Map<Long, Set<Note>> with = forecasts.notes(who, service.tankId(), one -> true);
+        Map<Long, Set<Note>> without =
+                forecasts.notes(who, service.tankId(), one -> !one.id().equals(service.id()));
+        Set<Long> touched =
+                service.tasks().stream().map(ServiceView.DoneView::filterId).collect(Collectors.toSet());
+        Set<Long> served = new HashSet<>(mapper.listServedFilters(who.siteId(), service.tankId(), service.id()));
+        Set<List<Object>> answered = mapper.listAnswers(who.siteId()).stream()
+                .filter(answer ->
+                        answer.question() == Asked.START || answer.serviceId().equals(service.id()))
+                .map(answer -> List.<Object>of(answer.filterId(), answer.question()))
+                .collect(Collectors.toSet());
+        return filters.listOf(who, service.tankId()).stream()
+                .filter(filter -> touched.contains(filter.id()))
+                .flatMap(filter -> Questions.of(
+                        filter,
+                        with.getOrDefault(filter.id(), Set.of()),
+                        without.getOrDefault(filter.id(), Set.of()),
+                        !served.contains(filter.id()))
+                        .stream())
+                .filter(question -> !answered.contains(List.<Object>of(question.filterId(), question.asked())))
+                .toList();
+    }
+
+    /**
+     * Keeps an answer; the dates follow.
+     *
+     * @throws Rejected if the question has no such answer
+     */
+    @Transactional
+    public SavedService answer(SignedIn who, UUID id, AnswerInput input) {
+        ServiceView service = find(who, id);
+        if (service.tasks().stream().noneMatch(done -> done.filterId() == input.filterId())) {
+            throw new NotFound("filter");
+        }
+        new Rejected.Gatherer()
+                .check(
+                        Questions.knows(input.asked(), input.answer()),
+                        "answer",
+                        "unknown",
+                        "Choose one of the answers.")
+                .done();
+        List<ForecastView> was = forecasts.list(who, service.tankId());
+        mapper.saveAnswer(
+                who.siteId(), new AnswerRow(id, input.filterId(), input.asked(), input.answer()), clock.instant());
+        if (input.asked() == Asked.START) {
+            Questions.daysBefore(input.answer())
+                    .map(days -> new CleanedInput(service.doneOn().minusDays(days), Sureness.ABOUT))
+                    .ifPresent(cleaned -> filters.setCleaned(who, input.filterId(), cleaned));
+        }
+        return new SavedService(
+                service,
+                moved(service, was, forecasts.list(who, service.tankId())),
+                List.of(),
+                questions(who, service));
     }
 
     /** Logs a service without asking what it moved; for histories brought in whole. */
     @Transactional
     public void record(SignedIn who, UUID id, ServiceInput input) {
         check(who, input);
-        if (mapper.insert(who.siteId(), id, input, clock.instant()) == 1) {
+        if (mapper.insert(who.siteId(), id, input, who.accountId(), clock.instant()) == 1) {
             storeParts(who, id, input);
         }
     }
@@ -100,7 +174,10 @@ public class ServiceOperations {
         storeParts(who, id, input);
         ServiceView corrected = find(who, id);
         return new SavedService(
-                corrected, moved(corrected, was, forecasts.list(who, before.tankId())), twins(who, corrected));
+                corrected,
+                moved(corrected, was, forecasts.list(who, before.tankId())),
+                twins(who, corrected),
+                questions(who, corrected));
     }
 
     /**
@@ -208,14 +285,16 @@ public class ServiceOperations {
     }
 
     /** Work that a hold forbids may be logged all the same, with the reason that was found for it. */
-    private void checkHolds(SignedIn who, ServiceInput input) {
+    private void checkHolds(SignedIn who, UUID id, ServiceInput input) {
         @Nullable String reason = input.known().overrideReason();
         if (reason != null && !reason.isBlank()) {
             return;
         }
-        Map<Long, Hold> held = forecasts.heldTasks(who, input.tankId(), input.doneOn());
-        input.tasks().stream()
-                .flatMap(done -> java.util.stream.Stream.ofNullable(held.get(done.taskId())))
+        if (input.known().nothingCleaned()) {
+            return;
+        }
+        Set<Long> tasks = input.tasks().stream().map(ServiceInput.Done::taskId).collect(Collectors.toSet());
+        forecasts.permission(who, input.tankId(), tasks, Chores.NONE, input.doneOn(), id).holds().stream()
                 .findFirst()
                 .ifPresent(hold -> {
                     throw Rejected.field(

@@ -6,6 +6,7 @@ import app.chervil.core.filter.StageKind;
 import app.chervil.core.filter.TaskName;
 import app.chervil.core.interval.Finding;
 import app.chervil.core.interval.GradeWords;
+import app.chervil.server.interval.Asked;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -27,7 +28,8 @@ final class ServiceRows {
             @Nullable Integer minutes,
             String note,
             @Nullable Integer filterOffMinutes,
-            @Nullable String overrideReason) {
+            @Nullable String overrideReason,
+            boolean again) {
         ServiceView view(List<DoneRow> done, List<FlowRow> flows, List<PartRow> parts, int photos) {
             return new ServiceView(
                     id,
@@ -42,7 +44,8 @@ final class ServiceRows {
                     new ServiceInput.Circumstances(
                             filterOffMinutes,
                             overrideReason,
-                            parts.stream().map(PartRow::view).toList()),
+                            parts.stream().map(PartRow::view).toList(),
+                            again ? true : null),
                     photos);
         }
     }
@@ -52,7 +55,12 @@ final class ServiceRows {
             UUID id,
             long tankId,
             LocalDate doneOn,
-            @Nullable Integer filterOffMinutes) {}
+            @Nullable Integer filterOffMinutes,
+            boolean again,
+            @Nullable Long recordedBy) {}
+
+    /** Table service_answer. */
+    public record AnswerRow(UUID serviceId, long filterId, Asked question, String answer) {}
 
     /** Table service_task, as a forecast needs it. Public for the same reason. */
     public record FindingRow(

@@ -1,7 +1,9 @@
 package app.chervil.server.visit;
 
 import app.chervil.core.interval.Finding;
+import app.chervil.server.interval.Asked;
 import app.chervil.server.interval.ServiceHistory;
+import app.chervil.server.visit.ServiceRows.AnswerRow;
 import app.chervil.server.visit.ServiceRows.FindingRow;
 import app.chervil.server.visit.ServiceRows.FlowRow;
 import java.time.LocalDate;
@@ -32,6 +34,11 @@ class StoredHistory implements ServiceHistory {
                 .collect(Collectors.groupingBy(
                         FlowRow::serviceId,
                         Collectors.toMap(FlowRow::filterId, row -> new Flows(row.beforeLph(), row.afterLph()))));
+        Map<UUID, Map<Long, Map<Asked, String>>> answers = mapper.listAnswers(site).stream()
+                .collect(Collectors.groupingBy(
+                        AnswerRow::serviceId,
+                        Collectors.groupingBy(
+                                AnswerRow::filterId, Collectors.toMap(AnswerRow::question, AnswerRow::answer))));
         return mapper.list(site, tank, since).stream()
                 .map(row -> new PastService(
                         row.id(),
@@ -39,7 +46,8 @@ class StoredHistory implements ServiceHistory {
                         row.doneOn(),
                         done.getOrDefault(row.id(), Map.of()),
                         flows.getOrDefault(row.id(), Map.of()),
-                        row.filterOffMinutes()))
+                        row.filterOffMinutes(),
+                        new Manner(row.again(), row.recordedBy(), answers.getOrDefault(row.id(), Map.of()))))
                 .toList();
     }
 }

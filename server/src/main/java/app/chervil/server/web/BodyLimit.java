@@ -25,7 +25,9 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class BodyLimit extends OncePerRequestFilter {
     static final long USUAL_BYTES = 1_000_000;
     static final long IMPORT_BYTES = 8_000_000;
-    static final long PHOTO_BYTES = 5L * 1024 * 1024;
+    /** A little over what a photo may have, so that one that is too large is refused at its field. */
+    static final long PHOTO_BYTES = 6L * 1024 * 1024;
+
     private static final Pattern IMPORTS = Pattern.compile("/api/tanks/[^/]+/readings/import(-preview)?");
     private static final Pattern PHOTOS = Pattern.compile("/api/services/[^/]+/photos/[^/]+");
     private static final Pattern CONTROL = Pattern.compile("%0[0-8bcefBCEF]|%1[0-9a-fA-F]|%7[fF]|\\p{Cntrl}");

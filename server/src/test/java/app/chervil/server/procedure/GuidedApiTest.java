@@ -40,12 +40,12 @@ class GuidedApiTest {
     @Test
     void before_starting_it_tells_what_to_carry_and_what_the_water_is_of_the_tank() throws Exception {
         site.get(keeper, "/api/filters/" + weir.get("id").asLong() + "/procedure?tasks=" + task("Dip bio media"))
-                .andExpect(jsonPath("$.draw.buckets").value(3))
-                .andExpect(jsonPath("$.draw.litres").value(24.0))
-                // 24 of 220 L
-                .andExpect(jsonPath("$.draw.percent").value(org.hamcrest.Matchers.closeTo(10.909, 0.001)))
+                .andExpect(jsonPath("$.draw.buckets").value(1))
+                .andExpect(jsonPath("$.draw.litres").value(5.0))
+                // 5 of 220 L
+                .andExpect(jsonPath("$.draw.percent").value(org.hamcrest.Matchers.closeTo(2.273, 0.001)))
                 .andExpect(jsonPath("$.rinseWith").value(org.hamcrest.Matchers.startsWith("Tank water only.")))
-                .andExpect(jsonPath("$.carry[0]").value("3 buckets"));
+                .andExpect(jsonPath("$.carry[0]").value("1 bucket"));
     }
 
     @Test
@@ -76,7 +76,83 @@ class GuidedApiTest {
 
         site.get(keeper, dip + "," + task("Rinse the pre-filter") + "," + task("Rinse the coarse foam"))
                 .andExpect(jsonPath("$.warnings[0]").value(org.hamcrest.Matchers.containsString("6 days ago")))
-                .andExpect(jsonPath("$.warnings[1]").value(org.hamcrest.Matchers.containsString("every home")));
+                .andExpect(jsonPath("$.warnings[1]")
+                        .value(org.hamcrest.Matchers.containsString("foam and bio media at once")));
+    }
+
+    @Test
+    void a_small_tank_gives_no_more_than_its_share() throws Exception {
+        long nano = site.read(site.post(keeper, "/api/tanks", TestSite.TANK.replace("220", "20")))
+                .get("id")
+                .asLong();
+        JsonNode small = site.canister(keeper, nano, "Rill", "2026-05-20");
+        String all = "/api/filters/" + small.get("id").asLong() + "/procedure?tasks="
+                + TestSite.task(small, "Dip bio media") + "," + TestSite.task(small, "Rinse the coarse foam");
+
+        // a quarter of 20 L in three tubs of a litre and a half
+        site.get(keeper, all)
+                .andExpect(jsonPath("$.draw.litres").value(4.5))
+                .andExpect(jsonPath("$.carry[0]").value("3 tubs"));
+
+        String tenth = TestSite.TANK
+                .replace("220", "20")
+                .replace(
+                        "\"tapWater\": \"CHLORAMINE\"",
+                        "\"tapWater\": \"CHLORAMINE\", \"bucketL\": 2, \"drawShare\": 0.1");
+        site.put(keeper, "/api/tanks/" + nano, """
+                {"version": 1, "changedOn": "2026-06-01", "tank": %s}""".formatted(tenth)).andExpect(status().isOk());
+        site.get(keeper, all).andExpect(jsonPath("$.draw.litres").value(2.0));
+    }
+
+    @Test
+    void a_canister_says_how_it_is_shut_and_filled() throws Exception {
+        String path = "/api/filters/" + weir.get("id").asLong();
+        String open = path + "/procedure?tasks=" + task("Open canister Weir");
+
+        site.get(keeper, open)
+                .andExpect(jsonPath("$.steps[?(@.id == 'break:filter')]").isNotEmpty());
+
+        String stages = TestSite.canister("Weir", "2026-05-20");
+        String kept =
+                stages.substring(0, stages.lastIndexOf('}')) + ", \"valves\": \"AT_COUPLINGS\", \"fill\": \"CAP\"}";
+        site.put(keeper, path, "{\"version\": 1, \"filter\": %s}".formatted(kept))
+                .andExpect(jsonPath("$.valves").value("AT_COUPLINGS"));
+        JsonNode changed = site.read(site.get(keeper, path));
+        site.get(keeper, path + "/procedure?tasks=" + TestSite.task(changed, "Open canister Weir"))
+                .andExpect(jsonPath("$.steps[?(@.id == 'shut:filter')]").isNotEmpty())
+                .andExpect(jsonPath("$.steps[?(@.id == 'fill:filter')].text")
+                        .value(org.hamcrest.Matchers.hasItem(org.hamcrest.Matchers.containsString("through its cap"))));
+    }
+
+    @Test
+    void foam_lifted_to_reach_another_is_washed_and_logged() throws Exception {
+        site.put(keeper, path, """
+                {"filterId": %d, "tasks": [%d], "chores": []}""".formatted(weir.get("id").asLong(), task("Rinse the coarse foam")))
+                .andExpect(status().isOk());
+        JsonNode view = site.read(site.get(keeper, path));
+        String pad = view.get("steps")
+                .valueStream()
+                .filter(step -> step.get("text").asString().startsWith("Lay a new fine pad"))
+                .findFirst()
+                .orElseThrow()
+                .get("id")
+                .asString();
+        send(event("DONE", pad, ""));
+
+        finish(END)
+                .andExpect(jsonPath("$.service.tasks[?(@.name == 'Change the fine pad')]")
+                        .isNotEmpty());
+    }
+
+    @Test
+    void a_vacuum_counts_as_much_as_a_sponge() throws Exception {
+        site.put(keeper, "/api/chores-done/" + UUID.randomUUID(), """
+                {"tankId": %d, "kind": "SUBSTRATE_VACUUM", "doneOn": "2026-06-01"}""".formatted(tank))
+                .andExpect(status().isNoContent());
+
+        site.get(keeper, "/api/filters/" + weir.get("id").asLong() + "/procedure?tasks=" + task("Dip bio media"))
+                .andExpect(jsonPath("$.warnings[0]")
+                        .value(org.hamcrest.Matchers.containsString("today: vacuum the substrate")));
     }
 
     @Test
@@ -225,8 +301,10 @@ class GuidedApiTest {
         site.put(keeper, path, exchange.formatted(filter, stage("BIO_MEDIA"), "501"))
                 .andExpect(jsonPath("$.errors[0].code").value("too-much-media"));
         site.put(keeper, path, exchange.formatted(filter, stage("BIO_MEDIA"), "400"))
-                .andExpect(jsonPath("$.steps[?(@.id == 'bio-new:filter')].text")
-                        .value("Rinse the dust off the new media. Exchange the planned 400 g, old beside new."));
+                .andExpect(
+                        jsonPath("$.steps[?(@.id == 'bio-new:filter')].text")
+                                .value(
+                                        "Rinse the dust off the new media. Exchange the planned 400 g, and put old beside new."));
         send(event("DONE", "bio-new:filter", ""));
         finish(END).andExpect(jsonPath("$.service.note").value("Replaced part of the bio media."));
 

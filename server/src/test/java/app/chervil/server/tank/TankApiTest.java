@@ -34,7 +34,7 @@ class TankApiTest {
                 "netVolumeL    | \"lots\"     | 400 | not-understood",
                 "netVolumeL    | null         | 422 | not-null",
                 "establishedOn | \"2026-06-02\" | 422 | in-the-future",
-                "establishedOn | \"1949-12-31\" | 422 | too-long-ago",
+                "establishedOn | \"1949-12-31\" | 400 | not-understood",
                 "name          | \"  \"       | 422 | not-blank",
                 "name          | \"#81\"      | 422 | size",
             })

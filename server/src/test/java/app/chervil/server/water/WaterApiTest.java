@@ -82,10 +82,14 @@ class WaterApiTest {
                 .andExpect(jsonPath("$.holds[0].cause").value("NITRITE"));
 
         site.get(keeper, "/api/rounds")
-                .andExpect(jsonPath("$.held[0].work[0]").value("Replace the coarse foam"))
+                .andExpect(jsonPath("$.held[0].work[0]").value("Open canister Weir"))
                 .andExpect(jsonPath("$..errands[?(@.name == 'Dip bio media')]").isEmpty());
         site.get(keeper, "/api/forecasts?tank=" + tank)
                 .andExpect(jsonPath("$[?(@.subject.name == 'Dip bio media')].hold.cause")
+                        .value("NITRITE"))
+                .andExpect(jsonPath("$[?(@.subject.name == 'Open canister Weir')].hold.cause")
+                        .value("NITRITE"))
+                .andExpect(jsonPath("$[?(@.subject.name == 'Change the fine pad')].hold.cause")
                         .value("NITRITE"))
                 .andExpect(jsonPath("$[?(@.subject.name == 'Rinse the pre-filter')].hold")
                         .isEmpty());

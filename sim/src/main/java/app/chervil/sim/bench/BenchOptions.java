@@ -55,6 +55,11 @@ record BenchOptions(long firstSeed, long lastSeed, double flow, World.Named worl
                 Optional.ofNullable(given.get("--json")).map(Path::of));
     }
 
+    /** The same in another world. */
+    BenchOptions in(World.Named other) {
+        return new BenchOptions(firstSeed, lastSeed, flow, other, json);
+    }
+
     private static double flow(String text) {
         double share = text.matches("\\d*\\.?\\d+") ? Double.parseDouble(text) : Double.NaN;
         if (!(share >= 0 && share <= 1)) {

@@ -1,5 +1,6 @@
 package app.chervil.sim.bench;
 
+import app.chervil.core.interval.CalibratedEye;
 import app.chervil.sim.truth.Eye;
 import app.chervil.sim.truth.HiddenStage;
 import app.chervil.sim.truth.Randomness;
@@ -12,6 +13,7 @@ import java.nio.file.Files;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.LongStream;
@@ -36,11 +38,18 @@ public final class IntervalBench {
         }
         long begun = System.nanoTime();
         Result result = run(options, System.err);
+        Optional<Result> harsh = options.world() == World.Named.BASE
+                ? Optional.of(run(options.in(World.Named.HARSH), System.err))
+                : Optional.empty();
         double seconds = (System.nanoTime() - begun) / 1e9;
-        new BenchTable(options, result).print(out, seconds);
+        BenchTable table = new BenchTable(options, result, harsh);
+        table.print(out, seconds);
         if (options.json().isPresent()) {
-            Files.writeString(options.json().get(), BenchTable.json(options, result));
+            Files.writeString(options.json().get(), table.json());
             out.println("Written to " + options.json().get() + ".");
+        }
+        if (table.bars().stream().anyMatch(bar -> !bar.met())) {
+            System.exit(1);
         }
     }
 
@@ -96,19 +105,28 @@ public final class IntervalBench {
         World world = options.world().world();
         SplittableRandom random = Randomness.of(seed, model.name());
         HiddenStage stage = HiddenStage.draw(model, world, BEGIN, TRUTH_DAYS, random);
-        Life.Keeper keeper = new Life.Keeper(
-                world, Eye.draw(world, random), options.flow(), 1.5 + 2.5 * random.nextDouble(), random.nextLong());
+        Eye eye = Eye.draw(world, random);
+        Life.Keeper keeper =
+                new Life.Keeper(world, eye, options.flow(), 1.5 + 2.5 * random.nextDouble(), random.nextLong());
         Life life = new Life(stage, keeper, DAYS);
         double oracle = Oracle.cost(life, stage);
         Map<String, Tally> tallies = new LinkedHashMap<>();
         Tally best = new Tally();
         best.add(new Life.Outcome(oracle, 0, 0, 0, 0, 1), oracle);
         tallies.put("oracle", best);
-        Practices.all().forEach((name, beginning) -> {
+        Practices.all(pictured(eye, seed)).forEach((name, beginning) -> {
             Tally tally = new Tally();
             tally.add(life.with(beginning.with(stage), oracle, tally.calibration()), oracle);
             tallies.put(name, tally);
         });
         return tallies;
+    }
+
+    /** What the twelve pictures tell of an eye that grades them as it grades stages. */
+    private static CalibratedEye pictured(Eye eye, long seed) {
+        SplittableRandom random = Randomness.of(seed, "pictures");
+        return CalibratedEye.of(CalibratedEye.PICTURES.stream()
+                .map(loading -> new CalibratedEye.Graded(loading, eye.grade(loading, random)))
+                .toList());
     }
 }

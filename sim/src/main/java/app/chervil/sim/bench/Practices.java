@@ -1,5 +1,6 @@
 package app.chervil.sim.bench;
 
+import app.chervil.core.interval.CalibratedEye;
 import app.chervil.core.interval.ContextEffect;
 import app.chervil.core.interval.Course;
 import app.chervil.core.interval.Finding;
@@ -20,6 +21,9 @@ final class Practices {
     static final String OURS = "ours";
 
     static final String OURS_WITH_FLOW = "ours with flow";
+    /** With flow, by a keeper who graded the twelve pictures. */
+    static final String OURS_WITH_PICTURES = "ours, twelve pictures";
+
     static final String RULE_OF_THUMB = "rule of thumb";
     static final String MULTIPLIED = "school and multipliers";
 
@@ -30,8 +34,12 @@ final class Practices {
 
     private Practices() {}
 
-    /** All that plan without seeing the truth, in the order of the table. */
-    static Map<String, Practice.Beginning> all() {
+    /**
+     * All that plan without seeing the truth, in the order of the table.
+     *
+     * @param pictured what graded pictures tell of the keeper's eye
+     */
+    static Map<String, Practice.Beginning> all(CalibratedEye pictured) {
         Map<String, Practice.Beginning> all = new LinkedHashMap<>();
         all.put("informed", Oracle::informed);
         all.put(
@@ -41,8 +49,9 @@ final class Practices {
         all.put(MULTIPLIED, Multiplied::new);
         all.put(RULE_OF_THUMB, stage -> new Ladder(stage, THUMB));
         all.put("tuned ladder", stage -> new Ladder(stage, LADDER));
-        all.put(OURS, stage -> new Learned(stage, false));
-        all.put(OURS_WITH_FLOW, stage -> new Learned(stage, true));
+        all.put(OURS, stage -> new Learned(stage, false, CalibratedEye.UNTESTED));
+        all.put(OURS_WITH_FLOW, stage -> new Learned(stage, true, CalibratedEye.UNTESTED));
+        all.put(OURS_WITH_PICTURES, stage -> new Learned(stage, true, pictured));
         return all;
     }
 
@@ -95,11 +104,13 @@ final class Practices {
     private static final class Learned implements Practice {
         private final LocalDate origin;
         private final boolean withFlow;
+        private final CalibratedEye eye;
         private final Course course;
         private LocalDate last;
         private int services;
 
-        Learned(HiddenStage stage, boolean withFlow) {
+        Learned(HiddenStage stage, boolean withFlow, CalibratedEye eye) {
+            this.eye = eye;
             this.origin = stage.start().on();
             this.last = origin;
             this.withFlow = withFlow;
@@ -121,7 +132,8 @@ final class Practices {
         public void served(int day, Finding finding, OptionalDouble flow) {
             last = origin.plusDays(day);
             services++;
-            course.serve(new Serviced(last, Optional.of(finding), withFlow ? flow : OptionalDouble.empty()));
+            course.serve(
+                    new Serviced(last, Optional.of(finding), withFlow ? flow : OptionalDouble.empty(), eye, false));
         }
 
         @Override

@@ -1,0 +1,108 @@
+package app.chervil.core.filter;
+
+import app.chervil.core.tank.BacteriaHome;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Where the bacteria of a tank's filters live, and how much a whole service disturbs them (docs/sources.md#disturbance).
+ *
+ * @param stages of all filters of the tank
+ * @param where they live otherwise
+ */
+public record BacteriaHomes(List<Home> stages, BacteriaHome where) {
+    /** Disturbance from which a service counts as disturbing: it is spaced, and a hold speaks against it. */
+    public static final int DISTURBING = 2;
+
+    public BacteriaHomes {
+        stages = List.copyOf(stages);
+    }
+
+    /** One stage of one filter. */
+    public record Home(long filter, FilterKind filterKind, long stage, StageKind kind) {}
+
+    /**
+     * A task of a service.
+     *
+     * @param stage empty for the whole filter
+     */
+    public record Touched(long filter, Optional<Long> stage, CareAction action) {}
+
+    /**
+     * How much a service disturbs the bacteria, 0 not at all to 3 severely.
+     *
+     * @param service everything done in it, and whatever was done shortly before, in every filter of the tank
+     */
+    public int disturbance(Collection<Touched> service) {
+        int most = 0;
+        for (Touched touched : service) {
+            most = Math.max(most, Math.max(alone(touched), opened(touched)));
+        }
+        if (mostFoam(service)) {
+            most = Math.max(most, DISTURBING);
+        }
+        return CareRule.disturbanceOf(most, where);
+    }
+
+    /** Whether a service is to be spaced, and held while the tank is on hold. */
+    public boolean disturbs(Collection<Touched> service) {
+        return disturbance(service) >= DISTURBING;
+    }
+
+    private int alone(Touched touched) {
+        return home(touched)
+                .map(home -> switch (home.kind()) {
+                    case BIO_MEDIA, SPONGE -> DISTURBING;
+                    case COARSE_FOAM, MEDIUM_FOAM -> touched.action() == CareAction.REPLACE ? DISTURBING : 1;
+                    case PREFILTER_SPONGE, CARTRIDGE -> 1;
+                    case FINE_PAD, FLOSS -> touched.action() == CareAction.CHANGE ? 0 : 1;
+                    default -> 0;
+                })
+                .orElse(0);
+    }
+
+    /** An opened canister disturbs the bio media in it, whatever it was opened for. */
+    private int opened(Touched touched) {
+        boolean opens = touched.action() == CareAction.OPEN
+                || home(touched)
+                        .filter(home -> home.filterKind() == FilterKind.CANISTER
+                                && home.kind().insideCanister())
+                        .isPresent();
+        boolean holdsMedia = stages.stream()
+                .anyMatch(home -> home.filter() == touched.filter()
+                        && home.filterKind() == FilterKind.CANISTER
+                        && home.kind() == StageKind.BIO_MEDIA);
+        return opens && holdsMedia ? DISTURBING : 0;
+    }
+
+    /** Over half of the tank's foam, sponges and cartridges; a pre-filter counts where there is nothing else. */
+    private boolean mostFoam(Collection<Touched> service) {
+        List<Home> foam = stages.stream().filter(home -> isFoam(home.kind())).toList();
+        if (foam.isEmpty() && stages.stream().noneMatch(home -> home.kind() == StageKind.BIO_MEDIA)) {
+            foam = stages.stream()
+                    .filter(home -> home.kind() == StageKind.PREFILTER_SPONGE)
+                    .toList();
+        }
+        Set<Long> touched = new HashSet<>();
+        service.forEach(one -> one.stage().ifPresent(touched::add));
+        long reached =
+                foam.stream().filter(home -> touched.contains(home.stage())).count();
+        return reached * 2 > foam.size();
+    }
+
+    private static boolean isFoam(StageKind kind) {
+        return switch (kind) {
+            case COARSE_FOAM, MEDIUM_FOAM, SPONGE, CARTRIDGE -> true;
+            default -> false;
+        };
+    }
+
+    private Optional<Home> home(Touched touched) {
+        return touched.stage().flatMap(id -> stages.stream()
+                .filter(home -> home.stage() == id && home.filter() == touched.filter())
+                .findFirst());
+    }
+}

@@ -1,0 +1,135 @@
+package app.chervil.core.procedure;
+
+import app.chervil.core.calc.Check;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * Tubs of tank water for rinsing: as many as the work wants, as large as the keeper's buckets, and never more of the tank
+ * than its share (docs/sources.md#rinse-water). Foam has the first ones, bio media has the last to itself.
+ *
+ * @param count 0 to 3
+ * @param litresEach zero if there are none
+ * @param bio whether bio media rests in the last one
+ */
+public record Tubs(int count, double litresEach, boolean bio) {
+    private static final double FILLED = 2.0 / 3;
+    private static final double LEAST_LITRES = 1;
+    private static final double BUCKET_FROM_LITRES = 4;
+    private static final double STEP_LITRES = 0.5;
+    private static final List<String> NUMBERS = List.of("one", "two", "three");
+
+    /**
+     * What a keeper draws with, and how much a tank can give.
+     *
+     * @param bucketL volume of a bucket in litres; two thirds of it are used; above zero
+     * @param tankL net volume of the tank in litres; above zero
+     * @param share of the tank that a service may draw in all, above 0 to 1
+     */
+    public record Means(double bucketL, double tankL, double share) {
+        /** A bucket of 8 L, a quarter of the tank. */
+        public static final double USUAL_BUCKET_L = 8;
+
+        public static final double USUAL_SHARE = 0.25;
+
+        public Means {
+            Check.positive("bucketL", bucketL);
+            Check.positive("tankL", tankL);
+            Check.within("share", share, 0.01, 1);
+        }
+
+        double mostLitres() {
+            return share * tankL;
+        }
+    }
+
+    /**
+     * Shares water out.
+     *
+     * @param rinses tubs wanted for foam, 0 to 2
+     * @param bio whether bio media comes out
+     */
+    static Tubs of(int rinses, boolean bio, Means means) {
+        int wanted = rinses + (bio ? 1 : 0);
+        if (wanted == 0) {
+            return new Tubs(0, 0, false);
+        }
+        double most = means.mostLitres();
+        int count = wanted;
+        while (count > 1 && most / count < LEAST_LITRES) {
+            count--;
+        }
+        double each = Math.min(FILLED * means.bucketL(), most / count);
+        return new Tubs(count, each < LEAST_LITRES ? Math.floor(each * 10) / 10 : rounded(each), bio);
+    }
+
+    private static double rounded(double litres) {
+        return Math.max(LEAST_LITRES, Math.floor(litres / STEP_LITRES) * STEP_LITRES);
+    }
+
+    /** What to bring, in words. */
+    public String told() {
+        return count == 1 ? "1 " + vessel() : count + " " + vessel() + "s";
+    }
+
+    static String litres(double litres) {
+        return String.format(Locale.ENGLISH, litres == Math.rint(litres) ? "%.0f L" : "%.1f L", litres);
+    }
+
+    /** Litres drawn in all. */
+    public double litres() {
+        return count * litresEach;
+    }
+
+    private String vessel() {
+        return litresEach >= BUCKET_FROM_LITRES ? "bucket" : "tub";
+    }
+
+    private String name(int number) {
+        return count == 1 ? "the " + vessel() : vessel() + " " + NUMBERS.get(number - 1);
+    }
+
+    /** Tubs that foam is squeezed in. */
+    private int rinses() {
+        return bio ? count - 1 : count;
+    }
+
+    /** Where foam is rinsed first. */
+    String first(boolean tap) {
+        if (tap) {
+            return "under the tap";
+        }
+        return rinses() == 0 ? "over an empty bucket, pouring water from " + bioTub() + " by jug," : "in " + name(1);
+    }
+
+    /** Whether foam is squeezed a second time, in water of its own. */
+    boolean hasSecond(boolean tap) {
+        return !tap && rinses() >= 2;
+    }
+
+    String second() {
+        return "in " + name(2);
+    }
+
+    /** Where the cleanest water for rinsing is. */
+    String cleanest(boolean tap) {
+        return hasSecond(tap) ? second() : first(tap);
+    }
+
+    /** Where bio media rests and is dipped. */
+    String bioTub() {
+        return name(count);
+    }
+
+    /** The water to be drawn, in words; of how much tank water, and what for. */
+    String drawn(boolean tap) {
+        String each = litres(litresEach);
+        String number = count == 1 ? "one " + vessel() : NUMBERS.get(count - 1) + " " + vessel() + "s";
+        String what = count == 1
+                ? "Fill " + number + " with " + each + " of tank water"
+                : "Fill " + number + " with " + each + " of tank water each";
+        String keeps =
+                tap ? "; it is for the bio media, foam is rinsed under the tap" : "; the last is for the bio media";
+        return what + (bio && (tap || count > 1) ? keeps : "") + ".";
+    }
+}
