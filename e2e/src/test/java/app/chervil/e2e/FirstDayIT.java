@@ -50,7 +50,11 @@ class FirstDayIT {
         page.getByLabel("Tank", new Page.GetByLabelOptions().setExact(true)).fill("小川");
         page.getByLabel("Net volume").fill("10000000");
         page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Weir");
-        page.getByLabel("Last cleaned").fill(A_MONTH_AGO);
+        page.getByText("A year or longer").click();
+        page.getByText("On a day I know", new Page.GetByTextOptions().setExact(true))
+                .click();
+        page.getByLabel("Last cleaned", new Page.GetByLabelOptions().setExact(true))
+                .fill(A_MONTH_AGO);
         keeper.button("Save and plan").click();
 
         assertThat(page.locator("[data-field='netVolumeL'] .error")).hasText("At most 100,000 litres.");
@@ -77,11 +81,19 @@ class FirstDayIT {
         page.keyboard().type("Bach");
         tabTo("Net volume");
         page.keyboard().type("96");
+        tabTo("Just started");
+        page.keyboard().press(" ");
+        for (int presses = 0; presses < 3; presses++) {
+            page.keyboard().press("ArrowRight");
+        }
         tabTo("Canister");
         page.keyboard().press("ArrowRight");
         page.keyboard().press("ArrowLeft");
         tabTo("Name");
         page.keyboard().type("Wehr");
+        tabTo("Nobody knows");
+        page.keyboard().press("ArrowLeft");
+        page.keyboard().press("ArrowLeft");
         tabTo("Last cleaned");
         page.keyboard().type(A_MONTH_AGO.substring(5, 7) + A_MONTH_AGO.substring(8) + A_MONTH_AGO.substring(0, 4));
         tabTo("Move Strainer down");

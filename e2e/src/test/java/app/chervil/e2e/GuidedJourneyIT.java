@@ -42,7 +42,7 @@ class GuidedJourneyIT extends InTheDemo {
         keeper.viewIsAccessible();
         keeper.button("Write it into the log").click();
         assertThat(keeper.heading("Saved")).isVisible();
-        assertThat(page.locator("[data-moved='Open canister Weir']")).containsText("Found moderate after");
+        assertThat(page.locator("[data-moved='Open canister Weir']")).containsText("Moderate after");
         keeper.link("See the tank").click();
         assertThat(page.locator(".history li").first()).containsText("Canister Weir opened");
     }
@@ -124,13 +124,13 @@ class GuidedJourneyIT extends InTheDemo {
 
         keeper.go("/tanks");
         Locator off = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("In progress"))
-                .getByText("is off since");
+                .getByText("has been off for");
         assertThat(off.first()).isVisible();
         keeper.viewIsAccessible();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("It runs again"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("It's running again"))
                 .click();
 
-        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("It runs again")))
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("It's running again")))
                 .hasCount(0);
     }
 

@@ -198,7 +198,7 @@ class WaterJourneyIT extends InTheDemo {
     }
 
     private static Locator heldIn(Page page) {
-        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Do not touch"));
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Leave alone for now"));
     }
 
     private static FilePayload table(String csv) {
