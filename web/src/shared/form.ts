@@ -7,6 +7,7 @@ export function useSending() {
   const errors = ref<Record<string, string>>({})
   const trouble = ref('')
   const conflict = ref<unknown>()
+  const asks = ref(false)
 
   async function send<T>(action: () => Promise<T>): Promise<T | undefined> {
     if (sending.value) return undefined
@@ -14,6 +15,7 @@ export function useSending() {
     errors.value = {}
     trouble.value = ''
     conflict.value = undefined
+    asks.value = false
     try {
       return await action()
     } catch (failure) {
@@ -28,6 +30,8 @@ export function useSending() {
     trouble.value = wordsOf(failure)
     if (failure instanceof Problem) {
       errors.value = failure.byField
+      asks.value = failure.asks
+      if (failure.asks) trouble.value = ''
       conflict.value = failure.current
       void nextTick(focusFirst)
     }
@@ -39,7 +43,7 @@ export function useSending() {
     void nextTick(focusFirst)
   }
 
-  return { sending, errors, trouble, conflict, send, refuse }
+  return { sending, errors, trouble, conflict, asks, send, refuse }
 }
 
 function focusFirst() {

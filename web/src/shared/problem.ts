@@ -35,6 +35,11 @@ export class Problem extends Error {
     return new Problem(0, 'unreachable', 'Chervil could not be reached. What you typed is kept; try again.')
   }
 
+  /** Whether nothing is wrong, and the keeper is only asked whether a surprising value is right. */
+  get asks(): boolean {
+    return this.errors.length > 0 && this.errors.every((error) => error.code === 'asked')
+  }
+
   /** Messages by field, for a form. */
   get byField(): Record<string, string> {
     return Object.fromEntries(this.errors.map((error) => [error.field, error.message]))

@@ -4,7 +4,14 @@ import type { Trial } from './queries'
 import TrialsView from './TrialsView.vue'
 import { effortWords, emptyTrial, placeOf, progressWords, riseWords, toTrial, verdictWords } from './trials'
 
-const rise = (perWeek: number) => ({ perWeek, low: perWeek - 1, high: perWeek + 1, readings: 20 })
+const rise = (perWeek: number) => ({
+  perWeek,
+  low: perWeek - 1,
+  high: perWeek + 1,
+  readings: 20,
+  coarse: false,
+  unlogged: [],
+})
 const way = (name: 'FIRST' | 'OTHER', days: number, perWeek: number, minutesAWeek: number) => ({
   way: name,
   days,
@@ -35,7 +42,7 @@ const TRIAL: Trial = {
   now: 'OTHER',
   ways: [way('FIRST', 3, 3.5, 9.3), way('OTHER', 6, 5.6, 4.6)],
   verdict: 'FIRST_RISES_LESS',
-  difference: { perWeek: 2.1, low: 0.9, high: 3.3, readings: 20 },
+  difference: { perWeek: 2.1, low: 0.9, high: 3.3, readings: 20, coarse: false, unlogged: [] },
 }
 
 describe('what a trial says', () => {
@@ -49,7 +56,7 @@ describe('what a trial says', () => {
     const turned: Trial = {
       ...TRIAL,
       verdict: 'NOT_TOLD_APART',
-      difference: { perWeek: -0.4, low: -1.5, high: 0.7, readings: 20 },
+      difference: { perWeek: -0.4, low: -1.5, high: 0.7, readings: 20, coarse: false, unlogged: [] },
     }
 
     expect(verdictWords(turned)).toContain('0.40 mg/L a week more when it was done every 3 days than every 6')

@@ -95,7 +95,7 @@ describe('logging a service', () => {
     const { wrapper } = await open({})
     expect(wrapper.text()).not.toContain('How did the coarse foam look')
 
-    await wrapper.get('input[type=checkbox]').setValue(true)
+    await wrapper.get('.filter input[type=checkbox]').setValue(true)
 
     expect(wrapper.text()).toContain('How did the coarse foam look')
   })
@@ -105,7 +105,7 @@ describe('logging a service', () => {
 
     expect(
       wrapper.findAll('input[type=checkbox]').map((box) => (box.element as HTMLInputElement).checked),
-    ).toEqual([true, false, false])
+    ).toEqual([false, true, false])
   })
 
   it('sends nothing while nothing is ticked, and says so', async () => {

@@ -117,6 +117,9 @@ const notThere = computed(() => failed.value instanceof Problem && failed.value.
           This tank has no filter yet.
           <RouterLink :to="{ name: 'new-filter', params: { tank: props.tank } }">Add one</RouterLink>
         </p>
+        <el-checkbox v-model="draft.again" size="large" class="again"
+          >Only opened for another reason, such as a drip. Nothing was cleaned.</el-checkbox
+        >
         <LogFilter
           v-for="filter in filters.data.value"
           :key="filter.id"
@@ -151,9 +154,6 @@ const notThere = computed(() => failed.value instanceof Problem && failed.value.
             :error="errors.minutes"
           />
         </div>
-        <el-checkbox v-model="draft.again" size="large" class="again"
-          >Only opened for another reason, such as a drip. Nothing was cleaned.</el-checkbox
-        >
         <PhotoStrip v-if="props.service" :service="props.service" />
         <TextField
           v-if="draft.overrideReason || errors['circumstances.overrideReason']"

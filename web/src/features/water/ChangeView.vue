@@ -20,7 +20,7 @@ const tank = useTank(() => props.tank)
 const water = useWater(() => props.tank)
 const log = useLogChange(() => props.tank)
 const remove = useRemoveChange()
-const { sending, errors, trouble, send, refuse } = useSending()
+const { sending, errors, trouble, asks, send, refuse } = useSending()
 const { scale, words } = useUnits()
 const CELSIUS = { unit: '°C' }
 
@@ -44,7 +44,7 @@ const tankTemperature = computed(() =>
   water.data.value?.last.find((reading) => reading.parameter === 'TEMPERATURE'),
 )
 
-async function save() {
+async function save(confirmed = false) {
   const conditioner = typedNumber(form.conditioner)
   const warm = typedNumber(form.temperature)
   const amiss: Record<string, string> = {}
@@ -64,6 +64,7 @@ async function save() {
     dosedFor: conditioner === undefined ? undefined : form.dosedFor,
     newWaterC: warm === undefined ? undefined : scale(CELSIUS).stored(warm),
     note: form.note,
+    confirmed,
   }
   const saved = await send(() => log.mutateAsync({ id: form.id, change }))
   if (!saved) return
@@ -80,7 +81,7 @@ async function save() {
       what="the tank"
       @retry="tank.refetch()"
     >
-      <form novalidate @submit.prevent="save">
+      <form novalidate @submit.prevent="save()">
         <h1>Water change, {{ tank.data.value?.tank.name }}</h1>
         <ChoiceRow
           v-model="form.way"
@@ -150,7 +151,17 @@ async function save() {
         />
         <TextField v-model="form.note" label="Note" name="note" type="textarea" :error="errors.note" />
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-        <button class="button big" type="submit" :disabled="sending">Log the change</button>
+        <p v-if="asks" class="trouble" role="alert">
+          Look at it once more. It is logged only if you say it is right.
+        </p>
+        <div class="row">
+          <el-button class="big" type="primary" native-type="submit" :disabled="sending">
+            {{ asks ? 'Log what I changed' : 'Log the change' }}
+          </el-button>
+          <el-button v-if="asks" class="big" :disabled="sending" @click="save(true)"
+            >It is right, log it</el-button
+          >
+        </div>
       </form>
     </AsyncState>
   </main>

@@ -62,7 +62,7 @@ async function drop(reading: Reading) {
             <td>{{ parameterOf(reading).label }}</td>
             <td class="right num">{{ words(reading, parameterOf(reading)) }}</td>
             <td class="small quiet">
-              <b v-if="reading.early" class="early">○ read early, not used</b>
+              <b v-if="reading.early" class="early">○ read early: at least this</b>
               {{ [MOMENT[reading.moment], reading.method, reading.takenBy].filter(Boolean).join(', ') }}
             </td>
             <td>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { agoWords, shortDay } from '@/shared/dates'
 import ComingReadings from './ComingReadings.vue'
 import HoldNotice from './HoldNotice.vue'
+import TapFields from './TapFields.vue'
 import { useParameters, type Water } from './queries'
 import { plain, useUnits } from './units'
 
@@ -65,14 +66,24 @@ const toxic = computed(() => props.water.toxic)
     </section>
     <section v-for="one in water.production" :key="one.parameter" :aria-label="`Made of ${one.parameter}`">
       <p>
-        <b>{{ parameterOf(one.parameter).label }}</b> made a week:
-        <span class="num">{{ plain(one.perWeek) }}</span> {{ scale(parameterOf(one.parameter)).unit }}
+        <b>{{ parameterOf(one.parameter).label }}</b> {{ one.perWeek < 0 ? 'falls' : 'rises' }}
+        {{ plain(Math.abs(one.perWeek)) }} {{ scale(parameterOf(one.parameter)).unit }} a week
         <span class="small quiet"
-          >{{ plain(one.low) }} to {{ plain(one.high) }} in four of five cases, water changes taken out,
-          {{ one.readings }} readings since {{ shortDay(one.since) }}.</span
+          >between {{ plain(one.low) }} and {{ plain(one.high) }} (4 chances in 5), with water changes allowed
+          for, {{ one.readings }} readings since {{ shortDay(one.since) }}.
+          <template v-if="one.coarse"
+            >A colour card hides slow changes; a finer kit shows more.</template
+          ></span
+        >
+      </p>
+      <p v-for="day in one.unlogged" :key="day" class="small">
+        Was water changed about {{ shortDay(day) }}?
+        <RouterLink :to="{ name: 'water-change', params: { tank: props.tank } }"
+          >Log it for its day</RouterLink
         >
       </p>
     </section>
+    <TapFields v-if="water.production.length" :tap="water.tap" />
     <section v-if="water.best.length" aria-labelledby="best">
       <h2 id="best">Best day to read</h2>
       <p v-for="one in water.best" :key="one.parameter">

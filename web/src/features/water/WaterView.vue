@@ -89,7 +89,7 @@ const series = useSeries(() => props.tank, from, to)
             <template v-else-if="series.data.value">
               <MonthStrip :series="series.data.value" />
               <p class="small quiet key">
-                <span>● kept</span> <span>▽ below detection</span> <span>○ read early, not used</span>
+                <span>● kept</span> <span>▽ below detection</span> <span>○ read early: at least this</span>
                 <span>▨ hold</span> <span>▼ service</span> <span><i class="change">●</i> water change</span>
               </p>
             </template>

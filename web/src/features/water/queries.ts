@@ -15,6 +15,7 @@ export type Line = Schemas['Line']
 export type ChangeInput = Schemas['ChangeInput']
 export type MediaPlan = Schemas['MediaPlan']
 export type Preview = Schemas['ImportPreview']
+export type Tap = Schemas['TapView']
 
 type Tank = MaybeRefOrGetter<number>
 const path = (tank: Tank) => ({ tank: toValue(tank) })
@@ -221,3 +222,7 @@ export const useImport = (tank: Tank) =>
   useChanging((csv: string) =>
     body(api.POST('/api/tanks/{tank}/readings/import', { params: { path: path(tank) }, body: { csv } })),
   )
+
+/** Keeps what tap water brings, for all tanks of the site. */
+export const useSaveTap = () =>
+  useChanging((tap: Schemas['TapInput']) => body(api.PUT('/api/tap', { body: tap })))

@@ -103,7 +103,7 @@ function lineSeries(line: Line, i: number, units: Units, colour: Palette, areas:
     const value = Number(plain(shown(line.amounts[k] ?? 0)))
     const early = marks.includes('e')
     const kind: 'kept' | 'below' | 'early' = early ? 'early' : marks.includes('b') ? 'below' : 'kept'
-    const words = `${label} ${marks.includes('b') ? 'below ' : ''}${String(value)} ${unit}${early ? ', read early: not used' : ''}`
+    const words = `${label} ${marks.includes('b') ? 'below ' : ''}${String(value)} ${unit}${early ? ', read early: at least this' : ''}`
     return { value: [at * 1000, value], name: words, kind }
   })
   const common = { xAxisIndex: i, yAxisIndex: i, tooltip: { formatter: described } }

@@ -5,7 +5,9 @@ import static app.chervil.core.water.TestMethod.What.SHAKE;
 import static app.chervil.core.water.TestMethod.What.WAIT;
 
 import app.chervil.core.water.TestMethod.TimedStep;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Generic kits and meters to start from; a keeper changes their times to what the label says (docs/sources.md#methods).
@@ -17,12 +19,16 @@ public final class MethodCatalogue {
     public static List<TestMethod> all() {
         return List.of(
                 drops(AMMONIA, 0.2, shake(5), shake(5), rest(300)),
+                card(AMMONIA, 0.25, 0, 0.25, 0.5, 1, 2, 4, 8),
                 meter(AMMONIA, 0.05),
                 drops(NITRITE, 0.1, shake(5), rest(300)),
+                card(NITRITE, 0.25, 0, 0.25, 0.5, 1, 2, 5),
                 meter(NITRITE, 0.02),
                 drops(NITRATE, 5, shake(5), shake(30), shake(60), rest(300)),
+                card(NITRATE, 5, 0, 5, 10, 20, 40, 80, 160),
                 meter(NITRATE, 2),
                 drops(PHOSPHATE, 0.05, shake(10), shake(10), rest(300)),
+                card(PHOSPHATE, 0.25, 0, 0.25, 0.5, 1, 2, 5, 10),
                 meter(PHOSPHATE, 0.02),
                 drops(PH, 0, shake(5), rest(60)),
                 meter(PH, 0),
@@ -31,6 +37,23 @@ public final class MethodCatalogue {
                 drops(GH, 0, shake(5)),
                 meter(SALINITY, 0),
                 meter(CONDUCTIVITY, 0));
+    }
+
+    /** The method of a name; empty if the catalogue has none. */
+    public static Optional<TestMethod> find(Parameter parameter, String name) {
+        return all().stream()
+                .filter(method ->
+                        method.parameter() == parameter && method.name().equals(name))
+                .findFirst();
+    }
+
+    private static TestMethod card(Parameter parameter, double limit, double... steps) {
+        return new TestMethod(
+                parameter,
+                "Colour card",
+                limit,
+                List.of(shake(5), rest(300)),
+                Arrays.stream(steps).boxed().toList());
     }
 
     private static TestMethod drops(Parameter parameter, double limit, TimedStep... steps) {

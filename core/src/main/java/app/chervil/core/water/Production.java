@@ -1,22 +1,35 @@
 package app.chervil.core.water;
 
-import app.chervil.core.water.Amount.Exact;
+import app.chervil.core.water.Amount.Below;
+import app.chervil.core.water.Amount.Step;
+import app.chervil.core.water.RiseQuestion.Change;
+import app.chervil.core.water.RiseQuestion.Kept;
+import app.chervil.core.water.RiseQuestion.Tap;
+import java.time.Duration;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * What a tank makes of a parameter each week, with water changes taken out of the picture by a weighted fit that bears
- * with readings far off and below detection (docs/sources.md#production).
+ * What a tank makes of a parameter each week, with water changes allowed for (docs/sources.md#production).
  *
  * @param perWeek rise in the unit of the parameter a week; below zero if the tank takes it up
  * @param low lower end of the band in which the truth lies in four of five cases
  * @param high its upper end
  * @param readings how many it rests on
+ * @param coarse whether a colour card, or a limit, hides slow changes
+ * @param unlogged days about which water may have been changed without being logged
  */
-public record Production(double perWeek, double low, double high, int readings) {
-    static final int LEAST_READINGS = 4;
+public record Production(
+        double perWeek, double low, double high, int readings, boolean coarse, List<LocalDate> unlogged) {
+    private static final double MINUTES_A_DAY = 24 * 60;
+
+    public Production {
+        unlogged = List.copyOf(unlogged);
+    }
 
     /**
      * Two ways of keeping the same tank against each other.
@@ -32,13 +45,18 @@ public record Production(double perWeek, double low, double high, int readings) 
      *
      * @param readings of one parameter, those read early left out by this method
      * @param changes of the same tank; those outside the readings do not matter
-     * @param tap concentration in the new water, same unit, 0 or above
-     * @return empty with fewer than four readings, fewer than three above detection, or readings that cannot tell c0 and p
-     *     apart
+     * @return empty with fewer than four readings, or where they lie too close together
      */
-    public static Optional<Production> fit(List<Reading> readings, List<WaterChange> changes, double tap) {
-        return fit(readings, changes, tap, List.of(new Phase(LocalDateTime.MIN, 0)), 1)
-                .map(fit -> of(fit, fit.rise(0), fit.fourInFive(1)));
+    public static Optional<Production> fit(List<Reading> readings, List<WaterChange> changes, Tap tap) {
+        return question(readings, changes, tap, List.of(new Phase(LocalDateTime.MIN, 0)), 0)
+                .flatMap(asked ->
+                        RiseFit.of(asked.question()).map(fit -> asked.told(fit, fit.rate(0), unlogged(asked))));
+    }
+
+    private static List<LocalDate> unlogged(Asked asked) {
+        return RiseFit.lookingForUnlogged(asked.question()).map(RiseFit::unlogged).orElse(List.of()).stream()
+                .map(asked::day)
+                .toList();
     }
 
     /**
@@ -46,35 +64,89 @@ public record Production(double perWeek, double low, double high, int readings) 
      *
      * @param readings of one parameter, those read early left out by this method
      * @param changes of the same tank; those outside the readings do not matter
-     * @param tap concentration in the new water, same unit, 0 or above
-     * @param phases of way 0 and way 1, oldest first; the first reaches back to the first reading
-     * @return empty with fewer than five readings, fewer than four above detection, or readings that cannot tell the ways
-     *     apart
+     * @param phases of way 0 and way 1, oldest first
+     * @param settleDays after a switch that count for neither way
+     * @return empty while the readings of either way are too few
      */
     public static Optional<Compared> compare(
-            List<Reading> readings, List<WaterChange> changes, double tap, List<Phase> phases) {
-        return fit(readings, changes, tap, phases, 2)
+            List<Reading> readings, List<WaterChange> changes, Tap tap, List<Phase> phases, int settleDays) {
+        return question(readings, changes, tap, phases, settleDays).flatMap(asked -> RiseFit.of(asked.question())
                 .map(fit -> new Compared(
-                        of(fit, fit.rise(0), fit.fourInFive(1, 0)),
-                        of(fit, fit.rise(1), fit.fourInFive(0, 1)),
-                        of(fit, fit.rise(1) - fit.rise(0), fit.fourInFive(-1, 1))));
+                        asked.told(fit, fit.rate(0), List.of()),
+                        asked.told(fit, fit.rate(1), List.of()),
+                        asked.told(fit, fit.difference(1, 0), List.of()))));
     }
 
-    private static Optional<DilutionFit> fit(
-            List<Reading> readings, List<WaterChange> changes, double tap, List<Phase> phases, int ways) {
+    /** A question with the moment from which its days count. */
+    private record Asked(RiseQuestion question, LocalDateTime origin) {
+        Production told(RiseFit fit, RiseFit.Band band, List<LocalDate> unlogged) {
+            return new Production(band.estimate(), band.low(), band.high(), fit.readings(), fit.coarse(), unlogged);
+        }
+
+        LocalDate day(double days) {
+            return origin.plusMinutes(Math.round(days * MINUTES_A_DAY)).toLocalDate();
+        }
+    }
+
+    private static Optional<Asked> question(
+            List<Reading> readings, List<WaterChange> changes, Tap tap, List<Phase> phases, int settleDays) {
         List<Reading> trusted = readings.stream()
                 .filter(Reading::trusted)
                 .sorted(Comparator.comparing(Reading::at))
                 .toList();
-        long seen =
-                trusted.stream().filter(one -> one.amount() instanceof Exact).count();
-        int least = LEAST_READINGS + ways - 1;
-        return trusted.size() < least || seen < least - 1
-                ? Optional.empty()
-                : DilutionFit.of(trusted, changes, tap, phases, ways);
+        if (trusted.isEmpty()) {
+            return Optional.empty();
+        }
+        LocalDateTime origin = trusted.get(0).at();
+        Reading last = trusted.get(trusted.size() - 1);
+        int ways = phases.stream().mapToInt(Phase::way).max().orElse(0) + 1;
+        return Optional.of(new Asked(
+                new RiseQuestion(
+                        last.parameter().noise(),
+                        last.noise(),
+                        trusted.stream().map(one -> seen(one, origin)).toList(),
+                        changes.stream()
+                                .map(change -> new Change(days(origin, change.at()), change.share()))
+                                .toList(),
+                        phases.stream()
+                                .map(phase -> new Kept(begins(origin, phase), phase.way()))
+                                .toList(),
+                        ways,
+                        tap,
+                        settleDays,
+                        kits(trusted, origin)),
+                origin));
     }
 
-    private static Production of(DilutionFit fit, double rise, double half) {
-        return new Production(rise, rise - half, rise + half, fit.readings());
+    /** The first way reaches back to the first reading. */
+    private static double begins(LocalDateTime origin, Phase phase) {
+        return phase.from().equals(LocalDateTime.MIN) ? -1 : days(origin, phase.from());
     }
+
+    private static double days(LocalDateTime origin, LocalDateTime at) {
+        return Duration.between(origin, at).toMinutes() / MINUTES_A_DAY;
+    }
+
+    private static Seen seen(Reading reading, LocalDateTime origin) {
+        double day = days(origin, reading.at());
+        if (reading.amount() instanceof Below below) {
+            return Seen.below(day, below.limit(), reading.noise());
+        }
+        return reading.amount() instanceof Step step
+                ? new Seen(day, step.low(), step.high())
+                : Seen.exact(day, reading.value());
+    }
+
+    /** Days from which another test was used: it shows by its noise. */
+    private static List<Double> kits(List<Reading> readings, LocalDateTime origin) {
+        List<Double> kits = new ArrayList<>();
+        for (int i = 1; i < readings.size(); i++) {
+            if (readings.get(i).noise() != readings.get(i - 1).noise() && kits.size() < MOST_KITS) {
+                kits.add(days(origin, readings.get(i).at()));
+            }
+        }
+        return kits;
+    }
+
+    private static final int MOST_KITS = 4;
 }

@@ -1,7 +1,7 @@
 package app.chervil.core.water;
 
-import app.chervil.core.water.Amount.Below;
 import app.chervil.core.water.Amount.Exact;
+import app.chervil.core.water.Amount.Step;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 
@@ -25,12 +25,27 @@ public record Reading(Parameter parameter, Amount amount, double noise, LocalDat
         return trust == Trust.KEPT;
     }
 
+    /** The value as it was read; zero if nothing was seen. */
+    double value() {
+        if (amount instanceof Exact exact) {
+            return exact.value();
+        }
+        return amount instanceof Step step ? step.value() : 0;
+    }
+
+    /**
+     * Whether it counts although it was read early: the colour still rises, so what was seen above noise is a lower bound.
+     */
+    boolean atLeast() {
+        return !trusted() && !clean();
+    }
+
     LocalDate on() {
         return at.toLocalDate();
     }
 
     /** Whether it shows no more than its method's noise. */
     boolean clean() {
-        return amount instanceof Below || ((Exact) amount).value() <= noise;
+        return value() <= noise;
     }
 }

@@ -9,11 +9,29 @@ import java.util.List;
  * @param name generic, "Drop test"
  * @param limit lowest value it shows, in the unit of the parameter; zero if it has none
  * @param steps timed steps in order; empty for a meter
+ * @param card values of its colour card, least first; empty if it has none
  */
-public record TestMethod(Parameter parameter, String name, double limit, List<TimedStep> steps) {
+public record TestMethod(Parameter parameter, String name, double limit, List<TimedStep> steps, List<Double> card) {
     public TestMethod {
         Check.within("limit", limit, 0, 100_000);
         steps = List.copyOf(steps);
+        card = card.stream().sorted().toList();
+    }
+
+    /** A method without a colour card. */
+    public TestMethod(Parameter parameter, String name, double limit, List<TimedStep> steps) {
+        this(parameter, name, limit, steps, List.of());
+    }
+
+    /** What a value read with it means: on a colour card it is a step, as far as half way to the steps beside it. */
+    public Amount amount(double value) {
+        int at = card.indexOf(value);
+        if (at < 0) {
+            return new Amount.Exact(value);
+        }
+        double high = at == card.size() - 1 ? Seen.NO_END : (value + card.get(at + 1)) / 2;
+        double low = at == 0 ? -Math.max(high, noise()) : (card.get(at - 1) + value) / 2;
+        return new Amount.Step(value, low, high);
     }
 
     /**

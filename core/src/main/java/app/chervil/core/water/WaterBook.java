@@ -22,6 +22,7 @@ public record WaterBook(
     static final int YOUNG_DAYS = 60;
     static final int AFTER_REPLACEMENT_DAYS = 28;
     static final int BETWEEN_CLEAN_DAYS = 2;
+    static final int EARLY_ASKS_DAYS = 7;
 
     public WaterBook {
         readings = readings.stream().sorted(Comparator.comparing(Reading::at)).toList();
@@ -48,6 +49,39 @@ public record WaterBook(
             holds.add(byAge(today));
         }
         return holds;
+    }
+
+    /**
+     * A reading that is wanted again.
+     *
+     * @param since the reading that asks for it
+     * @param why in words
+     */
+    public record Retest(Parameter parameter, LocalDate since, String why) {}
+
+    /** Ammonia and nitrite that were read too early and not again, and those that a hold waits for. */
+    public List<Retest> retests(LocalDate today) {
+        List<Retest> wanted = new ArrayList<>();
+        for (Parameter parameter : List.of(Parameter.AMMONIA, Parameter.NITRITE)) {
+            readings.stream()
+                    .filter(one -> one.parameter() == parameter && !one.on().isAfter(today))
+                    .reduce((earlier, later) -> later)
+                    .flatMap(last -> retest(parameter, last, today))
+                    .ifPresent(wanted::add);
+        }
+        return wanted;
+    }
+
+    private Optional<Retest> retest(Parameter parameter, Reading last, LocalDate today) {
+        long days = ChronoUnit.DAYS.between(last.on(), today);
+        if (!last.trusted() && days <= EARLY_ASKS_DAYS) {
+            return Optional.of(new Retest(parameter, last.on(), "The last one was read too early"));
+        }
+        Cause cause = parameter == Parameter.AMMONIA ? Cause.AMMONIA : Cause.NITRITE;
+        boolean held = holds(today).stream().anyMatch(hold -> hold.cause() == cause);
+        return held && days >= BETWEEN_CLEAN_DAYS
+                ? Optional.of(new Retest(parameter, last.on(), "A hold waits for it"))
+                : Optional.empty();
     }
 
     /**
@@ -82,9 +116,8 @@ public record WaterBook(
         Optional<Reading> highest = Optional.empty();
         Optional<Reading> firstClean = Optional.empty();
         for (Reading reading : readings) {
-            if (reading.parameter() != parameter
-                    || !reading.trusted()
-                    || reading.on().isAfter(today)) {
+            boolean counts = reading.trusted() || reading.atLeast();
+            if (reading.parameter() != parameter || !counts || reading.on().isAfter(today)) {
                 continue;
             }
             if (!reading.clean()) {
@@ -110,6 +143,7 @@ public record WaterBook(
     private static Hold spike(Cause cause, Reading first, Reading worst, Optional<Reading> clean, LocalDate today) {
         String name = worst.parameter() == Parameter.AMMONIA ? "Ammonia" : "Nitrite";
         String reason = name + " reached " + Words.number(value(worst)) + " mg/L on " + Words.day(worst.on())
+                + (worst.atLeast() ? ", read too early and so at least that" : "")
                 + "; the bacteria are needed as they are.";
         LocalDate second = clean.map(Reading::on).orElse(today).plusDays(BETWEEN_CLEAN_DAYS);
         LocalDate likely = second.isBefore(today) ? today : second;
@@ -163,6 +197,6 @@ public record WaterBook(
     }
 
     private static double value(Reading reading) {
-        return reading.amount() instanceof Amount.Exact exact ? exact.value() : 0;
+        return reading.value();
     }
 }

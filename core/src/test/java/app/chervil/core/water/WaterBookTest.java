@@ -25,10 +25,26 @@ class WaterBookTest {
     }
 
     @Test
-    void an_early_reading_neither_holds_nor_clears() {
-        assertThat(causes(early(NITRITE, 1, 2.0))).isEmpty();
+    void a_reading_that_is_early_and_above_noise_holds_and_a_clean_one_clears_nothing() {
+        // the colour still rises: 2 mg/L read too soon is at least that
+        assertThat(causes(early(NITRITE, 1, 2.0))).containsExactly(Cause.NITRITE);
+        assertThat(causes(early(NITRITE, 1, 0.05))).isEmpty();
         assertThat(causes(reading(NITRITE, 9, 0.5), clean(NITRITE, 4), early(NITRITE, 1, 0)))
                 .containsExactly(Cause.NITRITE);
+    }
+
+    @Test
+    void what_was_read_too_early_is_asked_for_again_and_a_hold_asks_for_its_reading() {
+        assertThat(book(OLD, early(AMMONIA, 1, 2.0)).retests(TODAY))
+                .singleElement()
+                .satisfies(retest -> assertThat(retest.why()).isEqualTo("The last one was read too early"));
+        assertThat(book(OLD, early(AMMONIA, 1, 2.0), reading(AMMONIA, 0, 0.1)).retests(TODAY))
+                .isEmpty();
+        assertThat(book(OLD, reading(NITRITE, 40, 0.5)).retests(TODAY))
+                .singleElement()
+                .satisfies(retest -> assertThat(retest.why()).isEqualTo("A hold waits for it"));
+        assertThat(book(OLD, reading(NITRITE, 40, 0.5), clean(NITRITE, 1)).retests(TODAY))
+                .isEmpty();
     }
 
     @Test

@@ -187,7 +187,9 @@ class DemoUpkeep {
 
         /** What is to be quiet was not done just now either. */
         private double sooner(FilterStory.Ending ending) {
-            return ending == FilterStory.Ending.QUIET ? 0.2 + 0.4 * random.nextDouble() : 0;
+            return ending == FilterStory.Ending.QUIET || ending == FilterStory.Ending.ABOUT_150_DAYS
+                    ? 0.2 + 0.4 * random.nextDouble()
+                    : 0;
         }
 
         private void flow(Done<StageKind> done) {

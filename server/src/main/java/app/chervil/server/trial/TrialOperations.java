@@ -166,10 +166,24 @@ public class TrialOperations {
     private TrialView view(SignedIn who, TrialRow row, TankView tank, Placed placed) {
         LocalDate today = tanks.today();
         LocalDate lived = row.lived(today);
-        Optional<Production.Compared> compared =
-                water.compare(who, row.tankId(), row.parameter(), row.design().phases(), lived.plusDays(1));
+        Optional<Production.Compared> compared = water.compare(
+                who, row.tankId(), row.parameter(), row.design().phases(), lived.plusDays(1), settles(row, placed));
         return new TrialTold(row, services(who, row, lived), compared, today)
                 .view(tank.tank().name(), placed.task());
+    }
+
+    /** Twice the time a stage takes to make a difference, at most half a period. */
+    private static int settles(TrialRow row, Placed placed) {
+        int days = placed.filter().stages().stream()
+                .filter(stage -> Objects.equals(stage.id(), placed.task().stageId()))
+                .map(stage -> switch (stage.kind()) {
+                    case COARSE_FOAM, MEDIUM_FOAM -> 8;
+                    case BIO_MEDIA -> 14;
+                    default -> 4;
+                })
+                .findFirst()
+                .orElse(8);
+        return Math.min(days, row.periodDays() / 2);
     }
 
     private List<LocalDate> services(SignedIn who, TrialRow row, LocalDate lived) {

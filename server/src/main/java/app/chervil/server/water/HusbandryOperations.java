@@ -6,6 +6,7 @@ import app.chervil.core.water.Parameter;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
+import app.chervil.server.problem.Rejected.Violation;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.water.WaterRows.ChangeRow;
 import app.chervil.server.water.WaterRows.MedicationRow;
@@ -17,6 +18,7 @@ import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -32,6 +34,9 @@ import org.springframework.transaction.annotation.Transactional;
 public class HusbandryOperations {
     private static final int CONDITIONS_LISTED = 20;
     private static final int LONGEST_TREATMENT_DAYS = 366;
+    private static final double MUCH_WATER = 0.6;
+    private static final double MUCH_CONDITIONER_ML_PER_L = 1;
+    private static final double MUCH_COLDER_C = 4;
 
     private final HusbandryMapper mapper;
     private final ReadingOperations readings;
@@ -53,6 +58,7 @@ public class HusbandryOperations {
      * @param conditionerMl absent if none was dosed
      * @param dosedFor what its label says
      * @param newWaterC temperature of the new water; absent if not matched by a thermometer
+     * @param confirmed whether the keeper was asked about what surprises in it, and stands by it
      */
     public record ChangeInput(
             @NotNull(message = "When was it?") Instant changedAt,
@@ -76,7 +82,21 @@ public class HusbandryOperations {
             Double newWaterC,
 
             @NotNull @Size(max = 500, message = "At most 500 characters.")
-            String note) {}
+            String note,
+
+            @Nullable Boolean confirmed) {
+        /** A change that nobody was asked about. */
+        public ChangeInput(
+                Instant changedAt,
+                Double litres,
+                double bucketLitres,
+                @Nullable Double conditionerMl,
+                @Nullable DosedFor dosedFor,
+                @Nullable Double newWaterC,
+                String note) {
+            this(changedAt, litres, bucketLitres, conditionerMl, dosedFor, newWaterC, note, null);
+        }
+    }
 
     /** A treatment. */
     public record MedicationInput(
@@ -158,6 +178,10 @@ public class HusbandryOperations {
                         "needed",
                         "Which volume does its label say?")
                 .done();
+        List<Violation> surprises = surprises(who, tank, input, volume);
+        if (!surprises.isEmpty() && !Boolean.TRUE.equals(input.confirmed())) {
+            throw new Rejected(surprises);
+        }
         ChangeRow row = new ChangeRow(
                 id,
                 tank,
@@ -168,9 +192,42 @@ public class HusbandryOperations {
                 input.dosedFor(),
                 input.newWaterC(),
                 who.name(),
-                input.note().strip());
+                input.note().strip(),
+                surprises.isEmpty()
+                        ? null
+                        : surprises.stream().map(Violation::message).collect(Collectors.joining(" ")));
         mapper.insertChange(who.siteId(), row);
         return view(row, volume);
+    }
+
+    /** What is asked about once before it is taken: it can be right, and hurts if it is not. */
+    private List<Violation> surprises(SignedIn who, long tank, ChangeInput input, double volume) {
+        List<Violation> surprises = new ArrayList<>();
+        double share = input.litres() / volume;
+        if (share > MUCH_WATER) {
+            surprises.add(asked(
+                    "litres",
+                    "That is " + Math.round(100 * share)
+                            + " % of the tank at once, which shocks animals and bacteria. Is it right?"));
+        }
+        double treated = input.dosedFor() == DosedFor.WHOLE_TANK ? volume : input.litres();
+        if (input.conditionerMl() != null && input.conditionerMl() > MUCH_CONDITIONER_ML_PER_L * treated) {
+            surprises.add(asked(
+                    "conditionerMl",
+                    "That is far more than any label asks for. Too much takes oxygen from the water. Is it right?"));
+        }
+        @Nullable Double newWater = input.newWaterC();
+        readings.latest(who, tank, Parameter.TEMPERATURE)
+                .filter(last -> newWater != null && Math.abs(newWater - last) > MUCH_COLDER_C)
+                .ifPresent(last -> surprises.add(asked(
+                        "newWaterC",
+                        "The tank was at " + Math.round(last)
+                                + " °C. New water so far from that shocks the animals. Is it" + " right?")));
+        return surprises;
+    }
+
+    private static Violation asked(String field, String message) {
+        return new Violation(field, "asked", message);
     }
 
     /** Water changes of a tank since an instant, oldest first. */

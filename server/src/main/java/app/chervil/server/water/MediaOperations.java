@@ -86,7 +86,7 @@ public class MediaOperations {
      */
     @Transactional(readOnly = true)
     public MediaVerdict weigh(SignedIn who, long tank, MediaPlan plan, LocalDate on) {
-        stage(who, tank, plan.stageId());
+        checkHolds(stage(who, tank, plan.stageId()), plan);
         Optional<Verdict> verdict = verdict(who, tank, new Replacement(on, plan.grams()));
         List<String> holds = books.holds(who, tank, on).getOrDefault(tank, List.of()).stream()
                 .map(Hold::reason)
@@ -94,6 +94,17 @@ public class MediaOperations {
         return verdict.map(one -> new MediaVerdict(one.within(), one.leftGrams(), one.sum(), holds))
                 .orElseGet(() -> new MediaVerdict(
                         false, null, "Some bio media of this tank has no weight yet; enter it in its filter.", holds));
+    }
+
+    private static void checkHolds(StageView stage, MediaPlan plan) {
+        @Nullable Double mass = stage.massG();
+        new Rejected.Gatherer()
+                .check(
+                        mass == null || plan.grams() <= mass,
+                        "grams",
+                        "more-than-there-is",
+                        "This stage holds " + (mass == null ? 0 : Math.round(mass)) + " g.")
+                .done();
     }
 
     /**
@@ -192,11 +203,12 @@ public class MediaOperations {
         return Optional.of(MediaShare.weigh(tanks.find(who, tank).tank().establishedOn(), total, earlier, wanted));
     }
 
-    private void stage(SignedIn who, long tank, long id) {
+    private StageView stage(SignedIn who, long tank, long id) {
         tanks.find(who, tank);
-        if (media(filters.list(who, tank)).stream().noneMatch(stage -> stage.id() == id)) {
-            throw new NotFound("bio media");
-        }
+        return media(filters.list(who, tank)).stream()
+                .filter(stage -> stage.id() == id)
+                .findFirst()
+                .orElseThrow(() -> new NotFound("bio media"));
     }
 
     private static List<StageView> media(List<FilterView> filters) {

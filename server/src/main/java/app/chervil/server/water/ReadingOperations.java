@@ -1,5 +1,6 @@
 package app.chervil.server.water;
 
+import app.chervil.core.water.Parameter;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
@@ -108,6 +109,14 @@ public class ReadingOperations {
                 value.method().strip(),
                 set.moment(),
                 who.name());
+    }
+
+    /** The last value of a parameter that was read in its time. */
+    Optional<Double> latest(SignedIn who, long tank, Parameter parameter) {
+        return mapper.listLatest(who.siteId(), tank).stream()
+                .filter(row -> row.parameter().equals(parameter.name()) && !row.early())
+                .map(ReadingRow::amount)
+                .findFirst();
     }
 
     /** A tank's readings, latest first. */

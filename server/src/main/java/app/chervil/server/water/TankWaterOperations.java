@@ -6,10 +6,12 @@ import app.chervil.core.water.Parameter;
 import app.chervil.core.water.Phase;
 import app.chervil.core.water.Production;
 import app.chervil.core.water.Reading;
+import app.chervil.core.water.RiseQuestion.Tap;
 import app.chervil.core.water.ToxicAmmonia;
 import app.chervil.core.water.WaterChange;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.tank.TankOperations;
+import app.chervil.server.water.TapOperations.TapView;
 import app.chervil.server.water.WatchOperations.DueReading;
 import app.chervil.server.water.WaterRows.ReadingRow;
 import java.time.Clock;
@@ -34,12 +36,16 @@ public class TankWaterOperations {
     static final Duration PRODUCTION_OVER = Duration.ofDays(56);
     private static final Duration BESIDE = Duration.ofDays(7);
 
+    /** How long a reading of ammonia says anything of now. */
+    private static final Duration FRESH = Duration.ofDays(3);
+
     private final TankOperations tanks;
     private final ReadingMapper readings;
     private final HusbandryOperations husbandry;
     private final WatchOperations watches;
     private final MethodOperations methods;
     private final WaterBooks books;
+    private final TapOperations taps;
     private final Clock clock;
 
     TankWaterOperations(
@@ -49,6 +55,7 @@ public class TankWaterOperations {
             WatchOperations watches,
             MethodOperations methods,
             WaterBooks books,
+            TapOperations taps,
             Clock clock) {
         this.tanks = tanks;
         this.readings = readings;
@@ -56,6 +63,7 @@ public class TankWaterOperations {
         this.watches = watches;
         this.methods = methods;
         this.books = books;
+        this.taps = taps;
         this.clock = clock;
     }
 
@@ -72,7 +80,8 @@ public class TankWaterOperations {
             List<DueReading> due,
             @Nullable ToxicView toxic,
             List<ProductionView> production,
-            List<BestView> best) {}
+            List<BestView> best,
+            List<TapView> tap) {}
 
     /**
      * Un-ionised ammonia.
@@ -83,9 +92,21 @@ public class TankWaterOperations {
     public record ToxicView(
             double milligramsPerLitre, double percent, ToxicAmmonia.Band band, String words, boolean atMost) {}
 
-    /** Production a week with its band, in the parameter's unit. */
+    /**
+     * Production a week with its band, in the parameter's unit.
+     *
+     * @param coarse whether a colour card, or a limit, hides slow changes
+     * @param unlogged days about which water may have been changed without being logged
+     */
     public record ProductionView(
-            String parameter, double perWeek, double low, double high, int readings, LocalDate since) {}
+            String parameter,
+            double perWeek,
+            double low,
+            double high,
+            int readings,
+            LocalDate since,
+            boolean coarse,
+            List<LocalDate> unlogged) {}
 
     /** When a parameter is best read. */
     public record BestView(String parameter, LocalDate day, String why) {}
@@ -104,15 +125,17 @@ public class TankWaterOperations {
                 inOrder(who, latest),
                 books.holds(who, tank, today).getOrDefault(tank, List.of()),
                 watches.due(who, tank),
-                toxic(latest),
+                toxic(latest, clock.instant()),
                 Stream.of(Parameter.NITRATE, Parameter.PHOSPHATE)
-                        .flatMap(parameter -> production(parameter, recent, changes).stream())
+                        .flatMap(parameter ->
+                                production(parameter, recent, changes, taps.tap(who, tank, parameter)).stream())
                         .toList(),
                 Stream.of(Parameter.NITRATE, Parameter.PHOSPHATE)
                         .flatMap(parameter -> BestMoment.of(parameter, changes, today)
                                 .map(best -> new BestView(parameter.name(), best.day(), best.why()))
                                 .stream())
-                        .toList());
+                        .toList(),
+                taps.list(who, tank));
     }
 
     /**
@@ -120,17 +143,18 @@ public class TankWaterOperations {
      *
      * @param phases of way 0 and way 1, oldest first
      * @param until the day after the last that counts
+     * @param settleDays after a switch that count for neither way
      * @return empty while the readings cannot tell them apart
      */
     @Transactional(readOnly = true)
     public Optional<Production.Compared> compare(
-            SignedIn who, long tank, Parameter parameter, List<Phase> phases, LocalDate until) {
+            SignedIn who, long tank, Parameter parameter, List<Phase> phases, LocalDate until, int settleDays) {
         Instant since = phases.get(0).from().atZone(clock.getZone()).toInstant();
         Instant end = until.atStartOfDay(clock.getZone()).toInstant();
         List<Reading> ofIt = books.core(readings.listBetween(who.siteId(), tank, since, end)).stream()
                 .filter(one -> one.parameter() == parameter)
                 .toList();
-        return Production.compare(ofIt, changes(who, tank, since), 0, phases);
+        return Production.compare(ofIt, changes(who, tank, since), taps.tap(who, tank, parameter), phases, settleDays);
     }
 
     private List<WaterChange> changes(SignedIn who, long tank, Instant since) {
@@ -150,28 +174,38 @@ public class TankWaterOperations {
     }
 
     private static Optional<ProductionView> production(
-            Parameter parameter, List<Reading> recent, List<WaterChange> changes) {
+            Parameter parameter, List<Reading> recent, List<WaterChange> changes, Tap tap) {
         List<Reading> ofIt =
                 recent.stream().filter(one -> one.parameter() == parameter).toList();
-        return Production.fit(ofIt, changes, 0)
+        return Production.fit(ofIt, changes, tap)
                 .map(fit -> new ProductionView(
                         parameter.name(),
                         fit.perWeek(),
                         fit.low(),
                         fit.high(),
                         fit.readings(),
-                        ofIt.get(0).at().toLocalDate()));
+                        ofIt.get(0).at().toLocalDate(),
+                        fit.coarse(),
+                        fit.unlogged()));
     }
 
-    /** Salt shifts the balance towards the harmless; without a reading of it, fresh water is taken, which errs safely. */
-    private static @Nullable ToxicView toxic(List<ReadingRow> latest) {
+    /**
+     * What is toxic now. Old readings decide nothing; ammonia read too early is at least that much.
+     *
+     * <p>Salt shifts the balance towards the harmless; without a reading of it, fresh water is taken, which errs safely.
+     */
+    private static @Nullable ToxicView toxic(List<ReadingRow> latest, Instant now) {
         Map<String, ReadingRow> by = latest.stream()
-                .filter(row -> !row.early())
+                .filter(row -> !row.early()
+                        || (row.parameter().equals(Parameter.AMMONIA.name()) && row.amount() > row.noise()))
                 .collect(Collectors.toMap(ReadingRow::parameter, Function.identity()));
         @Nullable ReadingRow total = by.get(Parameter.AMMONIA.name());
         @Nullable ReadingRow ph = by.get(Parameter.PH.name());
         @Nullable ReadingRow celsius = by.get(Parameter.TEMPERATURE.name());
         @Nullable ReadingRow salt = by.get(Parameter.SALINITY.name());
+        if (total != null && Duration.between(total.takenAt(), now).compareTo(FRESH) > 0) {
+            return null;
+        }
         if (total == null || ph == null || celsius == null || !beside(total, ph) || !beside(total, celsius)) {
             return null;
         }

@@ -20,6 +20,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -71,15 +72,36 @@ public class WatchOperations {
     public List<DueReading> due(SignedIn who, @Nullable Long tank) {
         LocalDateTime now = LocalDateTime.now(clock);
         Map<Long, List<Watch>> watches = watches(who, tank, now.toLocalDate());
-        if (watches.isEmpty()) {
-            return List.of();
-        }
-        Map<Long, WaterBook> byTank = books.books(who, tank);
-        return watches.entrySet().stream()
-                .flatMap(entry -> Stream.ofNullable(byTank.get(entry.getKey()))
-                        .flatMap(book -> Watch.due(entry.getValue(), book.readings(), now).stream())
-                        .map(asked -> due(entry.getKey(), asked)))
+        Map<Long, WaterBook> byTank = new java.util.TreeMap<>(books.books(who, tank));
+        return byTank.entrySet().stream()
+                .flatMap(entry -> Stream.concat(
+                        Watch.due(
+                                        watches.getOrDefault(entry.getKey(), List.of()),
+                                        entry.getValue().readings(),
+                                        now)
+                                .stream()
+                                .map(asked -> due(entry.getKey(), asked)),
+                        entry.getValue().retests(now.toLocalDate()).stream()
+                                .map(retest -> due(entry.getKey(), retest, now.toLocalDate())))
+                        .collect(Collectors.toMap(
+                                DueReading::parameter,
+                                Function.identity(),
+                                (one, other) -> one,
+                                java.util.LinkedHashMap::new))
+                        .values()
+                        .stream())
                 .toList();
+    }
+
+    private static DueReading due(long tank, WaterBook.Retest retest, LocalDate today) {
+        return new DueReading(
+                tank,
+                retest.parameter().name(),
+                retest.parameter().label(),
+                retest.since(),
+                today,
+                today,
+                retest.why());
     }
 
     /** What a tank's watches still ask for, by day, answered or not. */

@@ -14,6 +14,8 @@ import app.chervil.server.water.MediaOperations.MediaPlan;
 import app.chervil.server.water.MediaOperations.MediaVerdict;
 import app.chervil.server.water.MediaOperations.MediaView;
 import app.chervil.server.water.TankWaterOperations.WaterView;
+import app.chervil.server.water.TapOperations.TapInput;
+import app.chervil.server.water.TapOperations.TapView;
 import app.chervil.server.water.WatchOperations.DueReading;
 import jakarta.validation.Valid;
 import java.time.Instant;
@@ -41,9 +43,15 @@ class WaterController {
     private final HusbandryOperations husbandry;
     private final MediaOperations media;
     private final WatchOperations watches;
+    private final TapOperations taps;
 
     WaterController(
-            TankWaterOperations water, HusbandryOperations husbandry, MediaOperations media, WatchOperations watches) {
+            TankWaterOperations water,
+            HusbandryOperations husbandry,
+            MediaOperations media,
+            WatchOperations watches,
+            TapOperations taps) {
+        this.taps = taps;
         this.watches = watches;
         this.water = water;
         this.husbandry = husbandry;
@@ -86,6 +94,18 @@ class WaterController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void restoreChange(@AuthenticationPrincipal SignedIn who, @PathVariable UUID id) {
         husbandry.restoreChange(who, id);
+    }
+
+    /** What new water brings, as taken for a tank. */
+    @GetMapping("/tanks/{tank}/tap")
+    List<TapView> tap(@AuthenticationPrincipal SignedIn who, @PathVariable long tank) {
+        return taps.list(who, tank);
+    }
+
+    @PutMapping("/tap")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void saveTap(@AuthenticationPrincipal SignedIn who, @Valid @RequestBody TapInput input) {
+        taps.save(who, input);
     }
 
     @GetMapping("/tanks/{tank}/medications")

@@ -1,6 +1,7 @@
 package app.chervil.server.water;
 
 import app.chervil.core.water.Amount;
+import app.chervil.core.water.MethodCatalogue;
 import app.chervil.core.water.Parameter;
 import app.chervil.core.water.Reading;
 import app.chervil.core.water.Reading.Trust;
@@ -41,10 +42,19 @@ final class WaterRows {
             return known(parameter)
                     .map(known -> new Reading(
                             known,
-                            belowDetection ? new Amount.Below(amount) : new Amount.Exact(amount),
+                            amount(known),
                             noise,
                             LocalDateTime.ofInstant(takenAt, zone),
                             early ? Trust.EARLY : Trust.KEPT));
+        }
+
+        /** On a colour card a value is a step. */
+        private Amount amount(Parameter known) {
+            return belowDetection
+                    ? new Amount.Below(amount)
+                    : MethodCatalogue.find(known, method)
+                            .map(found -> found.amount(amount))
+                            .orElseGet(() -> new Amount.Exact(amount));
         }
 
         ReadingView view() {
@@ -64,7 +74,8 @@ final class WaterRows {
             @Nullable DosedFor dosedFor,
             @Nullable Double newWaterC,
             String doneBy,
-            String note) {}
+            String note,
+            @Nullable String confirmed) {}
 
     /** Table medication. */
     record MedicationRow(
