@@ -55,6 +55,18 @@ record BenchOptions(long firstSeed, long lastSeed, double flow, World.Named worl
                 Optional.ofNullable(given.get("--json")).map(Path::of));
     }
 
+    /**
+     * Reads the options of a benchmark that takes seeds alone.
+     *
+     * @throws IllegalArgumentException with a message for people if they do not fit
+     */
+    static BenchOptions seedsOf(String bench, String... arguments) {
+        if (arguments.length != 2 || !arguments[0].equals("--seeds")) {
+            throw new IllegalArgumentException("./chervil bench " + bench + " --seeds FROM-TO");
+        }
+        return parse(arguments);
+    }
+
     /** The same in another world. */
     BenchOptions in(World.Named other) {
         return new BenchOptions(firstSeed, lastSeed, flow, other, json);
