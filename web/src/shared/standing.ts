@@ -13,12 +13,16 @@ export function worst(standings: Standing[]): Standing {
 /** Days beyond which nobody counts: the part is overdue, and by how much says nothing more. */
 const COUNTED_DAYS = 60
 
+/** "2 days overdue", or that it is, where counting would say nothing more. */
+export const overdueWords = (days: number) =>
+  days > COUNTED_DAYS ? 'overdue' : `${String(days)} day${days === 1 ? '' : 's'} overdue`
+
 /** A window in a word or two: "2 days overdue", "due", "fine to do now", "from 13 Dec". */
 export function standingWords(standing: Standing, window: Window, now: Day): string {
   switch (standing) {
     case 'LATE': {
       const days = daysBetween(window.latest, now)
-      return days > COUNTED_DAYS ? 'overdue' : `${String(days)} day${days === 1 ? '' : 's'} overdue`
+      return overdueWords(days)
     }
     case 'DUE':
       return 'due'

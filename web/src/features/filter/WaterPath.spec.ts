@@ -63,7 +63,7 @@ describe('the water path', () => {
     const cell = picture([forecast(1, 'LATE', 0.8)]).findAll('.stage')[0]
 
     expect(cell?.text()).toContain('1 day overdue')
-    expect(cell?.text()).toContain('About 80 % of clogged, between 40 and 120 %; asked for at 60 %.')
+    expect(cell?.text()).toContain('About 80 % of clogged, between 40 % and past clogged; asked for at 60 %.')
   })
 
   it('draws silt only where dirt counts', () => {
@@ -71,6 +71,17 @@ describe('the water path', () => {
 
     expect(cells[0]?.findAll('.silt')).toHaveLength(1)
     expect(cells[2]?.findAll('.silt')).toHaveLength(0)
+  })
+
+  it('never says more than clogged', () => {
+    const words = (likely: number) =>
+      picture([forecast(1, 'LATE', likely)])
+        .findAll('.stage')[0]
+        ?.text()
+
+    expect(words(0.5)).toContain('About 50 % of clogged, between 25 % and 75 %; asked for at 60 %.')
+    expect(words(1.4)).toContain('Past clogged, between 70 % and past clogged; asked for at 60 %.')
+    expect(words(5.4)).toContain('Past clogged; asked for at 60 %.')
   })
 
   it('leads the stream over a cell that is thought to be clogged', () => {

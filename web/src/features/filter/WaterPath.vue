@@ -45,7 +45,11 @@ const detail = (stage: Stage) =>
 function estimate(care: Forecast | undefined): string {
   if (!care?.loading) return ''
   const percent = (share: number) => String(Math.round(share * 100))
-  return `About ${percent(care.loading.likely)} % of clogged, between ${percent(care.loading.low)} and ${percent(care.loading.high)} %; asked for at ${percent(care.loading.servicePoint)} %.`
+  const { low, likely, high, servicePoint } = care.loading
+  const middle = likely > 1 ? 'Past clogged' : `About ${percent(likely)} % of clogged`
+  const range =
+    low > 1 ? '' : `, between ${percent(low)} % and ${high > 1 ? 'past clogged' : `${percent(high)} %`}`
+  return `${middle}${range}; asked for at ${percent(servicePoint)} %.`
 }
 </script>
 

@@ -212,6 +212,9 @@ form {
 }
 
 .again {
+  --el-checkbox-input-height: 22px;
+  --el-checkbox-input-width: 22px;
+
   height: auto;
   min-height: var(--touch);
   white-space: normal;
@@ -229,8 +232,6 @@ form {
 }
 
 .dock {
-  position: sticky;
-  bottom: 0;
   display: flex;
   gap: 10px;
   padding: 12px 0;
@@ -246,6 +247,7 @@ form {
 
 @media (width <= 640px) {
   .dock {
+    position: sticky;
     bottom: 58px;
   }
 }

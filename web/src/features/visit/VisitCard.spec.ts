@@ -36,7 +36,7 @@ describe('a visit', () => {
   it('says how late it is, how long it takes and why', () => {
     const text = card([errand(5, 'Rinse the pre-filter', 'FREE')]).text()
 
-    expect(text).toContain('2 days late')
+    expect(text).toContain('2 days overdue')
     expect(text).toContain('55 min')
     expect(text).toContain('Found heavy.')
   })

@@ -4,6 +4,7 @@ import { lowerFirst } from '@/shared/words'
 import StateTag from '@/shared/components/StateTag.vue'
 import WindowLine from '@/shared/components/WindowLine.vue'
 import { longDay, type Day } from '@/shared/dates'
+import { overdueWords } from '@/shared/standing'
 import ChoreLine from './ChoreLine.vue'
 import type { Visit } from './queries'
 
@@ -27,7 +28,7 @@ const rows = computed(() => {
 })
 const words = computed(() => {
   const days = props.visit.effort.daysLate
-  if (days > 0) return `${String(days)} day${days === 1 ? '' : 's'} late`
+  if (days > 0) return overdueWords(days)
   return props.visit.standing === 'DUE' ? 'due' : 'planned'
 })
 const tasks = computed(() => props.visit.errands.map((errand) => errand.taskId).join(','))

@@ -5,6 +5,7 @@ import ComingReadings from './ComingReadings.vue'
 import HoldNotice from './HoldNotice.vue'
 import TapFields from './TapFields.vue'
 import { useParameters, type Water } from './queries'
+import { bandWords, riseWords } from './rises'
 import { plain, useUnits } from './units'
 
 /** How the water is now: holds, readings due, last values, what they mean, and what may be logged. */
@@ -66,11 +67,11 @@ const toxic = computed(() => props.water.toxic)
     </section>
     <section v-for="one in water.production" :key="one.parameter" :aria-label="`Made of ${one.parameter}`">
       <p>
-        <b>{{ parameterOf(one.parameter).label }}</b> {{ one.perWeek < 0 ? 'falls' : 'rises' }}
-        {{ plain(Math.abs(one.perWeek)) }} {{ scale(parameterOf(one.parameter)).unit }} a week
+        <b>{{ parameterOf(one.parameter).label }}</b> {{ riseWords(one) }}
+        {{ scale(parameterOf(one.parameter)).unit }} a week
         <span class="small quiet"
-          >between {{ plain(one.low) }} and {{ plain(one.high) }} (4 chances in 5), with water changes allowed
-          for, {{ one.readings }} readings since {{ shortDay(one.since) }}.
+          >{{ bandWords(one) }} (4 chances in 5), with water changes allowed for, {{ one.readings }} readings
+          since {{ shortDay(one.since) }}.
           <template v-if="one.coarse"
             >A colour card hides slow changes; a finer kit shows more.</template
           ></span

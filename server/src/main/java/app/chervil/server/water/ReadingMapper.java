@@ -13,7 +13,8 @@ import org.jspecify.annotations.Nullable;
 @Mapper
 interface ReadingMapper {
     /**
-     * The latest readings of some parameters that were not read early, at most so many of each on each tank, oldest first.
+     * The latest readings of some parameters on each tank, at most so many of each that were read in time and as many that
+     * were read early, oldest first.
      *
      * @param tank null for all tanks of the site
      */

@@ -75,6 +75,30 @@ class WaterApiTest {
     }
 
     @Test
+    void ammonia_read_too_early_is_at_least_that_much_and_asks_for_a_second_test() throws Exception {
+        JsonNode weir = site.canister(keeper, tank, "Weir", "2026-01-01");
+
+        site.post(keeper, readings(), set(1, early("AMMONIA", 2)))
+                .andExpect(jsonPath("$.holds[0].cause").value("AMMONIA"))
+                .andExpect(jsonPath("$.due[0].parameter").value("AMMONIA"))
+                .andExpect(jsonPath("$.due[0].why").value("The last one was read too early"));
+
+        site.get(keeper, procedure(weir, "Open canister Weir"))
+                .andExpect(jsonPath("$.held[0].hold.reason").value(containsString("Ammonia reached 2 mg/L")));
+    }
+
+    @Test
+    void early_readings_do_not_crowd_out_those_that_were_read_in_time() throws Exception {
+        site.post(keeper, readings(), set(9, value("NITRITE", 0.5)));
+        for (int daysAgo = 8; daysAgo > 0; daysAgo--) {
+            site.post(keeper, readings(), set(daysAgo, early("NITRITE", 0)));
+        }
+
+        site.get(keeper, "/api/tanks/" + tank + "/water")
+                .andExpect(jsonPath("$.holds[0].cause").value("NITRITE"));
+    }
+
+    @Test
     void nitrite_holds_bio_work_everywhere_until_two_clean_readings_two_days_apart() throws Exception {
         JsonNode weir = site.canister(keeper, tank, "Weir", "2026-01-01");
 
