@@ -98,6 +98,7 @@ public final class FilterBook {
                 .filter(BookedTask::isOpening)
                 .findFirst()
                 .ifPresent(opening -> bindToOpening(opening, forecasts));
+        new TakenOn(device.kind(), tasks, log, today).stage(tasks, forecasts);
         return forecasts;
     }
 

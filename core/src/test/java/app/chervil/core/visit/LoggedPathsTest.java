@@ -18,6 +18,7 @@ import app.chervil.core.interval.Sign;
 import app.chervil.core.interval.Start;
 import app.chervil.core.interval.Surroundings;
 import app.chervil.core.interval.TaskSetting.Learned;
+import app.chervil.core.interval.Window;
 import app.chervil.core.tank.Feeding;
 import app.chervil.core.tank.OpeningSchool;
 import app.chervil.core.tank.Schools;
@@ -287,6 +288,57 @@ class LoggedPathsTest {
             }
         }
         return log;
+    }
+
+    @Test
+    void a_filter_neglected_for_years_is_looked_at_first_and_then_taken_on_over_weeks() {
+        LocalDate adopted = DAY.plusYears(4);
+        Map<Long, Forecast> before = canister(Start.about(DAY, 0.3)).forecasts(adopted);
+
+        assertThat(before.values())
+                .allSatisfy(one ->
+                        assertThat(one.window().latest().isBefore(adopted)).isFalse());
+        assertThat(window(before, PREFILTER).ideal()).isEqualTo(adopted);
+        assertThat(window(before, OPENING).earliest()).isEqualTo(adopted.plusDays(7));
+        assertThat(window(before, FOAM).earliest()).isEqualTo(adopted.plusDays(7));
+        assertThat(window(before, FOAM_NEW).earliest()).isEqualTo(adopted.plusDays(21));
+    }
+
+    @Test
+    void the_weeks_count_from_the_first_service_and_from_the_opening() {
+        LocalDate adopted = DAY.plusYears(4);
+        int first = (int) ChronoUnit.DAYS.between(DAY, adopted);
+        LoggedService looked = service(first, Map.of(PREFILTER, Optional.of(Finding.HEAVY)));
+        FilterBook once = canister(Start.about(DAY, 0.3), looked);
+
+        assertThat(window(once.forecasts(adopted.plusDays(5)), OPENING))
+                .isEqualTo(window(once.forecasts(adopted.plusDays(2)), OPENING));
+        assertThat(window(once.forecasts(adopted.plusDays(5)), OPENING).earliest())
+                .isEqualTo(adopted.plusDays(7));
+
+        FilterBook opened = canister(Start.about(DAY, 0.3), looked, opened(first + 9, Finding.HEAVY));
+        Map<Long, Forecast> after = opened.forecasts(adopted.plusDays(10));
+        assertThat(window(after, FOAM_NEW).earliest()).isEqualTo(adopted.plusDays(9 + 14));
+        assertThat(window(after, OPENING).earliest()).isAfter(adopted.plusDays(10));
+    }
+
+    @Test
+    void what_is_a_little_late_or_was_logged_before_is_late_and_not_neglected() {
+        FilterBook served = canister(Start.exact(DAY), opened(75, Finding.MODERATE));
+        LocalDate late = forecast(served, OPENING).window().latest();
+
+        assertThat(window(served.forecasts(late.plusDays(300)), OPENING))
+                .isEqualTo(window(served.forecasts(late), OPENING));
+
+        FilterBook never = canister(Start.exact(DAY));
+        LocalDate due = window(never.forecasts(DAY), OPENING).latest();
+        assertThat(window(never.forecasts(due.plusDays(60)), OPENING).latest()).isEqualTo(due);
+        assertThat(window(never.forecasts(due.plusDays(61)), OPENING).earliest())
+                .isEqualTo(due.plusDays(61 + 7));
+    }
+
+    private static Window window(Map<Long, Forecast> forecasts, long task) {
+        return Objects.requireNonNull(forecasts.get(task)).window();
     }
 
     private static double variance(FilterBook book) {

@@ -76,13 +76,16 @@ public record CareBook(
      * @param disturbs whether it disturbs the tank's bacteria, and so waits while the tank is on hold
      */
     public record TaskForecast(FilterView filter, TaskView task, CareRule rule, Forecast forecast, boolean disturbs) {
-        /** Days from one time to the next at present; the catalogue's for a part that is due before its time. */
+        private static final long NEGLECTED = 2;
+
+        /** Days from one time to the next at present; the catalogue's for a part that is due before its time or long after it. */
         public long intervalDays() {
             long days = Math.max(
                     1,
                     ChronoUnit.DAYS.between(forecast.since(), forecast.window().ideal()));
             boolean early = days < rule.bounds().leastDays() && forecast.basis() != Forecast.Basis.FIXED;
-            return early ? rule.startDays() : days;
+            boolean neglected = days > NEGLECTED * rule.bounds().mostDays() && forecast.basis() != Forecast.Basis.FIXED;
+            return early || neglected ? rule.startDays() : days;
         }
 
         /** How the task is reached. */

@@ -81,7 +81,7 @@ class DemoSiteTest {
         assertThat(rounds.get("readings")
                         .valueStream()
                         .map(watch -> watch.get("tank").get("name").asString()))
-                .containsExactly("Mangrove edge");
+                .containsExactly("Mangrove edge", "Newt nursery");
         assertThat(read("/api/stores").get("items").valueStream())
                 .filteredOn(
                         item -> !item.get("outlook").get("standing").asString().equals("ENOUGH"))

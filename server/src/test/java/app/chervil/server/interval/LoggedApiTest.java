@@ -1,6 +1,9 @@
 package app.chervil.server.interval;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.hamcrest.Matchers.hasItem;
+import static org.hamcrest.Matchers.lessThan;
+import static org.hamcrest.Matchers.not;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
@@ -66,6 +69,22 @@ class LoggedApiTest {
         assertThat(opening().get("window").get("ideal").asString()).isLessThan(before);
         site.put(keeper, filter + "/last-cleaned", "{\"on\": \"2026-06-02\", \"sureness\": \"EXACT\"}")
                 .andExpect(jsonPath("$.errors[0].field").value("on"));
+    }
+
+    @Test
+    void a_canister_neglected_for_years_asks_for_a_look_first_and_is_never_years_late() throws Exception {
+        site.put(
+                keeper,
+                "/api/filters/" + weir.get("id").asLong() + "/last-cleaned",
+                "{\"on\": \"2022-06-01\", \"sureness\": \"ABOUT\"}");
+
+        site.get(keeper, "/api/rounds")
+                .andExpect(jsonPath("$.visits[0].effort.daysLate").value(0))
+                .andExpect(jsonPath("$.visits[0].effort.minutes").value(lessThan(30)))
+                .andExpect(jsonPath("$.visits[0].errands[*].name").value(hasItem("Rinse the pre-filter")))
+                .andExpect(jsonPath("$.visits[0].errands[*].name").value(not(hasItem("Open canister Weir"))));
+        assertThat(opening().get("window").get("earliest").asString()).isEqualTo("2026-06-08");
+        assertThat(opening().get("reasons").get(0).asString()).contains("taken on over weeks");
     }
 
     @Test
