@@ -80,7 +80,7 @@ describe('the water path', () => {
         ?.text()
 
     expect(words(0.5)).toContain('About 50 % of clogged, between 25 % and 75 %; asked for at 60 %.')
-    expect(words(1.4)).toContain('Past clogged, between 70 % and past clogged; asked for at 60 %.')
+    expect(words(1.4)).toContain('Likely past clogged, at least 70 %; asked for at 60 %.')
     expect(words(5.4)).toContain('Past clogged; asked for at 60 %.')
   })
 

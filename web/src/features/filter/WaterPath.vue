@@ -46,10 +46,11 @@ function estimate(care: Forecast | undefined): string {
   if (!care?.loading) return ''
   const percent = (share: number) => String(Math.round(share * 100))
   const { low, likely, high, servicePoint } = care.loading
-  const middle = likely > 1 ? 'Past clogged' : `About ${percent(likely)} % of clogged`
-  const range =
-    low > 1 ? '' : `, between ${percent(low)} % and ${high > 1 ? 'past clogged' : `${percent(high)} %`}`
-  return `${middle}${range}; asked for at ${percent(servicePoint)} %.`
+  const asked = `asked for at ${percent(servicePoint)} %.`
+  if (low > 1) return `Past clogged; ${asked}`
+  if (likely > 1) return `Likely past clogged, at least ${percent(low)} %; ${asked}`
+  const most = high > 1 ? 'past clogged' : `${percent(high)} %`
+  return `About ${percent(likely)} % of clogged, between ${percent(low)} % and ${most}; ${asked}`
 }
 </script>
 

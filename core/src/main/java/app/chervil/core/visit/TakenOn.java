@@ -4,6 +4,7 @@ import app.chervil.core.filter.BacteriaHomes;
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Learning.ByHours;
+import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Forecast;
 import app.chervil.core.interval.Serviced;
 import app.chervil.core.interval.Window;
@@ -76,13 +77,15 @@ final class TakenOn {
     private Window visit(BookedTask task) {
         boolean inside = kind == FilterKind.CANISTER
                 && task.stage().map(part -> part.kind().insideCanister()).orElse(false);
+        boolean uncoupled = kind == FilterKind.CANISTER
+                && task.stage().map(part -> part.kind() == StageKind.HOSES).orElse(false);
         boolean disturbs = task.rule().effort().disturbance() >= BacteriaHomes.DISTURBING;
         boolean replaces = task.is(CareAction.REPLACE);
         if (inside && (disturbs || replaces)) {
             return opened.map(on -> from(on.plusDays(THIRD_VISIT_DAYS)))
                     .orElseGet(() -> from(second().plusDays(THIRD_VISIT_DAYS)));
         }
-        if (inside || disturbs || task.isOpening()) {
+        if (inside || uncoupled || disturbs || task.isOpening()) {
             return from(second());
         }
         return first.map(on -> from(on)).orElseGet(() -> new Window(today, today, today));

@@ -305,6 +305,21 @@ class LoggedPathsTest {
     }
 
     @Test
+    void hoses_are_not_uncoupled_at_the_first_look() {
+        LocalDate adopted = DAY.plusYears(4);
+        Start start = Start.about(DAY, 0.3);
+        FilterBook book = book(
+                List.of(
+                        stage(FOAM, FOAM, StageKind.HOSES, CareAction.BRUSH, start, Optional.empty()),
+                        prefilter(start, Optional.empty())),
+                List.of(),
+                FilterKind.CANISTER);
+
+        assertThat(window(book.forecasts(adopted), FOAM).earliest()).isEqualTo(adopted.plusDays(7));
+        assertThat(window(book.forecasts(adopted), PREFILTER).earliest()).isEqualTo(adopted);
+    }
+
+    @Test
     void the_weeks_count_from_the_first_service_and_from_the_opening() {
         LocalDate adopted = DAY.plusYears(4);
         int first = (int) ChronoUnit.DAYS.between(DAY, adopted);
