@@ -22,8 +22,9 @@ enum Phase {
     TIP,
     RINSE_FIRST,
     RINSE_SECOND,
-    DIP,
+    /** Before anything is dipped in the tub whose water is still clean. */
     RINSE_LAST,
+    DIP,
     RENEW,
     HOUSING,
     HEAD_OUT,
