@@ -9,7 +9,6 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -26,7 +25,7 @@ class WaterJourneyIT extends InTheDemo {
     @Test
     void a_nitrite_spike_holds_bio_work_everywhere_until_two_clean_readings_two_days_apart() {
         Page page = keeper.page();
-        read(BROOK_BENCH, 5, "Nitrite", "0.5");
+        read(BROOK_BENCH, 5, "NITRITE", "0.5");
         assertThat(page.locator("aside .hold")).containsText("Nitrite reached 0.5 mg/L");
         keeper.viewIsAccessible();
 
@@ -43,9 +42,9 @@ class WaterJourneyIT extends InTheDemo {
         assertThat(page.locator("[data-field='overrideReason'] .error")).containsText("Write why it is done anyway");
         keeper.viewIsAccessible();
 
-        read(BROOK_BENCH, 3, "Nitrite", "<0.05");
+        read(BROOK_BENCH, 3, "NITRITE", "<0.05");
         assertThat(page.locator("aside .hold")).containsText("One clean reading");
-        read(BROOK_BENCH, 0, "Nitrite", "<0.05");
+        read(BROOK_BENCH, 0, "NITRITE", "<0.05");
         assertThat(page.locator("aside .hold")).hasCount(0);
         keeper.go("/");
         assertThat(heldIn(page)).not().containsText("Brook bench");
