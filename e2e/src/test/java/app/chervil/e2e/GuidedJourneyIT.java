@@ -157,7 +157,7 @@ class GuidedJourneyIT extends InTheDemo {
                 .click();
         keeper.button("All steps").click();
 
-        assertThat(page.locator(".all")).containsText("Take each seal out");
+        assertThat(page.locator(".all")).containsText("Take each of the seals out");
         assertThat(page.getByText("step 2 of")).isVisible();
     }
 
