@@ -177,8 +177,7 @@ class WaterJourneyIT extends InTheDemo {
     private void read(int tank, int daysAgo, String parameter, String value) {
         keeper.go("/tanks/" + tank + "/water/readings");
         Page page = keeper.page();
-        page.getByLabel(Pattern.compile("^" + parameter + " (• due )?(last|never)"))
-                .fill(value);
+        page.locator("#value-" + parameter).fill(value);
         if (daysAgo > 0) {
             page.getByText("When", new Page.GetByTextOptions().setExact(true)).click();
             page.getByLabel("Read at")
