@@ -25,12 +25,20 @@ public final class RiseFit {
     private final Told told;
     private final double scale;
     private final List<Double> unlogged;
+    /** Empty where a reading is a range. */
+    private final Optional<CorrelatedRise> correlated;
 
-    private RiseFit(RiseQuestion question, Told told, double scale, List<Double> unlogged) {
+    private RiseFit(
+            RiseQuestion question,
+            Told told,
+            double scale,
+            List<Double> unlogged,
+            Optional<CorrelatedRise> correlated) {
         this.question = question;
         this.told = told;
         this.scale = scale;
         this.unlogged = List.copyOf(unlogged);
+        this.correlated = correlated;
     }
 
     /**
@@ -62,7 +70,7 @@ public final class RiseFit {
         List<Double> named = new ArrayList<>();
         Optional<RiseFit> fit = of(question, named);
         while (fit.isPresent() && named.size() < MOST_UNLOGGED) {
-            Optional<Double> day = unloggedDay(question, named);
+            Optional<Double> day = fit.get().unloggedDay();
             if (day.isEmpty()) {
                 break;
             }
@@ -82,8 +90,12 @@ public final class RiseFit {
             return Optional.empty();
         }
         WeightedRise fit = new WeightedRise(question, rows);
-        Told told = ranged ? new RangedRise(question, fit).told() : new CorrelatedRise(fit, days(question)).told();
-        return Optional.of(new RiseFit(question, told, fit.scale, unlogged));
+        if (ranged) {
+            Told told = new RangedRise(question, fit).told();
+            return Optional.of(new RiseFit(question, told, fit.scale, unlogged, Optional.empty()));
+        }
+        CorrelatedRise correlated = new CorrelatedRise(fit, days(question));
+        return Optional.of(new RiseFit(question, correlated.told(), fit.scale, unlogged, Optional.of(correlated)));
     }
 
     private static boolean tells(RiseQuestion question, RiseRows rows) {
@@ -103,18 +115,17 @@ public final class RiseFit {
         return question.seen().stream().mapToDouble(Seen::day).toArray();
     }
 
-    private static Optional<Double> unloggedDay(RiseQuestion question, List<Double> named) {
-        if (question.hasRanges() || question.seen().size() < LEAST_FOR_UNLOGGED) {
+    private Optional<Double> unloggedDay() {
+        if (correlated.isEmpty() || question.seen().size() < LEAST_FOR_UNLOGGED) {
             return Optional.empty();
         }
         double[] days = days(question);
-        CorrelatedRise correlated = new CorrelatedRise(new WeightedRise(question, RiseRows.of(question, named)), days);
-        double[] scores = correlated.unloggedScores(correlated.told());
+        double[] scores = correlated.get().unloggedScores(told);
         int best = -1;
         for (int i = 1; i < scores.length; i++) {
             double middle = (days[i - 1] + days[i]) / 2;
             boolean better = scores[i] > (best < 0 ? UNLOGGED_SCORE : scores[best]);
-            best = better && !named.contains(middle) ? i : best;
+            best = better && !unlogged.contains(middle) ? i : best;
         }
         return best < 0 ? Optional.empty() : Optional.of((days[best - 1] + days[best]) / 2);
     }
