@@ -24,6 +24,12 @@ describe('dates', () => {
     expect(windowWords({ earliest: now, ideal: now, latest: now })).not.toContain(' to ')
   })
 
+  it('names no day for what stands still, but does for a lamp that lasts three years', () => {
+    const at = (day: string) => ({ earliest: day, ideal: day, latest: day })
+    expect(windowWords(at('2036-11-25'), '2026-11-25')).toBe('not for years')
+    expect(windowWords(at('2029-11-25'), '2026-11-25')).toBe('25 Nov 2029')
+  })
+
   it.each([
     ['2026-11-24', '1 day'],
     ['2026-10-14', '42 days'],

@@ -40,8 +40,12 @@ export function shortDay(day: Day, reference: Day = today()): string {
   return (far ? WITH_YEAR : SHORT).format(parse(day))
 }
 
+/** No part is left alone for longer, so only what stands still lies so far ahead. */
+const FAR_DAYS = 5 * 365
+
 /** "19 Nov to 4 Dec"; a window, never a bare date. */
-export function windowWords(window: Window): string {
+export function windowWords(window: Window, at: Day = today()): string {
+  if (daysBetween(at, window.earliest) > FAR_DAYS) return 'not for years'
   return window.earliest === window.latest
     ? shortDay(window.ideal)
     : `${shortDay(window.earliest)} to ${shortDay(window.latest)}`

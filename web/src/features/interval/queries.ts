@@ -4,6 +4,7 @@ import { api, body, type Schemas } from '@/shared/api/client'
 
 export type Forecast = Schemas['ForecastView']
 export type Chapter = Schemas['ChapterView']
+export type Pause = Schemas['PauseView']
 
 const FORECASTS = ['forecasts'] as const
 
@@ -86,3 +87,34 @@ export function useGradePictures() {
     },
   })
 }
+
+/** When filters of a tank stood still or little was fed, oldest first. */
+export function usePauses(tank: MaybeRefOrGetter<number>) {
+  return useQuery({
+    queryKey: computed(() => [...FORECASTS, 'pauses', toValue(tank)]),
+    queryFn: () => body(api.GET('/api/tanks/{tank}/pauses', { params: { path: { tank: toValue(tank) } } })),
+  })
+}
+
+function useMoving<I, O>(mutationFn: (input: I) => Promise<O>) {
+  const client = useQueryClient()
+  return useMutation({ mutationFn, onSettled: () => forecastsStale(client) })
+}
+
+export const useSavePause = (tank: MaybeRefOrGetter<number>) =>
+  useMoving(({ id, pause }: { id: string; pause: Schemas['PauseInput'] }) =>
+    body(
+      api.PUT('/api/tanks/{tank}/pauses/{pause}', {
+        params: { path: { tank: toValue(tank), pause: id } },
+        body: pause,
+      }),
+    ),
+  )
+
+export const useEndPause = () =>
+  useMoving(({ id, untilDay }: { id: string; untilDay: string }) =>
+    body(api.PUT('/api/pauses/{pause}/end', { params: { path: { pause: id } }, body: { untilDay } })),
+  )
+
+export const useDropPause = () =>
+  useMoving((id: string) => body(api.DELETE('/api/pauses/{pause}', { params: { path: { pause: id } } })))

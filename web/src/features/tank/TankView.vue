@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { TaskSettingDialog, useFilters, WaterPath, type Task } from '@/features/filter'
-import { useForecasts, WhenList } from '@/features/interval'
+import { TankPauses, useForecasts, WhenList } from '@/features/interval'
 import { HistoryList } from '@/features/visit'
 import { TankHolds, TankWater } from '@/features/water'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -126,6 +126,7 @@ useKeys((key) => {
                 </button>
               </p>
             </template>
+            <TankPauses :tank="props.tank" :filters="byFilter.map(({ filter }) => filter)" />
           </section>
           <HistoryList :tank="props.tank" :changes="changes.data.value ?? []" />
         </div>

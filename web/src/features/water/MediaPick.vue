@@ -60,6 +60,7 @@ const against = computed(
         <b>{{ verdict.data.value.within ? 'Within the rule.' : 'More than the rule allows.' }}</b>
         {{ verdict.data.value.told }}
       </p>
+      <p v-if="verdict.data.value.spacing" class="bad" role="status">{{ verdict.data.value.spacing }}</p>
       <p v-for="hold in verdict.data.value.holds" :key="hold" class="bad" role="status">{{ hold }}</p>
     </template>
     <TextField

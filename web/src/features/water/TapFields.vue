@@ -6,7 +6,7 @@ import { typedNumber } from '@/shared/units'
 import { useSaveTap, type Tap } from './queries'
 
 /** What tap water brings, by its report or a test: without it a tank seems to make more or less than it does. */
-const props = defineProps<{ tap: Tap[] }>()
+const props = defineProps<{ tank: number; tap: Tap[] }>()
 
 const LABEL: Record<string, string> = {
   NITRATE: 'Nitrate of your tap water',
@@ -15,6 +15,7 @@ const LABEL: Record<string, string> = {
 const save = useSaveTap()
 const { sending, errors, trouble, send, refuse } = useSending()
 const typed = ref<Record<string, string>>({})
+const alone = ref<Record<string, boolean>>({})
 
 watch(
   () => props.tap,
@@ -22,6 +23,7 @@ watch(
     typed.value = Object.fromEntries(
       tap.map((one) => [one.parameter, one.amount === undefined ? '' : String(one.amount)]),
     )
+    alone.value = Object.fromEntries(tap.map((one) => [one.parameter, one.ofTank]))
   },
   { immediate: true },
 )
@@ -32,7 +34,17 @@ async function keep(one: Tap) {
     refuse({ [one.parameter]: 'This is not a number.' })
     return
   }
-  await send(() => save.mutateAsync({ parameter: one.parameter, amount }))
+  const { parameter } = one
+  const ofTank = alone.value[parameter] ? props.tank : undefined
+  await send(async () => {
+    if (one.ofTank && ofTank === undefined) await save.mutateAsync({ tankId: props.tank, parameter })
+    await save.mutateAsync({ tankId: ofTank, parameter, amount })
+  })
+}
+
+const hint = (one: Tap) => {
+  if (one.amount === undefined) return 'Leave blank if nobody knows.'
+  return one.ofTank ? 'For this tank only.' : 'For all your tanks.'
 }
 </script>
 
@@ -46,9 +58,12 @@ async function keep(one: Tap) {
         :name="one.parameter"
         type="number"
         unit="mg/L"
-        :hint="one.amount === undefined ? 'Leave blank if nobody knows' : 'For all your tanks'"
+        :hint="hint(one)"
         :error="errors[one.parameter] ?? errors.amount"
       />
+      <el-checkbox v-model="alone[one.parameter]" size="large"
+        >Only this tank, which has other water</el-checkbox
+      >
       <el-button native-type="submit" :disabled="sending">Save</el-button>
     </form>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
@@ -57,10 +72,10 @@ async function keep(one: Tap) {
 
 <style scoped>
 form {
-  display: flex;
-  gap: 8px;
-  align-items: end;
-  margin-top: 8px;
+  display: grid;
+  gap: 4px;
+  justify-items: start;
+  margin: 8px 0 16px;
 }
 
 summary {

@@ -84,7 +84,7 @@ const toxic = computed(() => props.water.toxic)
         >
       </p>
     </section>
-    <TapFields v-if="water.production.length" :tap="water.tap" />
+    <TapFields v-if="water.production.length" :tank="props.tank" :tap="water.tap" />
     <section v-if="water.best.length" aria-labelledby="best">
       <h2 id="best">Best day to read</h2>
       <p v-for="one in water.best" :key="one.parameter">

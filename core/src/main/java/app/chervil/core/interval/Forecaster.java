@@ -117,9 +117,11 @@ public final class Forecaster {
         LocalDate due = learned.since().plusDays(fixed.days());
         long otherwise = java.time.temporal.ChronoUnit.DAYS.between(
                 learned.since(), learned.window().ideal());
-        String would = learned.basis() == Basis.LEARNED
-                ? "What was found would make it about " + Reasons.days(otherwise) + "."
-                : "Left to learn it would start at about " + Reasons.days(otherwise) + ".";
+        String would = otherwise >= Pauses.MOST_DAYS
+                ? "It stands still at present."
+                : learned.basis() == Basis.LEARNED
+                        ? "What was found would make it about " + Reasons.days(otherwise) + "."
+                        : "Left to learn it would start at about " + Reasons.days(otherwise) + ".";
         return new Forecast(
                 learned.since(),
                 new Window(due, due, due),

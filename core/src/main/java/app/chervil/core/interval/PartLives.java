@@ -68,8 +68,14 @@ final class PartLives {
         double aDay = endurance.litHoursADay().orElse(USUAL_LIT_HOURS)
                 + HOURS_A_START * endurance.startsADay().orElse(0);
         double ideal = Math.min(0.95 * rated / Math.max(aDay, 0.1), MOST_LAMP_DAYS);
-        Window window = Window.after(since, new Window.Days(ideal / 0.95 * 0.85, ideal, ideal / 0.95 * 1.05));
-        double hours = aDay * Math.max(0, ChronoUnit.DAYS.between(since, today));
+        Pauses standing = history.pauses().standing();
+        Window window = Window.after(
+                since,
+                new Window.Days(
+                        standing.calendarDays(since, ideal / 0.95 * 0.85),
+                        standing.calendarDays(since, ideal),
+                        standing.calendarDays(since, ideal / 0.95 * 1.05)));
+        double hours = aDay * standing.useDays(since, today);
         String lit = String.format(
                 Locale.ENGLISH,
                 "About %,d of %,d lit hours, %s a day with its starts; it gives about %d %% of its first light.",

@@ -37,6 +37,36 @@ public record Pauses(List<Pause> all) {
         }
     }
 
+    /** Why less dirt is gathered. */
+    public enum Cause {
+        /** It stands still. */
+        OFF(0),
+        /** Little is fed. */
+        AWAY(0.5);
+
+        private final double share;
+
+        Cause(double share) {
+            this.share = share;
+        }
+
+        /** Share of a usual day's dirt. */
+        public double share() {
+            return share;
+        }
+    }
+
+    /** Those on which the filter stood still. */
+    Pauses standing() {
+        return new Pauses(all.stream().filter(pause -> pause.share() == 0).toList());
+    }
+
+    /** Whether it stands still on a day and nobody knows until when. */
+    boolean standsOpenly(LocalDate day) {
+        return all.stream()
+                .anyMatch(pause -> pause.share() == 0 && pause.endExclusive().isEmpty() && pause.covers(day));
+    }
+
     /** Use days from one day to another; zero if it lies before. */
     double useDays(LocalDate startInclusive, LocalDate endExclusive) {
         long days = Math.max(0, ChronoUnit.DAYS.between(startInclusive, endExclusive));

@@ -44,12 +44,27 @@ final class Reasons {
                 .limit(MOST_TERMS)
                 .map(Term::words)
                 .collect(ArrayList::new, ArrayList::add, ArrayList::addAll);
+        paused().ifPresent(sentences::add);
         lifted(decision).ifPresent(sentences::add);
         closing(decision).ifPresent(sentences::add);
         return sentences;
     }
 
     private record Term(double size, String words) {}
+
+    /** Days of the present run that were not counted, or not whole. */
+    private Optional<String> paused() {
+        Run run = course.run();
+        if (run.pauses().standsOpenly(today)) {
+            return Optional.of("It stands still, so its days are not counted until it runs again.");
+        }
+        long since = run.calendarDaysAt(today);
+        long lost = Math.round(since - run.daysAt(today));
+        return lost == 0
+                ? Optional.empty()
+                : Optional.of("Of " + days(since) + " since then " + lost
+                        + " are not counted: it stood still or little was fed.");
+    }
 
     /** A window can grow although more was found than expected: when a limit had held it short of what was believed. */
     private Optional<String> lifted(Decision decision) {

@@ -1,5 +1,6 @@
 package app.chervil.core.procedure;
 
+import app.chervil.core.filter.Material;
 import app.chervil.core.procedure.Situation.PathStage;
 import app.chervil.core.procedure.Step.About;
 import java.util.List;
@@ -85,6 +86,8 @@ record Bound(Template template, Optional<PathStage> stage, OptionalLong task) {
         String reason = rinses && template.words().reason().isEmpty()
                 ? situation.practice().whyWater()
                 : template.words().reason();
+        boolean pours =
+                fillings.tubs().pours(fillings.tap()) && template.words().text().matches(".*\\{(first|cleanest)}.*");
         OptionalLong ofStage = stage.map(one -> OptionalLong.of(one.id())).orElse(OptionalLong.empty());
         About about = together.size() > 1 || concernsFilter() ? About.ALL : new About(task, ofStage);
         double drawn =
@@ -97,7 +100,7 @@ record Bound(Template template, Optional<PathStage> stage, OptionalLong task) {
                 id(),
                 new Step.Words(text, reason),
                 about,
-                template.care(),
+                pours ? template.care().with(Material.BUCKET) : template.care(),
                 template.captures(),
                 template.effects(),
                 drawn);

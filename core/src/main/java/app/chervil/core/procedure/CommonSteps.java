@@ -42,7 +42,7 @@ final class CommonSteps {
             if (situation.build().hangsOnHoses() && (extent.hosesOff() || extent.bayOpened())) {
                 shutting(situation.build(), extent, steps);
             } else if (extent.hosesOff() && !situation.build().hangsOnHoses()) {
-                hosesOff(steps, "Let the pipes drain back, then take the hoses off over a bucket.");
+                hosesOff(steps, "Let the pipes drain back, then take the hoses off over a bucket.", Material.BUCKET);
             }
             opening(extent, steps);
             filling(situation.build(), extent, steps);
@@ -141,14 +141,18 @@ final class CommonSteps {
                                 .mind(FLOOD)
                                 .does(HANDS_IN, WATER_SHUT));
         if (extent.hosesOff()) {
-            hosesOff(
-                    steps,
-                    valves
-                            ? "Undo the couplings over the drip tray."
-                            : "Hold a bucket below, take the hoses off the filter and let them drain.");
+            if (valves) {
+                hosesOff(steps, "Undo the couplings over the drip tray.");
+            } else {
+                hosesOff(
+                        steps,
+                        "Hold a bucket below, take the hoses off the filter and let them drain.",
+                        Material.BUCKET);
+            }
         }
         if (build.is(FilterKind.UV_UNIT) && extent.bayOpened()) {
             steps.add(step(Phase.OPEN, "drain", "Hold {filter} over a bucket and let it drain.")
+                    .using(Material.BUCKET)
                     .does(HANDS_IN));
         }
         steps.add(
@@ -158,11 +162,14 @@ final class CommonSteps {
                                 .does(HANDS_IN, WATER_ON));
     }
 
-    private static void hosesOff(List<Template> steps, String how) {
+    private static void hosesOff(List<Template> steps, String how, Material... vessel) {
         steps.add(step(Phase.MARK, "mark", "Mark the hoses: which is in, which is out, and which way the water runs.")
                 .because("Swapped hoses are the commonest mistake after this.")
                 .does(HOSES_MARKED));
-        steps.add(step(Phase.UNCOUPLE, "uncouple", how).mind(WET_FLOOR).does(HANDS_IN, HOSES_OFF));
+        steps.add(step(Phase.UNCOUPLE, "uncouple", how)
+                .mind(WET_FLOOR)
+                .using(vessel)
+                .does(HANDS_IN, HOSES_OFF));
         steps.add(step(Phase.CONNECT, "connect", "Push each hose onto its marked port: in to in, out to out.")
                 .does(HANDS_IN, HOSES_ON));
     }

@@ -2,6 +2,7 @@ package app.chervil.core.procedure;
 
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.FilterKind;
+import app.chervil.core.filter.Material;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.procedure.Bound.Fillings;
 import app.chervil.core.procedure.Situation.Asked;
@@ -32,6 +33,12 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks) {
     public Procedure {
         steps = List.copyOf(steps);
         tasks = List.copyOf(tasks);
+    }
+
+    /** Buckets and tubs to bring. */
+    public List<String> vessels() {
+        return tubs.toBring(
+                steps.stream().anyMatch(step -> step.care().materials().contains(Material.BUCKET)));
     }
 
     /** Assembles the steps for a situation. */

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * One thing to do.
@@ -48,6 +49,15 @@ public record Step(
         public Care {
             cautions = List.copyOf(cautions);
             materials = List.copyOf(materials);
+        }
+
+        Care with(Material more) {
+            return new Care(
+                    cautions,
+                    Stream.concat(materials.stream(), Stream.of(more))
+                            .distinct()
+                            .toList(),
+                    timerMinutes);
         }
     }
 

@@ -67,9 +67,21 @@ public record Tubs(int count, double litresEach, boolean bio) {
         return Math.max(LEAST_LITRES, Math.floor(litres / STEP_LITRES) * STEP_LITRES);
     }
 
-    /** What to bring, in words. */
-    public String told() {
-        return count == 1 ? "1 " + vessel() : count + " " + vessel() + "s";
+    /** What to bring, in words: those for tank water, and an empty bucket if something drains into one. */
+    List<String> toBring(boolean empty) {
+        if (!empty) {
+            return count == 0 ? List.of() : List.of(counted(count));
+        }
+        if (count == 0) {
+            return List.of("1 empty bucket");
+        }
+        return isBucket()
+                ? List.of(counted(count + 1) + ", one of them empty")
+                : List.of(counted(count), "1 empty bucket");
+    }
+
+    private String counted(int vessels) {
+        return vessels == 1 ? "1 " + vessel() : vessels + " " + vessel() + "s";
     }
 
     static String litres(double litres) {
@@ -82,7 +94,11 @@ public record Tubs(int count, double litresEach, boolean bio) {
     }
 
     private String vessel() {
-        return litresEach >= BUCKET_FROM_LITRES ? "bucket" : "tub";
+        return isBucket() ? "bucket" : "tub";
+    }
+
+    private boolean isBucket() {
+        return litresEach >= BUCKET_FROM_LITRES;
     }
 
     private String name(int number) {
@@ -99,7 +115,12 @@ public record Tubs(int count, double litresEach, boolean bio) {
         if (tap) {
             return "under the tap";
         }
-        return rinses() == 0 ? "over an empty bucket, pouring water from " + bioTub() + " by jug," : "in " + name(1);
+        return pours(false) ? "over an empty bucket, pouring water from " + bioTub() + " by jug," : "in " + name(1);
+    }
+
+    /** Whether there is no tub for foam, so that it is rinsed by jug. */
+    boolean pours(boolean tap) {
+        return !tap && rinses() == 0;
     }
 
     /** Whether foam is squeezed a second time, in water of its own. */

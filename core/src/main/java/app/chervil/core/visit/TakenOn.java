@@ -19,9 +19,10 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /**
- * How a filter that nobody looked after for long is taken on: what can be reached from outside first, the canister or what else
+ * How a filter is taken on that nobody looked after for long, or of which nobody knows when: what can be reached from outside first, the canister or what else
  * disturbs the bacteria a week later, bio media and replacements two weeks after that (docs/sources.md#taking-a-filter-on).
- * It concerns tasks never logged here, lamps aside, whose day is long past; counting those days says nothing, and doing all at once crashes a tank.
+ * It concerns tasks never logged here, lamps aside, whose day is long past or whose start is unknown; counting those days says nothing, and doing all at once crashes a tank.
+ * A part of unknown age is looked at; it is not replaced for that alone.
  */
 final class TakenOn {
     /** A task this long past its latest day was not kept up, rather than late. */
@@ -29,10 +30,17 @@ final class TakenOn {
 
     private static final int SECOND_VISIT_DAYS = 7;
     private static final int THIRD_VISIT_DAYS = 14;
-    private static final String FIRST =
-            "It was not looked after for long. Look at it from outside first; the rest follows, a week or more apart.";
-    private static final String LATER =
-            "It was not looked after for long, so it is taken on over weeks, to spare its bacteria.";
+    private static final String NEGLECTED = "It was not looked after for long";
+    private static final String OF_UNKNOWN_AGE = "Nobody knows when it was last cleaned";
+    private static final String FIRST = ". Look at it from outside first; the rest follows, a week or more apart.";
+    private static final String LATER = ", so it is taken on over weeks, to spare its bacteria.";
+
+    /** Which of the three services a task belongs to. */
+    private enum Visit {
+        OUTSIDE,
+        OPENING,
+        DEEP
+    }
 
     private final FilterKind kind;
     private final LocalDate today;
@@ -60,47 +68,62 @@ final class TakenOn {
         return Stream.concat(log.services().stream().map(Serviced::on), log.renewals().stream());
     }
 
-    /** Puts what was neglected onto days to come. */
+    /** Puts what is taken on onto days to come. */
     void stage(List<BookedTask> tasks, Map<Long, Forecast> forecasts) {
-        for (BookedTask task : tasks) {
-            forecasts.computeIfPresent(task.id(), (id, own) -> neglected(task, own) ? staged(own, visit(task)) : own);
+        List<BookedTask> taken = tasks.stream()
+                .filter(task -> Optional.ofNullable(forecasts.get(task.id()))
+                        .filter(own -> isTaken(task, own))
+                        .isPresent())
+                .toList();
+        boolean outside = taken.stream().anyMatch(task -> visit(task) == Visit.OUTSIDE);
+        for (BookedTask task : taken) {
+            forecasts.computeIfPresent(task.id(), (id, own) -> staged(task, own, outside));
         }
     }
 
-    private boolean neglected(BookedTask task, Forecast own) {
-        return !logged.contains(task.id())
-                && !(task.rule().learning() instanceof ByHours)
-                && own.basis() != Forecast.Basis.FIXED
-                && own.window().latest().plusDays(NEGLECTED_DAYS).isBefore(today);
+    private boolean isTaken(BookedTask task, Forecast own) {
+        boolean bySomeRule = own.basis() == Forecast.Basis.FIXED || task.rule().learning() instanceof ByHours;
+        boolean passedOver = opened.isPresent() && visit(task) == Visit.OPENING;
+        boolean unknown = !task.start().known() && !task.is(CareAction.REPLACE) && !passedOver;
+        boolean past = own.window().latest().plusDays(NEGLECTED_DAYS).isBefore(today);
+        return !logged.contains(task.id()) && !bySomeRule && (unknown || past);
     }
 
-    private Window visit(BookedTask task) {
+    private Visit visit(BookedTask task) {
         boolean inside = kind == FilterKind.CANISTER
                 && task.stage().map(part -> part.kind().insideCanister()).orElse(false);
         boolean uncoupled = kind == FilterKind.CANISTER
                 && task.stage().map(part -> part.kind() == StageKind.HOSES).orElse(false);
         boolean disturbs = task.rule().effort().disturbance() >= BacteriaHomes.DISTURBING;
-        boolean replaces = task.is(CareAction.REPLACE);
-        if (inside && (disturbs || replaces)) {
-            return opened.map(on -> from(on.plusDays(THIRD_VISIT_DAYS)))
-                    .orElseGet(() -> from(second().plusDays(THIRD_VISIT_DAYS)));
+        if (inside && (disturbs || task.is(CareAction.REPLACE))) {
+            return Visit.DEEP;
         }
-        if (inside || uncoupled || disturbs || task.isOpening()) {
-            return from(second());
-        }
-        return first.map(on -> from(on)).orElseGet(() -> new Window(today, today, today));
+        return inside || uncoupled || disturbs || task.isOpening() ? Visit.OPENING : Visit.OUTSIDE;
     }
 
-    private LocalDate second() {
-        return first.orElse(today).plusDays(SECOND_VISIT_DAYS);
+    /**
+     * The days of a service.
+     *
+     * @param outside whether there is anything to be looked at from outside; if not, the opening waits for nothing
+     */
+    private Window window(Visit visit, boolean outside) {
+        LocalDate begun = first.orElse(today);
+        LocalDate second = outside || first.isPresent() ? begun.plusDays(SECOND_VISIT_DAYS) : today;
+        return switch (visit) {
+            case OUTSIDE -> first.isPresent() ? from(begun) : new Window(today, today, today);
+            case OPENING -> second.equals(today) ? new Window(today, today, today) : from(second);
+            case DEEP -> from(opened.orElse(second).plusDays(THIRD_VISIT_DAYS));
+        };
     }
 
     private static Window from(LocalDate day) {
         return new Window(day, day.plusDays(SECOND_VISIT_DAYS / 2), day.plusDays(SECOND_VISIT_DAYS));
     }
 
-    private static Forecast staged(Forecast own, Window window) {
-        boolean now = window.earliest().equals(window.latest());
-        return new Forecast(own.since(), window, own.basis(), own.loading(), List.of(now ? FIRST : LATER));
+    private Forecast staged(BookedTask task, Forecast own, boolean outside) {
+        Visit visit = visit(task);
+        String why = (task.start().known() ? NEGLECTED : OF_UNKNOWN_AGE)
+                + (visit == Visit.OUTSIDE && first.isEmpty() ? FIRST : LATER);
+        return new Forecast(own.since(), window(visit, outside), own.basis(), own.loading(), List.of(why));
     }
 }

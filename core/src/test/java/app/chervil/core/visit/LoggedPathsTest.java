@@ -1,32 +1,34 @@
 package app.chervil.core.visit;
 
+import static app.chervil.core.visit.Logs.DAY;
+import static app.chervil.core.visit.Logs.FOAM;
+import static app.chervil.core.visit.Logs.FOAM_NEW;
+import static app.chervil.core.visit.Logs.LAMP;
+import static app.chervil.core.visit.Logs.LATER;
+import static app.chervil.core.visit.Logs.OPENING;
+import static app.chervil.core.visit.Logs.OTHER_LAMP;
+import static app.chervil.core.visit.Logs.PREFILTER;
+import static app.chervil.core.visit.Logs.SOCK;
+import static app.chervil.core.visit.Logs.book;
+import static app.chervil.core.visit.Logs.canister;
+import static app.chervil.core.visit.Logs.flowed;
+import static app.chervil.core.visit.Logs.forecast;
+import static app.chervil.core.visit.Logs.interval;
+import static app.chervil.core.visit.Logs.lamp;
+import static app.chervil.core.visit.Logs.opened;
+import static app.chervil.core.visit.Logs.prefilter;
+import static app.chervil.core.visit.Logs.service;
+import static app.chervil.core.visit.Logs.sock;
+import static app.chervil.core.visit.Logs.variance;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.chervil.core.calc.FlowRate;
-import app.chervil.core.filter.CareAction;
-import app.chervil.core.filter.CareCatalogue;
-import app.chervil.core.filter.CareRule;
-import app.chervil.core.filter.Endurance;
 import app.chervil.core.filter.FilterKind;
-import app.chervil.core.filter.Stage;
-import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Finding;
 import app.chervil.core.interval.Forecast;
 import app.chervil.core.interval.Look;
 import app.chervil.core.interval.Note;
 import app.chervil.core.interval.Sign;
 import app.chervil.core.interval.Start;
-import app.chervil.core.interval.Surroundings;
-import app.chervil.core.interval.TaskSetting.Learned;
-import app.chervil.core.interval.Window;
-import app.chervil.core.tank.Feeding;
-import app.chervil.core.tank.OpeningSchool;
-import app.chervil.core.tank.Schools;
-import app.chervil.core.tank.SockSchool;
-import app.chervil.core.tank.Stocking;
-import app.chervil.core.visit.BookedTask.StagePart;
-import app.chervil.core.visit.FilterBook.Around;
-import app.chervil.core.visit.FilterBook.Device;
 import app.chervil.core.visit.LoggedService.Manner;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -34,7 +36,6 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -44,18 +45,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** What keepers do with a log, from the first entry to the correction, and what becomes of their dates. */
 class LoggedPathsTest {
-    private static final LocalDate DAY = LocalDate.of(2026, 6, 1);
-    private static final LocalDate LATER = DAY.plusYears(6);
-    private static final Schools SCHOOLS = new Schools(OpeningSchool.CONDITION_LED, SockSchool.CLARITY);
-    private static final Surroundings ALONE = new Surroundings(Stocking.NORMAL, Feeding.NORMAL, 0, 0);
-    private static final long OPENING = 1;
-    private static final long FOAM = 2;
-    private static final long FOAM_NEW = 3;
-    private static final long PREFILTER = 4;
-    private static final long SOCK = 5;
-    private static final long LAMP = 6;
-    private static final long OTHER_LAMP = 7;
-
     @ParameterizedTest
     @EnumSource(
             value = Finding.class,
@@ -288,149 +277,5 @@ class LoggedPathsTest {
             }
         }
         return log;
-    }
-
-    @Test
-    void a_filter_neglected_for_years_is_looked_at_first_and_then_taken_on_over_weeks() {
-        LocalDate adopted = DAY.plusYears(4);
-        Map<Long, Forecast> before = canister(Start.about(DAY, 0.3)).forecasts(adopted);
-
-        assertThat(before.values())
-                .allSatisfy(one ->
-                        assertThat(one.window().latest().isBefore(adopted)).isFalse());
-        assertThat(window(before, PREFILTER).ideal()).isEqualTo(adopted);
-        assertThat(window(before, OPENING).earliest()).isEqualTo(adopted.plusDays(7));
-        assertThat(window(before, FOAM).earliest()).isEqualTo(adopted.plusDays(7));
-        assertThat(window(before, FOAM_NEW).earliest()).isEqualTo(adopted.plusDays(21));
-    }
-
-    @Test
-    void hoses_are_not_uncoupled_at_the_first_look() {
-        LocalDate adopted = DAY.plusYears(4);
-        Start start = Start.about(DAY, 0.3);
-        FilterBook book = book(
-                List.of(
-                        stage(FOAM, FOAM, StageKind.HOSES, CareAction.BRUSH, start, Optional.empty()),
-                        prefilter(start, Optional.empty())),
-                List.of(),
-                FilterKind.CANISTER);
-
-        assertThat(window(book.forecasts(adopted), FOAM).earliest()).isEqualTo(adopted.plusDays(7));
-        assertThat(window(book.forecasts(adopted), PREFILTER).earliest()).isEqualTo(adopted);
-    }
-
-    @Test
-    void the_weeks_count_from_the_first_service_and_from_the_opening() {
-        LocalDate adopted = DAY.plusYears(4);
-        int first = (int) ChronoUnit.DAYS.between(DAY, adopted);
-        LoggedService looked = service(first, Map.of(PREFILTER, Optional.of(Finding.HEAVY)));
-        FilterBook once = canister(Start.about(DAY, 0.3), looked);
-
-        assertThat(window(once.forecasts(adopted.plusDays(5)), OPENING))
-                .isEqualTo(window(once.forecasts(adopted.plusDays(2)), OPENING));
-        assertThat(window(once.forecasts(adopted.plusDays(5)), OPENING).earliest())
-                .isEqualTo(adopted.plusDays(7));
-
-        FilterBook opened = canister(Start.about(DAY, 0.3), looked, opened(first + 9, Finding.HEAVY));
-        Map<Long, Forecast> after = opened.forecasts(adopted.plusDays(10));
-        assertThat(window(after, FOAM_NEW).earliest()).isEqualTo(adopted.plusDays(9 + 14));
-        assertThat(window(after, OPENING).earliest()).isAfter(adopted.plusDays(10));
-    }
-
-    @Test
-    void what_is_a_little_late_or_was_logged_before_is_late_and_not_neglected() {
-        FilterBook served = canister(Start.exact(DAY), opened(75, Finding.MODERATE));
-        LocalDate late = forecast(served, OPENING).window().latest();
-
-        assertThat(window(served.forecasts(late.plusDays(300)), OPENING))
-                .isEqualTo(window(served.forecasts(late), OPENING));
-
-        FilterBook never = canister(Start.exact(DAY));
-        LocalDate due = window(never.forecasts(DAY), OPENING).latest();
-        assertThat(window(never.forecasts(due.plusDays(60)), OPENING).latest()).isEqualTo(due);
-        assertThat(window(never.forecasts(due.plusDays(61)), OPENING).earliest())
-                .isEqualTo(due.plusDays(61 + 7));
-    }
-
-    private static Window window(Map<Long, Forecast> forecasts, long task) {
-        return Objects.requireNonNull(forecasts.get(task)).window();
-    }
-
-    private static double variance(FilterBook book) {
-        return book.course(OPENING, LATER).orElseThrow().get().belief().variance();
-    }
-
-    private static Forecast forecast(FilterBook book, long task) {
-        return Objects.requireNonNull(book.forecasts(LATER).get(task));
-    }
-
-    private static long interval(FilterBook book, long task) {
-        Forecast forecast = forecast(book, task);
-        return ChronoUnit.DAYS.between(forecast.since(), forecast.window().ideal());
-    }
-
-    private static FilterBook canister(Start start, LoggedService... services) {
-        CareRule opening = CareCatalogue.find(FilterKind.CANISTER, CareAction.OPEN, SCHOOLS)
-                .orElseThrow();
-        return book(
-                List.of(
-                        new BookedTask(OPENING, Optional.empty(), start, opening, new Learned()),
-                        stage(FOAM, FOAM, StageKind.COARSE_FOAM, CareAction.RINSE, start, Optional.empty()),
-                        stage(FOAM_NEW, FOAM, StageKind.COARSE_FOAM, CareAction.REPLACE, start, Optional.empty()),
-                        prefilter(start, Optional.empty())),
-                List.of(services),
-                FilterKind.CANISTER);
-    }
-
-    private static BookedTask prefilter(Start start, Optional<LocalDate> fittedOn) {
-        return stage(PREFILTER, PREFILTER, StageKind.PREFILTER_SPONGE, CareAction.RINSE, start, fittedOn);
-    }
-
-    private static BookedTask sock() {
-        return stage(SOCK, SOCK, StageKind.SOCK, CareAction.CHANGE, Start.exact(DAY), Optional.empty());
-    }
-
-    private static BookedTask lamp(long id, Optional<LocalDate> fittedOn, Look... looks) {
-        return stage(id, id, StageKind.UV_LAMP, CareAction.REPLACE, Start.exact(DAY), fittedOn, looks);
-    }
-
-    private static BookedTask stage(
-            long id,
-            long stage,
-            StageKind kind,
-            CareAction action,
-            Start start,
-            Optional<LocalDate> fittedOn,
-            Look... looks) {
-        return new BookedTask(
-                id,
-                Optional.of(new StagePart(stage, kind, fittedOn, Endurance.UNKNOWN, List.of(looks))),
-                start,
-                CareCatalogue.find(Stage.washable(kind), action, SCHOOLS).orElseThrow(),
-                new Learned());
-    }
-
-    private static FilterBook book(List<BookedTask> tasks, List<LoggedService> services, FilterKind kind) {
-        return new FilterBook(new Device("Weir", kind), tasks, services, new Around(ALONE, List.of()));
-    }
-
-    private static LoggedService opened(int day, Finding finding) {
-        return service(day, Map.of(OPENING, Optional.empty(), FOAM, Optional.of(finding)));
-    }
-
-    private static LoggedService flowed(int day, Finding finding, double before, double after) {
-        return service(day, Map.of(OPENING, Optional.empty(), FOAM, Optional.of(finding)), before, after);
-    }
-
-    private static LoggedService service(int day, Map<Long, Optional<Finding>> done) {
-        return service(day, done, 0, 0);
-    }
-
-    private static LoggedService service(int day, Map<Long, Optional<Finding>> done, double before, double after) {
-        return new LoggedService(DAY.plusDays(day), done, flow(before), flow(after));
-    }
-
-    private static Optional<FlowRate> flow(double litresPerHour) {
-        return Optional.of(litresPerHour).filter(value -> value > 0).map(FlowRate::of);
     }
 }

@@ -14,6 +14,7 @@ import app.chervil.core.interval.Course;
 import app.chervil.core.interval.Forecast;
 import app.chervil.core.interval.Look;
 import app.chervil.core.interval.Note;
+import app.chervil.core.interval.Pauses;
 import app.chervil.core.interval.Story;
 import app.chervil.core.interval.Surroundings;
 import app.chervil.core.interval.TaskSetting;
@@ -57,12 +58,14 @@ public record CareBook(
     /**
      * What was done and seen on a tank.
      *
+     * @param pauses of this filter
      * @param triedDays intervals that a trial asks for today, by task
      * @param eyes how people grade, by account; those who never tested theirs are left out
      */
     public record Past(
             List<PastService> services,
             Map<Long, List<Look>> looksByStage,
+            Pauses pauses,
             Map<Long, Integer> triedDays,
             Map<Long, CalibratedEye> eyes) {
         CalibratedEye eye(@Nullable Long account) {
@@ -162,7 +165,7 @@ public record CareBook(
                         filter.name(), filter.kind(), flow(filter.rating().flowLph())),
                 inUse().stream().map(this::booked).toList(),
                 past.services().stream().map(this::logged).toList(),
-                new FilterBook.Around(today, reaching));
+                new FilterBook.Around(today, reaching, past.pauses()));
     }
 
     private List<TaskView> inUse() {

@@ -15,6 +15,7 @@ import app.chervil.core.water.Permission.Earlier;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.filter.FilterView;
+import app.chervil.server.interval.PauseMapper.PauseRow;
 import app.chervil.server.interval.ServiceHistory.PastService;
 import app.chervil.server.tank.ChangeRow;
 import app.chervil.server.tank.TankOperations;
@@ -41,25 +42,31 @@ public class ForecastOperations {
     private final FilterOperations filters;
     private final ServiceHistory history;
     private final HoldBook holds;
+    private final List<DisturbanceBook> disturbances;
     private final LookMapper looks;
     private final TrialBook trials;
     private final EyeMapper eyes;
+    private final PauseMapper pauses;
 
     ForecastOperations(
             TankOperations tanks,
             FilterOperations filters,
             ServiceHistory history,
             HoldBook holds,
+            List<DisturbanceBook> disturbances,
             LookMapper looks,
             TrialBook trials,
-            EyeMapper eyes) {
+            EyeMapper eyes,
+            PauseMapper pauses) {
         this.tanks = tanks;
         this.filters = filters;
         this.history = history;
         this.holds = holds;
+        this.disturbances = List.copyOf(disturbances);
         this.looks = looks;
         this.trials = trials;
         this.eyes = eyes;
+        this.pauses = pauses;
     }
 
     /**
@@ -109,6 +116,7 @@ public class ForecastOperations {
                         LookRow::stageId, Collectors.mapping(LookRow::toCore, Collectors.toList())));
         Map<Long, Integer> tried = trials.triedDays(who, tanks.today());
         Map<Long, CalibratedEye> byAccount = EyeOperations.eyes(eyes.list(who.siteId()));
+        List<PauseRow> paused = pauses.list(who.siteId());
         List<FilterView> all = filters.list(who, tank);
         return all.stream()
                 .map(filter -> new CareBook(
@@ -119,7 +127,12 @@ public class ForecastOperations {
                                         .count()
                                 - 1,
                         changes.getOrDefault(filter.tankId(), List.of()),
-                        new CareBook.Past(services.getOrDefault(filter.tankId(), List.of()), seen, tried, byAccount),
+                        new CareBook.Past(
+                                services.getOrDefault(filter.tankId(), List.of()),
+                                seen,
+                                PauseOperations.reaching(paused, filter.tankId(), filter.id()),
+                                tried,
+                                byAccount),
                         homes(Objects.requireNonNull(byId.get(filter.tankId())), all)))
                 .toList();
     }
@@ -138,31 +151,24 @@ public class ForecastOperations {
      * Whether a whole service may be done on a day.
      *
      * @param tasks of any of the tank's filters; unknown ones count for nothing
-     * @param chores work on the tank itself
+     * @param chores disturbance of the work on the tank itself, 0 for none
      * @param except a service not to be held against it; null for none
      */
     @Transactional(readOnly = true)
     public Permission permission(
-            SignedIn who, long tank, Set<Long> tasks, Chores chores, LocalDate on, @Nullable UUID except) {
+            SignedIn who, long tank, Set<Long> tasks, int chores, LocalDate on, @Nullable UUID except) {
         List<CareBook> books = books(who, tank, service -> true);
+        List<Earlier> aside = disturbances.stream()
+                .flatMap(book -> book.disturbances(who, tank).stream())
+                .toList();
         if (books.isEmpty()) {
-            return Permission.judge(on, chores.disturbance(), holds(who, tank, on), chores.earlier());
+            return Permission.judge(on, chores, holds(who, tank, on), aside);
         }
         BacteriaHomes homes = books.get(0).homes();
-        List<Earlier> earlier = Stream.concat(chores.earlier().stream(), earlier(books, homes, except))
-                .toList();
-        int disturbance = Math.max(chores.disturbance(), homes.disturbance(touched(books, tasks)));
+        List<Earlier> earlier =
+                Stream.concat(aside.stream(), earlier(books, homes, except)).toList();
+        int disturbance = Math.max(chores, homes.disturbance(touched(books, tasks)));
         return Permission.judge(on, disturbance, holds(who, tank, on), earlier);
-    }
-
-    /**
-     * Work on a tank itself, as far as it disturbs bacteria.
-     *
-     * @param disturbance of what is asked about, 0 for none
-     * @param earlier what was done before
-     */
-    public record Chores(int disturbance, List<Earlier> earlier) {
-        public static final Chores NONE = new Chores(0, List.of());
     }
 
     private static Stream<Earlier> earlier(List<CareBook> books, BacteriaHomes homes, @Nullable UUID except) {

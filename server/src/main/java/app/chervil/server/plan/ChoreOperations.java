@@ -3,7 +3,10 @@ package app.chervil.server.plan;
 import app.chervil.core.interval.Window;
 import app.chervil.core.plan.Rhythms;
 import app.chervil.core.tank.TankChore;
+import app.chervil.core.water.Hold;
+import app.chervil.core.water.Permission.Earlier;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.interval.DisturbanceBook;
 import app.chervil.server.plan.ChoreMapper.ChoreRow;
 import app.chervil.server.plan.ChoreMapper.DoneRow;
 import app.chervil.server.problem.NotFound;
@@ -28,7 +31,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Work on the tanks themselves: which of it is planned how often, and when it was last done. */
 @Service
-public class ChoreOperations {
+public class ChoreOperations implements DisturbanceBook {
     private static final int LATELY = 5;
 
     private final ChoreMapper mapper;
@@ -83,10 +86,14 @@ public class ChoreOperations {
         return done;
     }
 
-    /** Days on which a chore was done on a tank, latest first, planned or not. */
+    @Override
     @Transactional(readOnly = true)
-    public List<LocalDate> doneOn(SignedIn who, long tank, TankChore kind) {
-        return done(who).getOrDefault(tank, Map.of()).getOrDefault(kind, List.of());
+    public List<Earlier> disturbances(SignedIn who, long tank) {
+        return done(who).getOrDefault(tank, Map.of()).entrySet().stream()
+                .filter(done -> Hold.concerns(done.getKey().disturbance()))
+                .flatMap(done -> done.getValue().stream()
+                        .map(day -> new Earlier(day, done.getKey().words())))
+                .toList();
     }
 
     /** Every new tank begins with its water change planned. */

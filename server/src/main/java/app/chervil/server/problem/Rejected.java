@@ -24,7 +24,8 @@ public final class Rejected extends RuntimeException {
         return new Rejected(List.of(new Violation(field, code, message)));
     }
 
-    List<Violation> violations() {
+    /** Every violation, in the order they were found. */
+    public List<Violation> violations() {
         return violations;
     }
 

@@ -17,18 +17,14 @@ import app.chervil.core.procedure.Step;
 import app.chervil.core.procedure.Tubs;
 import app.chervil.core.stock.Supply;
 import app.chervil.core.tank.RinseWater;
-import app.chervil.core.tank.TankChore;
 import app.chervil.core.water.Hold;
 import app.chervil.core.water.Permission;
-import app.chervil.core.water.Permission.Earlier;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.filter.FilterView;
 import app.chervil.server.filter.FilterView.TaskView;
 import app.chervil.server.filter.TaskMode;
 import app.chervil.server.interval.ForecastOperations;
-import app.chervil.server.interval.ForecastOperations.Chores;
-import app.chervil.server.plan.ChoreOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.procedure.ProcedureView.Draw;
 import app.chervil.server.procedure.ProcedureView.HeldWork;
@@ -57,14 +53,11 @@ public class ProcedureOperations {
     private final TankOperations tanks;
     private final FilterOperations filters;
     private final ForecastOperations forecasts;
-    private final ChoreOperations chores;
 
-    ProcedureOperations(
-            TankOperations tanks, FilterOperations filters, ForecastOperations forecasts, ChoreOperations chores) {
+    ProcedureOperations(TankOperations tanks, FilterOperations filters, ForecastOperations forecasts) {
         this.tanks = tanks;
         this.filters = filters;
         this.forecasts = forecasts;
-        this.chores = chores;
     }
 
     /**
@@ -117,14 +110,11 @@ public class ProcedureOperations {
     /** Of everything this service touches, and of what was done on the tank in the days before. */
     private Permission permission(SignedIn who, FilterView filter, List<TaskView> tasks, Set<Chore> asked) {
         int disturbance = asked.stream().mapToInt(Chore::disturbance).max().orElse(0);
-        List<Earlier> vacuumed = chores.doneOn(who, filter.tankId(), TankChore.SUBSTRATE_VACUUM).stream()
-                .map(day -> new Earlier(day, "vacuum the substrate"))
-                .toList();
         return forecasts.permission(
                 who,
                 filter.tankId(),
                 tasks.stream().map(TaskView::id).collect(Collectors.toSet()),
-                new Chores(disturbance, vacuumed),
+                disturbance,
                 tanks.today(),
                 null);
     }
@@ -157,12 +147,11 @@ public class ProcedureOperations {
     }
 
     private static List<String> carry(Procedure procedure, FilterView filter) {
-        Tubs tubs = procedure.tubs();
-        Stream<String> vessels = tubs.count() == 0 ? Stream.empty() : Stream.of(tubs.told());
         Stream<String> materials = procedure.steps().stream()
                 .flatMap(step -> things(step, filter).stream())
-                .map(Thing::name);
-        return Stream.concat(vessels, materials).distinct().toList();
+                .map(Thing::name)
+                .filter(name -> !name.equals(Material.BUCKET.words()));
+        return Stream.concat(procedure.vessels().stream(), materials).distinct().toList();
     }
 
     private static @Nullable Draw draw(Tubs tubs, TankInput tank) {

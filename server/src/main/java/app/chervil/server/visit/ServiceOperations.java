@@ -8,7 +8,6 @@ import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.filter.FilterOperations.CleanedInput;
 import app.chervil.server.interval.Asked;
 import app.chervil.server.interval.ForecastOperations;
-import app.chervil.server.interval.ForecastOperations.Chores;
 import app.chervil.server.interval.ForecastView;
 import app.chervil.server.problem.Conflict;
 import app.chervil.server.problem.NotFound;
@@ -294,7 +293,7 @@ public class ServiceOperations {
             return;
         }
         Set<Long> tasks = input.tasks().stream().map(ServiceInput.Done::taskId).collect(Collectors.toSet());
-        forecasts.permission(who, input.tankId(), tasks, Chores.NONE, input.doneOn(), id).holds().stream()
+        forecasts.permission(who, input.tankId(), tasks, 0, input.doneOn(), id).holds().stream()
                 .findFirst()
                 .ifPresent(hold -> {
                     throw Rejected.field(

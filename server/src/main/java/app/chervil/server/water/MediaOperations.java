@@ -1,14 +1,17 @@
 package app.chervil.server.water;
 
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.procedure.Situation.Chore;
 import app.chervil.core.water.Hold;
 import app.chervil.core.water.MediaShare;
 import app.chervil.core.water.MediaShare.Verdict;
+import app.chervil.core.water.Permission;
 import app.chervil.core.water.Replacement;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.filter.FilterView;
 import app.chervil.server.filter.FilterView.StageView;
+import app.chervil.server.interval.ForecastOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
@@ -22,6 +25,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -34,14 +38,21 @@ public class MediaOperations {
     private final TankOperations tanks;
     private final FilterOperations filters;
     private final WaterBooks books;
+    private final ForecastOperations forecasts;
     private final Clock clock;
 
     MediaOperations(
-            HusbandryMapper mapper, TankOperations tanks, FilterOperations filters, WaterBooks books, Clock clock) {
+            HusbandryMapper mapper,
+            TankOperations tanks,
+            FilterOperations filters,
+            WaterBooks books,
+            ForecastOperations forecasts,
+            Clock clock) {
         this.mapper = mapper;
         this.tanks = tanks;
         this.filters = filters;
         this.books = books;
+        this.forecasts = forecasts;
         this.clock = clock;
     }
 
@@ -76,8 +87,14 @@ public class MediaOperations {
      * @param leftGrams what may be exchanged; absent if some media has no weight yet
      * @param told the sum in words
      * @param holds reasons to wait
+     * @param spacing what was done to the bacteria within the week before; absent if nothing
      */
-    public record MediaVerdict(boolean within, @Nullable Double leftGrams, String told, List<String> holds) {}
+    public record MediaVerdict(
+            boolean within,
+            @Nullable Double leftGrams,
+            String told,
+            List<String> holds,
+            @Nullable String spacing) {}
 
     /**
      * Weighs an exchange before it is done.
@@ -88,12 +105,17 @@ public class MediaOperations {
     public MediaVerdict weigh(SignedIn who, long tank, MediaPlan plan, LocalDate on) {
         checkHolds(stage(who, tank, plan.stageId()), plan);
         Optional<Verdict> verdict = verdict(who, tank, new Replacement(on, plan.grams()));
-        List<String> holds = books.holds(who, tank, on).getOrDefault(tank, List.of()).stream()
-                .map(Hold::reason)
-                .toList();
-        return verdict.map(one -> new MediaVerdict(one.within(), one.leftGrams(), one.sum(), holds))
+        Permission permission =
+                forecasts.permission(who, tank, Set.of(), Chore.BIO_PART_REPLACED.disturbance(), on, null);
+        List<String> holds = permission.holds().stream().map(Hold::reason).toList();
+        @Nullable String spacing = permission.spacing(on).orElse(null);
+        return verdict.map(one -> new MediaVerdict(one.within(), one.leftGrams(), one.sum(), holds, spacing))
                 .orElseGet(() -> new MediaVerdict(
-                        false, null, "Some bio media of this tank has no weight yet; enter it in its filter.", holds));
+                        false,
+                        null,
+                        "Some bio media of this tank has no weight yet; enter it in its filter.",
+                        holds,
+                        spacing));
     }
 
     private static void checkHolds(StageView stage, MediaPlan plan) {

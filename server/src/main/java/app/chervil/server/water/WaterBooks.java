@@ -3,10 +3,12 @@ package app.chervil.server.water;
 import app.chervil.core.water.Hold;
 import app.chervil.core.water.Medication;
 import app.chervil.core.water.Parameter;
+import app.chervil.core.water.Permission.Earlier;
 import app.chervil.core.water.Reading;
 import app.chervil.core.water.Replacement;
 import app.chervil.core.water.WaterBook;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.interval.DisturbanceBook;
 import app.chervil.server.interval.HoldBook;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.tank.TankView;
@@ -24,7 +26,7 @@ import org.springframework.stereotype.Component;
 
 /** Stored rows as the core's water books: one query a table, however many tanks. */
 @Component
-class WaterBooks implements HoldBook {
+class WaterBooks implements HoldBook, DisturbanceBook {
     /** Enough to see a spike and its clearing; older readings cannot change a hold that is in force. */
     private static final int MOST_RECENT = 60;
 
@@ -93,6 +95,13 @@ class WaterBooks implements HoldBook {
     List<Reading> core(List<ReadingRow> rows) {
         return rows.stream()
                 .flatMap(row -> row.toCore(clock.getZone()).stream())
+                .toList();
+    }
+
+    @Override
+    public List<Earlier> disturbances(SignedIn who, long tank) {
+        return replaced(who, tank).stream()
+                .map(row -> new Earlier(row.replacedOn(), "replace part of the bio media"))
                 .toList();
     }
 

@@ -45,7 +45,7 @@ class GuidedApiTest {
                 // 5 of 220 L
                 .andExpect(jsonPath("$.draw.percent").value(org.hamcrest.Matchers.closeTo(2.273, 0.001)))
                 .andExpect(jsonPath("$.rinseWith").value(org.hamcrest.Matchers.startsWith("Tank water only.")))
-                .andExpect(jsonPath("$.carry[0]").value("1 bucket"));
+                .andExpect(jsonPath("$.carry[0]").value("2 buckets, one of them empty"));
     }
 
     @Test

@@ -152,13 +152,13 @@ class ServiceApiTest {
         site.get(keeper, "/api/rounds").andExpect(jsonPath("$.visits.length()").value(5));
 
         // What forecasts and watches rest on, chores, people's time, and the plan that is made and stored once.
-        assertThat(count.statements()).hasSize(39);
+        assertThat(count.statements()).hasSize(40);
         count.reset();
 
         site.get(keeper, "/api/rounds").andExpect(jsonPath("$.visits.length()").value(5));
 
         // The plan in force is read and kept.
-        assertThat(count.statements()).hasSize(29);
+        assertThat(count.statements()).hasSize(30);
     }
 
     @ParameterizedTest(name = "{0}")

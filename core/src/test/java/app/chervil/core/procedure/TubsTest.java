@@ -1,0 +1,106 @@
+package app.chervil.core.procedure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.chervil.core.procedure.Tubs.Means;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Rinse water as large as the keeper's buckets and as small as the tank asks. */
+class TubsTest {
+    private static final Means USUAL = new Means(Means.USUAL_BUCKET_L, 220, Means.USUAL_SHARE);
+
+    /** Two thirds of a bucket of 8 L are 5.3 L, so 5 L in steps of half a litre. */
+    @Test
+    void a_tank_that_can_spare_it_gives_two_thirds_of_each_bucket() {
+        assertThat(Tubs.of(2, true, USUAL)).isEqualTo(new Tubs(3, 5, true));
+    }
+
+    /** A quarter of 38 L are 9.5 L: three tubs of 3.16 L, so 3 L each. */
+    @ParameterizedTest
+    @CsvSource({
+        "38, 2, true, 3, 3",
+        "20, 2, true, 3, 1.5",
+        "12, 2, true, 3, 1",
+        "8, 2, true, 2, 1",
+        "5, 2, true, 1, 1",
+        "3, 2, true, 1, 0.7",
+        "20, 1, false, 1, 5",
+        "1, 2, true, 1, 0.2"
+    })
+    void a_small_tank_gives_fewer_and_smaller_tubs(
+            double tankL, int rinses, boolean bio, int count, double litresEach) {
+        assertThat(Tubs.of(rinses, bio, new Means(8, tankL, 0.25))).isEqualTo(new Tubs(count, litresEach, bio));
+    }
+
+    @Test
+    void never_more_is_drawn_than_the_share_whatever_the_buckets() {
+        Random random = new Random(7);
+        for (int world = 0; world < 20_000; world++) {
+            Means means = new Means(random.nextDouble(0.5, 40), random.nextDouble(1, 2000), random.nextDouble(0.05, 1));
+            Tubs tubs = Tubs.of(random.nextInt(3), random.nextBoolean(), means);
+
+            boolean leastTub = tubs.count() == 1 && tubs.litresEach() <= 1;
+            assertThat(tubs.litres() <= means.mostLitres() + 1e-9 || leastTub)
+                    .as("world %d: %s of %s", world, tubs, means)
+                    .isTrue();
+            assertThat(tubs.litresEach()).isLessThanOrEqualTo(Math.max(1, means.bucketL()));
+        }
+    }
+
+    @Test
+    void what_needs_no_water_draws_none() {
+        assertThat(Tubs.of(0, false, USUAL).litres()).isZero();
+        assertThat(Tubs.of(0, false, USUAL).toBring(false)).isEmpty();
+    }
+
+    @Test
+    void an_empty_bucket_is_brought_beside_those_with_water() {
+        assertThat(new Tubs(0, 0, false).toBring(true)).containsExactly("1 empty bucket");
+        assertThat(new Tubs(1, 5, false).toBring(false)).containsExactly("1 bucket");
+        assertThat(new Tubs(3, 5, true).toBring(true)).containsExactly("4 buckets, one of them empty");
+        assertThat(new Tubs(1, 1.5, true).toBring(true)).containsExactly("1 tub", "1 empty bucket");
+        assertThat(new Tubs(2, 1, true).toBring(false)).containsExactly("2 tubs");
+    }
+
+    @Test
+    void with_one_tub_it_is_the_medias_and_foam_is_rinsed_by_jug() {
+        Tubs one = new Tubs(1, 1, true);
+
+        assertThat(one.pours(false)).isTrue();
+        assertThat(one.first(false)).isEqualTo("over an empty bucket, pouring water from the tub by jug,");
+        assertThat(one.bioTub()).isEqualTo("the tub");
+        assertThat(one.drawn(false)).isEqualTo("Fill one tub with 1 L of tank water.");
+    }
+
+    @Test
+    void under_the_tap_only_the_media_has_tank_water_and_the_step_says_so() {
+        Tubs bio = new Tubs(1, 5, true);
+
+        assertThat(bio.first(true)).isEqualTo("under the tap");
+        assertThat(bio.hasSecond(true)).isFalse();
+        assertThat(bio.drawn(true))
+                .isEqualTo("Fill one bucket with 5 L of tank water; it is for the bio media, foam is rinsed under the"
+                        + " tap.");
+    }
+
+    @Test
+    void the_last_of_three_is_the_medias() {
+        Tubs three = new Tubs(3, 2.5, true);
+
+        assertThat(three.first(false)).isEqualTo("in tub one");
+        assertThat(three.second()).isEqualTo("in tub two");
+        assertThat(three.bioTub()).isEqualTo("tub three");
+        assertThat(three.drawn(false))
+                .isEqualTo("Fill three tubs with 2.5 L of tank water each; the last is for the bio media.");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0, 100, 0.25", "8, 0, 0.25", "8, 100, 0", "8, 100, 1.1", "NaN, 100, 0.25"})
+    void what_cannot_be_is_refused(double bucket, double tank, double share) {
+        assertThatThrownBy(() -> new Means(bucket, tank, share)).isInstanceOf(IllegalArgumentException.class);
+    }
+}

@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import { computed, reactive } from 'vue'
+import TextField from '@/shared/components/TextField.vue'
+import { shortDay, today } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import { offerUndo } from '@/shared/undo'
+import { useDropPause, useEndPause, usePauses, useSavePause, type Pause } from './queries'
+
+/** When a filter stood still or its keeper was away: those days gather less dirt, so its dates wait. */
+const props = defineProps<{ tank: number; filters: { id: number; name: string }[] }>()
+
+const CAUSES = [
+  { value: 'OFF', label: 'It stands still' },
+  { value: 'AWAY', label: 'Little is fed' },
+] as const
+const SAID: Record<Pause['cause'], string> = { OFF: 'stood still', AWAY: 'little was fed' }
+const ALL = 0
+
+const pauses = usePauses(() => props.tank)
+const save = useSavePause(() => props.tank)
+const end = useEndPause()
+const drop = useDropPause()
+const { sending, errors, trouble, send } = useSending()
+
+const blank = () => ({ cause: 'OFF' as Pause['cause'], filter: ALL, firstDay: today(), untilDay: '' })
+const form = reactive(blank())
+const listed = computed(() => (pauses.data.value ?? []).toReversed())
+const nameOf = (pause: Pause) =>
+  props.filters.find((filter) => filter.id === pause.filterId)?.name ?? 'All filters'
+
+async function add() {
+  const id = crypto.randomUUID()
+  const saved = await send(() =>
+    save.mutateAsync({
+      id,
+      pause: {
+        cause: form.cause,
+        filterId: form.filter === ALL ? undefined : form.filter,
+        firstDay: form.firstDay,
+        untilDay: form.untilDay || undefined,
+      },
+    }),
+  )
+  if (!saved) return
+  Object.assign(form, blank())
+  offerUndo('Kept. The dates follow.', () => drop.mutateAsync(id))
+}
+
+async function remove(pause: Pause) {
+  const removed = await send(async () => {
+    await drop.mutateAsync(pause.id)
+    return true
+  })
+  const { id, ...rest } = pause
+  if (removed) offerUndo('Taken out.', () => save.mutateAsync({ id, pause: rest }))
+}
+</script>
+
+<template>
+  <section aria-labelledby="pauses">
+    <h2 id="pauses">Off or away</h2>
+    <p v-if="pauses.isError.value" role="alert">The pauses could not be loaded.</p>
+    <ul v-if="listed.length">
+      <li v-for="pause in listed" :key="pause.id">
+        <span>
+          <b>{{ nameOf(pause) }}</b>: {{ SAID[pause.cause] }} from {{ shortDay(pause.firstDay) }}
+          <template v-if="pause.untilDay">until {{ shortDay(pause.untilDay) }}</template>
+          <template v-else>on</template>
+        </span>
+        <el-button
+          v-if="!pause.untilDay && pause.firstDay < today()"
+          :disabled="sending"
+          @click="send(() => end.mutateAsync({ id: pause.id, untilDay: today() }))"
+          >As usual from today</el-button
+        >
+        <el-button text :disabled="sending" @click="remove(pause)">Take out</el-button>
+      </li>
+    </ul>
+    <details>
+      <summary>Add a time off or away</summary>
+      <form novalidate @submit.prevent="add">
+        <el-radio-group v-model="form.cause" size="large" aria-label="What happens">
+          <el-radio-button v-for="one in CAUSES" :key="one.value" :value="one.value">{{
+            one.label
+          }}</el-radio-button>
+        </el-radio-group>
+        <el-radio-group
+          v-if="filters.length > 1"
+          v-model="form.filter"
+          size="large"
+          aria-label="Which filter"
+        >
+          <el-radio-button :value="ALL">All filters</el-radio-button>
+          <el-radio-button v-for="filter in filters" :key="filter.id" :value="filter.id">{{
+            filter.name
+          }}</el-radio-button>
+        </el-radio-group>
+        <TextField
+          v-model="form.firstDay"
+          label="From"
+          name="firstDay"
+          type="date"
+          :error="errors.firstDay"
+        />
+        <TextField
+          v-model="form.untilDay"
+          label="As usual again from"
+          name="untilDay"
+          type="date"
+          hint="Empty if nobody knows yet."
+          :error="errors.untilDay"
+        />
+        <p v-if="form.cause === 'OFF'" class="small quiet">
+          Wet media goes foul after about four hours without flow. Rinse it in tank water before the filter
+          runs again, then test ammonia on days 1 and 3.
+        </p>
+        <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
+        <el-button native-type="submit" type="primary" :disabled="sending">Keep</el-button>
+      </form>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+  margin: 8px 0 16px;
+}
+
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  min-height: var(--touch);
+  border-bottom: 1px solid var(--hair);
+}
+
+li span {
+  flex: 1 1 200px;
+}
+
+summary {
+  min-height: var(--touch);
+  align-content: center;
+  color: var(--herb);
+  font-weight: 600;
+  cursor: pointer;
+}
+</style>
