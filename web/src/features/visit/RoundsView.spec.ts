@@ -32,7 +32,16 @@ function visit(name: string, room: string, carry: [string, number][]): Rounds['v
 }
 
 function rounds(change: Partial<Rounds>): Rounds {
-  return { today: '2026-11-25', tanks: 2, visits: [], held: [], readings: [], week: WEEK, ...change }
+  return {
+    today: '2026-11-25',
+    tanks: 2,
+    visits: [],
+    held: [],
+    readings: [],
+    questions: [],
+    week: WEEK,
+    ...change,
+  }
 }
 
 describe('rounds', () => {
@@ -80,6 +89,31 @@ describe('rounds', () => {
       'Gallery',
     ])
     expect(wrapper.findAll('.tray li').map((thing) => thing.text())).toEqual(['Bucket', 'Fine pad 3'])
+  })
+
+  it('ask again what nobody answered when the first service was logged', async () => {
+    const question = {
+      filterId: 4,
+      filterName: 'Weir',
+      asked: 'START' as const,
+      text: 'When was Weir last cleaned before 12 Nov?',
+      choices: [{ answer: 'UNKNOWN', words: 'Nobody knows' }],
+    }
+    const asked = stubServer({
+      'GET /api/rounds': rounds({ questions: [{ serviceId: 's', question }] }),
+      'PUT /api/services/s/answers': { service: { id: 's' }, moved: [], twins: [], questions: [] },
+    })
+    const { wrapper } = await mountView(RoundsView)
+
+    await wrapper.get('[aria-label="One question"] button').trigger('click')
+    await settled()
+
+    expect(asked.find(({ call }) => call.startsWith('PUT'))?.body).toEqual({
+      filterId: 4,
+      asked: 'START',
+      answer: 'UNKNOWN',
+    })
+    expect(asked.filter(({ call }) => call === 'GET /api/rounds')).toHaveLength(2)
   })
 
   it('say what failed and try again when asked', async () => {

@@ -4,6 +4,7 @@ import { lowerFirst } from '@/shared/words'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { longDay, shortDay, today } from '@/shared/dates'
 import { HoldNotice } from '@/features/water'
+import AskedQuestions from './AskedQuestions.vue'
 import { useRounds } from './queries'
 import RoundsTray from './RoundsTray.vue'
 import VisitCard from './VisitCard.vue'
@@ -63,6 +64,12 @@ const summary = computed(() => {
           </p>
         </div>
         <p v-else class="quiet">{{ summary }}</p>
+        <AskedQuestions
+          v-for="one in rounds.data.value?.questions ?? []"
+          :key="one.question.filterId"
+          :service="one.serviceId"
+          :questions="[one.question]"
+        />
         <section v-if="readings.length" aria-labelledby="due-readings">
           <h2 id="due-readings">Readings due</h2>
           <p v-for="one in readings" :key="one.tank.id" class="reading">

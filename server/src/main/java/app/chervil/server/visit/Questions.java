@@ -6,9 +6,12 @@ import app.chervil.server.filter.FilterView;
 import app.chervil.server.interval.Asked;
 import app.chervil.server.visit.SavedService.AskedQuestion;
 import app.chervil.server.visit.SavedService.Choice;
+import app.chervil.server.visit.ServiceRows.UndatedRow;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -20,6 +23,7 @@ final class Questions {
             Asked.FLOW_UNEXPLAINED, Note.FLOW_UNEXPLAINED,
             Asked.SOON_FULL, Note.SOON_FULL,
             Asked.LONG_GAP, Note.LONG_GAP);
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
     private static final List<Choice> AGES = List.of(
             new Choice("DAYS_30", "About a month before"),
             new Choice("DAYS_90", "About three months before"),
@@ -55,6 +59,17 @@ final class Questions {
         });
         asked.forEach(one -> questions.add(question(filter, one)));
         return questions;
+    }
+
+    /** What is still to be asked about the first service of a filter of unknown age. */
+    static AskedQuestion start(UndatedRow first) {
+        String when = DAY.format(first.doneOn());
+        return new AskedQuestion(
+                first.filterId(),
+                first.filterName(),
+                Asked.START,
+                "When was " + first.filterName() + " last cleaned before " + when + "?",
+                AGES);
     }
 
     private static AskedQuestion question(FilterView filter, Asked asked) {

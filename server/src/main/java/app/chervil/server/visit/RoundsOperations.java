@@ -35,12 +35,19 @@ public class RoundsOperations {
     private final HoldBook holds;
     private final WatchOperations watches;
     private final PlanOperations plans;
+    private final ServiceMapper services;
 
-    RoundsOperations(TankOperations tanks, HoldBook holds, WatchOperations watches, PlanOperations plans) {
+    RoundsOperations(
+            TankOperations tanks,
+            HoldBook holds,
+            WatchOperations watches,
+            PlanOperations plans,
+            ServiceMapper services) {
         this.plans = plans;
         this.tanks = tanks;
         this.holds = holds;
         this.watches = watches;
+        this.services = services;
     }
 
     /** Today's rounds by room and tank. */
@@ -68,7 +75,8 @@ public class RoundsOperations {
                         tank, visits.getOrDefault(tank.id(), Rounds.nothing(tank.id())), byTask, new Day(today, plan)))
                 .filter(visit -> !visit.errands().isEmpty() || !visit.chores().isEmpty())
                 .toList();
-        return new RoundsView(today, byId.size(), shown, held(all, onHold, byId), readings(who, byId), week(plan));
+        return new RoundsView(
+                today, byId.size(), shown, held(all, onHold, byId), readings(who, byId), questions(who), week(plan));
     }
 
     /** A day with its plan. */
@@ -108,6 +116,12 @@ public class RoundsOperations {
         return due.entrySet().stream()
                 .map(entry -> new RoundsView.DueView(
                         brief(Objects.requireNonNull(byId.get(entry.getKey()))), entry.getValue()))
+                .toList();
+    }
+
+    private List<RoundsView.OpenQuestion> questions(SignedIn who) {
+        return services.listUndated(who.siteId()).stream()
+                .map(row -> new RoundsView.OpenQuestion(row.serviceId(), Questions.start(row)))
                 .toList();
     }
 

@@ -5,9 +5,11 @@ import app.chervil.core.tank.TankChore;
 import app.chervil.core.visit.Errand;
 import app.chervil.core.visit.Rounds;
 import app.chervil.core.water.Hold;
+import app.chervil.server.visit.SavedService.AskedQuestion;
 import app.chervil.server.water.WatchOperations.DueReading;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -17,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param visits by room and tank; what is planned today, and what is due or late though planned for another day
  * @param held tanks on hold
  * @param readings asked for today
+ * @param questions left open by earlier services, each asked until it is answered
  * @param week the seven days after today
  */
 public record RoundsView(
@@ -25,7 +28,11 @@ public record RoundsView(
         List<VisitView> visits,
         List<HeldView> held,
         List<DueView> readings,
+        List<OpenQuestion> questions,
         List<WeekDay> week) {
+    /** A question about an earlier service. */
+    public record OpenQuestion(UUID serviceId, AskedQuestion question) {}
+
     /**
      * A coming day as planned.
      *

@@ -9,6 +9,7 @@ import app.chervil.server.visit.ServiceRows.PastRow;
 import app.chervil.server.visit.ServiceRows.PhotoCount;
 import app.chervil.server.visit.ServiceRows.RecordedRow;
 import app.chervil.server.visit.ServiceRows.ServiceRow;
+import app.chervil.server.visit.ServiceRows.UndatedRow;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
@@ -65,6 +66,9 @@ interface ServiceMapper {
 
     /** Filters of a tank that services other than this one did something on. */
     List<Long> listServedFilters(long site, long tank, UUID except);
+
+    /** Filters of which nobody said when they were last cleaned before the first service, with that service. */
+    List<UndatedRow> listUndated(long site);
 
     /** What was answered about services of a site, in no order. */
     List<AnswerRow> listAnswers(long site);

@@ -58,8 +58,39 @@ class LoggedApiTest {
     }
 
     @Test
+    void what_nobody_answered_is_asked_on_the_rounds_until_somebody_does() throws Exception {
+        site.get(keeper, "/api/rounds").andExpect(jsonPath("$.questions").isEmpty());
+        opened("2026-05-20", "LIGHT", "");
+        opened("2026-06-01", "LIGHT", "");
+
+        JsonNode open = site.read(site.get(keeper, "/api/rounds")).get("questions");
+        assertThat(open).hasSize(1);
+        assertThat(open.get(0).get("question").get("text").asString())
+                .isEqualTo("When was Weir last cleaned before 20 May?");
+        site.put(
+                        keeper,
+                        "/api/services/" + open.get(0).get("serviceId").asString() + "/answers",
+                        answer("START", "UNKNOWN"))
+                .andExpect(status().isOk());
+
+        site.get(keeper, "/api/rounds").andExpect(jsonPath("$.questions").isEmpty());
+        site.get(keeper, "/api/filters/" + weir.get("id").asLong())
+                .andExpect(jsonPath("$.cleaned.sureness").value("UNKNOWN"));
+    }
+
+    @Test
+    void a_filter_of_unknown_age_is_looked_at_today_and_opened_in_a_week() throws Exception {
+        assertThat(opening().get("window").get("earliest").asString()).isEqualTo("2026-06-08");
+        site.get(keeper, "/api/rounds")
+                .andExpect(jsonPath("$.visits[0].errands[?(@.name == 'Rinse the pre-filter')].standing")
+                        .value("DUE"));
+    }
+
+    @Test
     void the_day_of_the_last_cleaning_can_be_edited_later_and_dates_follow() throws Exception {
         String filter = "/api/filters/" + weir.get("id").asLong();
+        site.put(keeper, filter + "/last-cleaned", "{\"on\": \"2026-05-20\", \"sureness\": \"EXACT\"}")
+                .andExpect(status().isOk());
         String before = opening().get("window").get("ideal").asString();
 
         site.put(keeper, filter + "/last-cleaned", "{\"on\": \"2026-05-01\", \"sureness\": \"EXACT\"}")

@@ -152,13 +152,13 @@ class ServiceApiTest {
         site.get(keeper, "/api/rounds").andExpect(jsonPath("$.visits.length()").value(5));
 
         // What forecasts and watches rest on, chores, people's time, and the plan that is made and stored once.
-        assertThat(count.statements()).hasSize(40);
+        assertThat(count.statements()).hasSize(41);
         count.reset();
 
         site.get(keeper, "/api/rounds").andExpect(jsonPath("$.visits.length()").value(5));
 
         // The plan in force is read and kept.
-        assertThat(count.statements()).hasSize(30);
+        assertThat(count.statements()).hasSize(31);
     }
 
     @ParameterizedTest(name = "{0}")

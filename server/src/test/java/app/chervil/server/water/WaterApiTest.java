@@ -189,6 +189,36 @@ class WaterApiTest {
     }
 
     @Test
+    void an_exchange_of_media_is_told_what_was_done_that_week_and_counts_for_what_follows() throws Exception {
+        JsonNode weir = site.read(site.post(
+                keeper,
+                "/api/tanks/" + tank + "/filters",
+                TestSite.canister("Weir", "2026-01-01")
+                        .replace("\"kind\": \"BIO_MEDIA\",", "\"kind\": \"BIO_MEDIA\", \"massG\": 1000,")));
+        long stage = weir.get("stages").get(3).get("id").asLong();
+        String plan = "{\"stageId\": %d, \"grams\": 100}".formatted(stage);
+        String verdict = "/api/tanks/" + tank + "/media-verdict?on=2026-06-01";
+        site.post(keeper, verdict, plan).andExpect(jsonPath("$.spacing").doesNotExist());
+
+        site.put(keeper, "/api/services/" + UUID.randomUUID(), """
+            {"tankId": %d, "doneOn": "2026-05-29", "doneBy": "A", "note": "", "flows": [], "tasks": [{"taskId": %d}]}""".formatted(
+                        tank, TestSite.task(weir, "Open canister Weir")));
+        site.post(keeper, verdict, plan)
+                .andExpect(jsonPath("$.within").value(true))
+                .andExpect(jsonPath("$.spacing")
+                        .value(startsWith("The bacteria of this tank were disturbed 3 days ago: open canister Weir.")));
+
+        site.put(
+                        keeper,
+                        "/api/tanks/" + tank + "/media-replacements/" + UUID.randomUUID(),
+                        "{\"media\": %s, \"replacedOn\": \"2026-06-01\"}".formatted(plan))
+                .andExpect(status().isOk());
+        site.get(keeper, procedure(weir, "Dip bio media"))
+                .andExpect(jsonPath("$.warnings[0]")
+                        .value(startsWith("The bacteria of this tank were disturbed today: replace part of the bio")));
+    }
+
+    @Test
     void a_water_change_larger_than_the_tank_is_refused() throws Exception {
         String change = """
             {"changedAt": "2026-06-01T10:00:00Z", "litres": %s, "bucketLitres": 24, "note": ""}""";
