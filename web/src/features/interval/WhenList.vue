@@ -14,6 +14,7 @@ const BASIS: Record<Forecast['basis'], string> = {
   FIXED: 'fixed',
   AGE: 'by age',
   WITH_OPENING: 'with opening',
+  TAKEN_ON: 'taken on',
 }
 </script>
 

@@ -27,6 +27,8 @@ public record Forecast(LocalDate since, Window window, Basis basis, Optional<Loa
         /** Age alone. */
         AGE,
         /** Done whenever its canister is opened. */
-        WITH_OPENING
+        WITH_OPENING,
+        /** The first weeks with a filter that was neglected, or of which nobody knows the age. */
+        TAKEN_ON
     }
 }

@@ -124,6 +124,7 @@ final class TakenOn {
         Visit visit = visit(task);
         String why = (task.start().known() ? NEGLECTED : OF_UNKNOWN_AGE)
                 + (visit == Visit.OUTSIDE && first.isEmpty() ? FIRST : LATER);
-        return new Forecast(own.since(), window(visit, outside), own.basis(), own.loading(), List.of(why));
+        Forecast.Basis basis = own.basis() == Forecast.Basis.WITH_OPENING ? own.basis() : Forecast.Basis.TAKEN_ON;
+        return new Forecast(own.since(), window(visit, outside), basis, own.loading(), List.of(why));
     }
 }

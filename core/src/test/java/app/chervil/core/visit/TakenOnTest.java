@@ -102,6 +102,8 @@ class TakenOnTest {
         assertThat(window(entered, PREFILTER)).isEqualTo(new Window(DAY, DAY, DAY));
         assertThat(window(entered, OPENING).earliest()).isEqualTo(DAY.plusDays(7));
         assertThat(window(entered, OPENING).latest()).isEqualTo(DAY.plusDays(14));
+        assertThat(forecastOf(entered, OPENING).basis()).isEqualTo(Forecast.Basis.TAKEN_ON);
+        assertThat(forecastOf(entered, FOAM).basis()).isEqualTo(Forecast.Basis.WITH_OPENING);
         assertThat(forecastOf(entered, PREFILTER).reasons())
                 .containsExactly(
                         "Nobody knows when it was last cleaned. Look at it from outside first; the rest follows,"

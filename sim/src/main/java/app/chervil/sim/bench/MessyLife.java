@@ -213,14 +213,17 @@ final class MessyLife {
     }
 
     private void enter(Kind kind, LoggedService entry, Optional<Finding> finding, int today) {
-        double before = interval(forecast(log, kind, today));
+        Forecast was = forecast(log, kind, today);
         log.add(entry);
         double after = interval(forecast(log, kind, today));
         steps++;
         int grade = finding.map(Finding::grade).orElse(-1);
-        count(Anomaly.UNSEEN_LONGER, grade < 0 && after > before);
-        count(Anomaly.FELL_UNPROVOKED, grade <= Finding.MODERATE.grade() && after < FELL_UNPROVOKED * before);
-        count(Anomaly.FELL_CLEAN, grade >= 0 && grade <= Finding.LIGHT.grade() && after < FELL_CLEAN * before);
+        if (was.basis() != Forecast.Basis.TAKEN_ON) { // the weeks of a first look are no interval
+            double before = interval(was);
+            count(Anomaly.UNSEEN_LONGER, grade < 0 && after > before);
+            count(Anomaly.FELL_UNPROVOKED, grade <= Finding.MODERATE.grade() && after < FELL_UNPROVOKED * before);
+            count(Anomaly.FELL_CLEAN, grade >= 0 && grade <= Finding.LIGHT.grade() && after < FELL_CLEAN * before);
+        }
         if (grade >= 0 && grade < Finding.CLOGGED.grade() && steps % TRIED_DIRTIER == 0) {
             List<LoggedService> dirtier = new ArrayList<>(log.subList(0, log.size() - 1));
             dirtier.add(entry(kind, day(entry.on()), Optional.of(Finding.ofGrade(grade + 1))));
