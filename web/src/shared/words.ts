@@ -163,3 +163,7 @@ export const upperFirst = (words: string) => words.charAt(0).toUpperCase() + wor
 
 /** Words that stand inside a sentence. */
 export const lowerFirst = (words: string) => words.charAt(0).toLowerCase() + words.slice(1)
+
+/** "1 minute", "2 minutes". */
+export const counted = (count: number, thing: string): string =>
+  `${String(count)} ${thing}${count === 1 ? '' : 's'}`

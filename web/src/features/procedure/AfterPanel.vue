@@ -4,6 +4,7 @@ import { MovedPanel } from '@/features/visit'
 import { ComingReadings } from '@/features/water'
 import type { Schemas } from '@/shared/api/client'
 import { withUnit } from '@/shared/units'
+import { counted } from '@/shared/words'
 import { offMinutes } from './progress'
 import type { Guided } from './queries'
 
@@ -16,7 +17,7 @@ const did = (step: string) =>
   props.guided.events.some(
     (event) => event.kind === 'DONE' && (event.step === step || event.step.startsWith(`${step}:`)),
   )
-/** Litres of tank water drawn for rinsing. */
+/** Litres of tank water drawn for rinsing and vacuumed off. */
 const drawn = computed(() =>
   props.guided.steps.filter((step) => did(step.id)).reduce((sum, step) => sum + (step.drawnL ?? 0), 0),
 )
@@ -27,8 +28,8 @@ const regained = computed(() => {
 })
 const facts = computed(() =>
   [
-    props.saved.service.minutes ? `${String(props.saved.service.minutes)} minutes of work.` : '',
-    off.value === undefined ? '' : `Filter off for ${String(off.value)} minutes.`,
+    props.saved.service.minutes ? `${counted(props.saved.service.minutes, 'minute')} of work.` : '',
+    off.value ? `Filter off for ${counted(off.value, 'minute')}.` : '',
     regained.value,
   ].filter(Boolean),
 )
@@ -50,7 +51,7 @@ const facts = computed(() =>
     <template v-if="drawn">
       <h2>Water</h2>
       <p>
-        {{ withUnit(drawn, 'L') }} went into rinse buckets.
+        {{ withUnit(drawn, 'L') }} were drawn from the tank.
         <RouterLink
           :to="{
             name: 'water-change',

@@ -1,9 +1,14 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { withUnit } from '@/shared/units'
+import { counted } from '@/shared/words'
 import type { Procedure } from './queries'
 
 /** What a service takes and every step of it; also the card that is printed for the bench. */
-defineProps<{ procedure: Procedure; tank: string }>()
+const props = defineProps<{ procedure: Procedure; tank: string }>()
+
+/** Which water media is rinsed in matters only where something is rinsed. */
+const rinses = computed(() => props.procedure.steps.some((step) => step.reason === props.procedure.rinseWith))
 
 const print = () => {
   globalThis.print()
@@ -17,7 +22,8 @@ const print = () => {
       <button class="button plain" type="button" @click="print">Print</button>
     </div>
     <p class="quiet">
-      About {{ procedure.minutes }} minutes, {{ procedure.steps.length }} steps. {{ procedure.rinseWith }}
+      About {{ counted(procedure.minutes, 'minute') }}, {{ counted(procedure.steps.length, 'step') }}.
+      {{ rinses ? procedure.rinseWith : '' }}
     </p>
     <p v-for="warning in procedure.warnings" :key="warning" class="warning" role="note">{{ warning }}</p>
     <p v-for="{ hold, work } in procedure.held" :key="hold.cause" class="held" role="note">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { TaskSettingDialog, useFilters, WaterPath, type Task } from '@/features/filter'
-import { TankPauses, useForecasts, WhenList } from '@/features/interval'
+import { TankPauses, useForecasts, WhenList, type Forecast } from '@/features/interval'
 import { HistoryList } from '@/features/visit'
 import { TankHolds, TankWater } from '@/features/water'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -24,6 +24,12 @@ const changes = useChanges(() => props.tank)
 const now = today()
 const adjusting = ref<Task>()
 
+/** What is done with an opening stands under it, also while the filter is only being taken on. */
+function goesAlong(tasks: Task[], forecast: Forecast): boolean {
+  const withOpening = tasks.find((task) => task.id === forecast.subject.taskId)?.withOpening
+  return forecast.basis === 'WITH_OPENING' || (forecast.basis === 'TAKEN_ON' && withOpening === true)
+}
+
 const byFilter = computed(() =>
   (filters.data.value ?? []).map((filter) => {
     const all = (forecasts.data.value ?? []).filter((forecast) => forecast.subject.filterId === filter.id)
@@ -31,7 +37,7 @@ const byFilter = computed(() =>
       (forecast) => filter.tasks.find((task) => task.id === forecast.subject.taskId)?.action === 'OPEN',
     )
     const rows = all
-      .filter((forecast) => forecast.basis !== 'WITH_OPENING')
+      .filter((forecast) => !goesAlong(filter.tasks, forecast))
       .toSorted((a, b) => a.window.ideal.localeCompare(b.window.ideal))
     return { filter, all, opening, rows, off: filter.tasks.filter((task) => task.mode === 'OFF') }
   }),

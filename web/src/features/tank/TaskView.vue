@@ -5,6 +5,7 @@ import { LookPanel, StoryChapters, storyChart, useStory } from '@/features/inter
 import AsyncState from '@/shared/components/AsyncState.vue'
 import WindowLine from '@/shared/components/WindowLine.vue'
 import { longDay, today, windowWords } from '@/shared/dates'
+import { counted } from '@/shared/words'
 import { useTank } from './queries'
 
 /** At the table: one task of a stage, and how its interval came to be. */
@@ -50,8 +51,10 @@ const withOpening = computed(() => told.value?.forecast.basis === 'WITH_OPENING'
           <p class="lead">
             <template v-if="told.forecast.hold">On hold. {{ told.forecast.hold.reason }}</template>
             <template v-else
-              >Best on <b>{{ longDay(told.forecast.window.ideal) }}</b>, {{ told.forecast.intervalDays }} days
-              after the last; {{ windowWords(told.forecast.window) }}</template
+              >Best on <b>{{ longDay(told.forecast.window.ideal) }}</b><template
+                v-if="told.forecast.intervalDays"
+                >, {{ counted(told.forecast.intervalDays, 'day') }} after the last</template
+              >; {{ windowWords(told.forecast.window) }}</template
             >
           </p>
           <WindowLine
@@ -65,7 +68,13 @@ const withOpening = computed(() => told.value?.forecast.basis === 'WITH_OPENING'
           <p class="quiet">{{ told.forecast.reasons.join(' ') }}</p>
         </section>
         <section v-if="told.chapters.length" aria-labelledby="story">
-          <h2 id="story">How it came to be {{ told.forecast.intervalDays }} days</h2>
+          <h2 id="story">
+            {{
+              told.forecast.intervalDays
+                ? `How it came to be ${counted(told.forecast.intervalDays, 'day')}`
+                : 'What was found so far'
+            }}
+          </h2>
           <RouterLink class="small" :to="{ name: 'how' }">How dates are learned</RouterLink>
           <p v-if="told.fixed" class="quiet">The interval is fixed; this is what was learned beside it.</p>
           <p v-else-if="withOpening" class="quiet">

@@ -69,8 +69,10 @@ async function turn() {
           <strong>{{ moved.name }}</strong>
           <div class="spans">
             <p class="quiet">
-              {{ windowWords(moved.before.window) }}, every
-              <span class="num">{{ moved.before.intervalDays }}</span> days
+              {{ windowWords(moved.before.window)
+              }}<template v-if="moved.before.intervalDays"
+                >, every <span class="num">{{ moved.before.intervalDays }}</span> days</template
+              >
             </p>
             <WindowLine
               :window="moved.before.window"
@@ -82,8 +84,10 @@ async function turn() {
             />
             <p>
               <span class="seen-by-readers">is now</span>
-              {{ windowWords(moved.after.window) }}, best {{ shortDay(moved.after.window.ideal) }}, every
-              <span class="num">{{ moved.after.intervalDays }}</span> days
+              {{ windowWords(moved.after.window) }}, best {{ shortDay(moved.after.window.ideal)
+              }}<template v-if="moved.after.intervalDays"
+                >, every <span class="num">{{ moved.after.intervalDays }}</span> days</template
+              >
             </p>
             <WindowLine
               :window="moved.after.window"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '@/shared/api/client'
 import { longDay, weekday } from '@/shared/dates'
+import { counted } from '@/shared/words'
 
 /** Minutes of the seven days after today, as planned. */
 defineProps<{ week: Schemas['WeekDay'][] }>()
@@ -15,7 +16,8 @@ const height = (minutes: number) => `${String(minutes && 6 + Math.min(minutes, 1
     <ol>
       <li v-for="day in week" :key="day.on">
         <span class="seen-by-readers"
-          >{{ longDay(day.on) }}: {{ day.minutes }} minutes on {{ day.tanks }} tanks</span
+          >{{ longDay(day.on) }}: {{ counted(day.minutes, 'minute') }} on
+          {{ counted(day.tanks, 'tank') }}</span
         >
         <span aria-hidden="true" class="num">{{ day.minutes || '' }}</span>
         <span

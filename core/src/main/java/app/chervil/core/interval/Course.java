@@ -65,9 +65,17 @@ public final class Course {
      * @param before belief before it, then after its finding, then after its flow
      * @param planned what had been decided before it
      * @param notes what was not taken as it stands
+     * @param first whether no service was logged before it
      */
     record Lesson(
-            Serviced service, Ran ran, Belief before, Belief found, Belief flowed, Decision planned, Set<Note> notes) {}
+            Serviced service,
+            Ran ran,
+            Belief before,
+            Belief found,
+            Belief flowed,
+            Decision planned,
+            Set<Note> notes,
+            boolean first) {}
 
     /** How long a run was, in use days and in exposure. */
     record Ran(double days, LogExposure exposure) {}
@@ -151,8 +159,8 @@ public final class Course {
         }
         fullRuns =
                 fullRuns.after(service.finding(), ran.days(), rule, run.start().known());
-        lesson = Optional.of(
-                new Lesson(service, ran, drifted, found, belief, planned, Collections.unmodifiableSet(told)));
+        lesson = Optional.of(new Lesson(
+                service, ran, drifted, found, belief, planned, Collections.unmodifiableSet(told), lesson.isEmpty()));
         notes.addAll(told);
         findings += service.finding().isPresent() ? 1 : 0;
         run = run.served(

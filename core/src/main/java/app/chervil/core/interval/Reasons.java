@@ -21,6 +21,7 @@ final class Reasons {
     private static final double WEIGHT_WORTH_TELLING = 0.25;
     private static final int MOST_TERMS = 2;
     private static final int FEW_FINDINGS = 3;
+    private static final double RATE_WORTH_TELLING = 0.05;
     private static final double HARDLY_ANY = 0.02;
     private static final double EVERY_SECOND = 0.45;
 
@@ -37,7 +38,7 @@ final class Reasons {
         course.changesInRun().forEach(change -> terms.add(context(change)));
         course.lesson().ifPresent(lesson -> terms.addAll(taught(lesson)));
         if (course.findings() == 0) {
-            terms.add(new Term(0.01, start(course.rule())));
+            terms.add(new Term(0.01, start()));
         }
         List<String> sentences = terms.stream()
                 .sorted(Comparator.comparingDouble(Term::size).reversed())
@@ -77,19 +78,35 @@ final class Reasons {
                         + days(Math.round(planned.days().ideal())) + "; that limit is gone.");
     }
 
-    private static String start(CareRule rule) {
-        return "No findings yet, so it starts from the usual " + days(rule.startDays())
-                + ", a little early because tanks differ.";
+    private String start() {
+        double rate = course.run().load().rate();
+        return "No findings yet, so it starts from the usual "
+                + days(course.rule().startDays()) + ", a little early because tanks differ."
+                + (Math.abs(rate - 1) < RATE_WORTH_TELLING
+                        ? ""
+                        : " " + FirstLetter.upper(dirt(rate, " dirt than usual")) + " reaches it.");
+    }
+
+    /** How much dirt a factor means, in the middle of a sentence. */
+    private static String dirt(double factor, String than) {
+        return factor < 1
+                ? "about " + percent(1 - factor) + " less" + than
+                : factor < 2
+                        ? "about " + percent(factor - 1) + " more" + than
+                        : "about " + Math.round(factor * 10) / 10.0 + " times as much";
     }
 
     private List<Term> taught(Lesson lesson) {
         List<Term> terms = new ArrayList<>();
         if (lesson.notes().contains(Note.LONG_GAP)) {
+            long ran = Math.round(lesson.ran().days());
             terms.add(new Term(
                     1,
-                    days(Math.round(lesson.ran().days()))
-                            + " without a service is longer than this stage can last. Is a service missing from the log?"
-                            + " Until you know, it teaches nothing."));
+                    lesson.first()
+                            ? "After " + days(ran) + " without care its dirt says nothing of how fast it fills."
+                            : days(ran)
+                                    + " without a service is longer than this stage can last. Is a service missing from the log?"
+                                    + " Until you know, it teaches nothing."));
             return terms;
         }
         lesson.service().finding().ifPresent(finding -> {
@@ -153,11 +170,7 @@ final class Reasons {
     private static Term context(ContextChange change) {
         ContextEffect effect = ContextEffect.of(change);
         double factor = Math.exp(effect.logRate());
-        String reaches = factor < 1
-                ? "about " + percent(1 - factor) + " less reaches it"
-                : factor < 2
-                        ? "about " + percent(factor - 1) + " more reaches it"
-                        : "about " + Math.round(factor * 10) / 10.0 + " times as much reaches it";
+        String reaches = dirt(factor, "") + " reaches it";
         return new Term(
                 Math.abs(effect.logRate()),
                 change.words() + " " + DAY.format(change.on()) + ": " + reaches + ", still to be confirmed.");

@@ -7,6 +7,7 @@ import static app.chervil.core.procedure.Template.step;
 
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Material;
+import app.chervil.core.filter.StageKind;
 import app.chervil.core.procedure.Build.Fill;
 import app.chervil.core.procedure.Build.Valves;
 import app.chervil.core.procedure.Procedure.Extent;
@@ -41,6 +42,7 @@ final class CommonSteps {
             stopping(situation, extent, steps);
             if (situation.build().hangsOnHoses() && (extent.hosesOff() || extent.bayOpened())) {
                 shutting(situation.build(), extent, steps);
+                drained(situation, steps);
             } else if (extent.hosesOff() && !situation.build().hangsOnHoses()) {
                 hosesOff(steps, "Let the pipes drain back, then take the hoses off over a bucket.", Material.BUCKET);
             }
@@ -150,16 +152,26 @@ final class CommonSteps {
                         Material.BUCKET);
             }
         }
-        if (build.is(FilterKind.UV_UNIT) && extent.bayOpened()) {
-            steps.add(step(Phase.OPEN, "drain", "Hold {filter} over a bucket and let it drain.")
-                    .using(Material.BUCKET)
-                    .does(HANDS_IN));
-        }
         steps.add(
                 valves
                         ? step(Phase.WATER_ON, "open", "Open both valves.").does(WATER_ON)
                         : step(Phase.WATER_ON, "ends-in", "Put both hose ends back into the water.")
                                 .does(HANDS_IN, WATER_ON));
+    }
+
+    /** The lamp of a UV unit lies dry in its sleeve; only with the sleeve does the unit's water come out. */
+    private static void drained(Situation situation, List<Template> steps) {
+        boolean sleeve = situation.work().tasks().stream()
+                .flatMap(task -> situation.stageOf(task).stream())
+                .anyMatch(stage -> stage.kind() == StageKind.UV_SLEEVE || stage.kind() == StageKind.SEALS);
+        if (situation.build().is(FilterKind.UV_UNIT) && sleeve) {
+            steps.add(step(
+                            Phase.SLEEVE_OUT,
+                            "drain",
+                            "Hold {filter} over a bucket, lamp end up. Its water runs out beside the sleeve.")
+                    .using(Material.BUCKET)
+                    .does(HANDS_IN));
+        }
     }
 
     private static void hosesOff(List<Template> steps, String how, Material... vessel) {

@@ -8,6 +8,7 @@ import app.chervil.core.procedure.Situation.Chore;
 import app.chervil.core.procedure.Situation.PathStage;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -79,14 +80,22 @@ record Reach(List<PathStage> handOrder, Set<Long> lifted, boolean emptied) {
         };
     }
 
+    /** Water passes strainer and sponge as one; a hand meets the sponge around it first. */
+    private static List<PathStage> prefilterFirst(List<PathStage> path) {
+        return path.stream()
+                .sorted(Comparator.comparing(stage -> stage.kind() != StageKind.PREFILTER_SPONGE))
+                .toList();
+    }
+
     private static List<PathStage> handOrder(Situation situation) {
+        List<PathStage> path = prefilterFirst(situation.path());
         if (!situation.build().is(FilterKind.CANISTER)) {
-            return situation.path();
+            return path;
         }
         List<PathStage> outside =
-                situation.path().stream().filter(stage -> !isContent(stage)).toList();
-        List<PathStage> inside = new ArrayList<>(
-                situation.path().stream().filter(Reach::isContent).toList());
+                path.stream().filter(stage -> !isContent(stage)).toList();
+        List<PathStage> inside =
+                new ArrayList<>(path.stream().filter(Reach::isContent).toList());
         switch (situation.build().direction().orElse(FlowDirection.BOTTOM_UP)) {
             case TOP_DOWN -> {}
             case BOTTOM_UP -> Collections.reverse(inside);

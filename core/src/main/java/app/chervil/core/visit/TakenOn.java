@@ -11,6 +11,7 @@ import app.chervil.core.interval.Window;
 import app.chervil.core.visit.FilterLog.TaskLog;
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -32,7 +33,8 @@ final class TakenOn {
     private static final int THIRD_VISIT_DAYS = 14;
     private static final String NEGLECTED = "It was not looked after for long";
     private static final String OF_UNKNOWN_AGE = "Nobody knows when it was last cleaned";
-    private static final String FIRST = ". Look at it from outside first; the rest follows, a week or more apart.";
+    private static final String FIRST = ". Begin with this; what disturbs its bacteria follows, a week or more apart.";
+    private static final String NOW = ", so it is due now.";
     private static final String LATER = ", so it is taken on over weeks, to spare its bacteria.";
 
     /** Which of the three services a task belongs to. */
@@ -75,9 +77,10 @@ final class TakenOn {
                         .filter(own -> isTaken(task, own))
                         .isPresent())
                 .toList();
-        boolean outside = taken.stream().anyMatch(task -> visit(task) == Visit.OUTSIDE);
+        EnumSet<Visit> visits = EnumSet.noneOf(Visit.class);
+        taken.forEach(task -> visits.add(visit(task)));
         for (BookedTask task : taken) {
-            forecasts.computeIfPresent(task.id(), (id, own) -> staged(task, own, outside));
+            forecasts.computeIfPresent(task.id(), (id, own) -> staged(task, own, visits));
         }
     }
 
@@ -120,11 +123,11 @@ final class TakenOn {
         return new Window(day, day.plusDays(SECOND_VISIT_DAYS / 2), day.plusDays(SECOND_VISIT_DAYS));
     }
 
-    private Forecast staged(BookedTask task, Forecast own, boolean outside) {
+    private Forecast staged(BookedTask task, Forecast own, Set<Visit> visits) {
         Visit visit = visit(task);
         String why = (task.start().known() ? NEGLECTED : OF_UNKNOWN_AGE)
-                + (visit == Visit.OUTSIDE && first.isEmpty() ? FIRST : LATER);
-        Forecast.Basis basis = own.basis() == Forecast.Basis.WITH_OPENING ? own.basis() : Forecast.Basis.TAKEN_ON;
-        return new Forecast(own.since(), window(visit, outside), basis, own.loading(), List.of(why));
+                + (visit != Visit.OUTSIDE ? LATER : visits.size() > 1 ? FIRST : NOW);
+        boolean outside = visits.contains(Visit.OUTSIDE);
+        return new Forecast(own.since(), window(visit, outside), Forecast.Basis.TAKEN_ON, own.loading(), List.of(why));
     }
 }

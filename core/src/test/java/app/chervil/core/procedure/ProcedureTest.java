@@ -215,9 +215,9 @@ class ProcedureTest {
                         "stop:filter",
                         "break:filter",
                         "cool",
-                        "drain:filter",
                         "bay",
                         "lamp-out",
+                        "drain",
                         "sleeve-out",
                         "sleeve:2",
                         "sleeve-in",
@@ -229,6 +229,14 @@ class ProcedureTest {
                         "watch:filter",
                         "lamp-on:filter")
                 .doesNotContain("lamp-in");
+    }
+
+    @Test
+    void a_lamp_alone_lies_dry_in_its_sleeve_so_nothing_is_drained_and_no_bucket_brought() {
+        Procedure procedure = uv(new Asked(1, CareAction.REPLACE, Optional.of(1L)));
+
+        assertThat(ids(procedure)).contains("lamp-out").doesNotContain("drain", "sleeve-out");
+        assertThat(procedure.vessels()).isEmpty();
     }
 
     @ParameterizedTest

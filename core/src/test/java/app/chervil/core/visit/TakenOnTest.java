@@ -103,11 +103,10 @@ class TakenOnTest {
         assertThat(window(entered, OPENING).earliest()).isEqualTo(DAY.plusDays(7));
         assertThat(window(entered, OPENING).latest()).isEqualTo(DAY.plusDays(14));
         assertThat(forecastOf(entered, OPENING).basis()).isEqualTo(Forecast.Basis.TAKEN_ON);
-        assertThat(forecastOf(entered, FOAM).basis()).isEqualTo(Forecast.Basis.WITH_OPENING);
+        assertThat(forecastOf(entered, FOAM).basis()).isEqualTo(Forecast.Basis.TAKEN_ON);
         assertThat(forecastOf(entered, PREFILTER).reasons())
-                .containsExactly(
-                        "Nobody knows when it was last cleaned. Look at it from outside first; the rest follows,"
-                                + " a week or more apart.");
+                .containsExactly("Nobody knows when it was last cleaned. Begin with this; what disturbs its bacteria"
+                        + " follows, a week or more apart.");
         assertThat(forecastOf(entered, OPENING).reasons())
                 .containsExactly(
                         "Nobody knows when it was last cleaned, so it is taken on over weeks, to spare its bacteria.");
@@ -140,6 +139,26 @@ class TakenOnTest {
 
         assertThat(window(bare.forecasts(DAY), FOAM)).isEqualTo(new Window(DAY, DAY, DAY));
         assertThat(window(bare.forecasts(DAY.plusDays(40)), FOAM).ideal()).isEqualTo(DAY.plusDays(40));
+    }
+
+    @Test
+    void where_nothing_disturbs_it_is_due_now_and_nothing_follows() {
+        FilterBook outside =
+                book(List.of(prefilter(Start.about(DAY, 0.3), Optional.empty())), List.of(), FilterKind.UV_UNIT);
+
+        assertThat(forecastOf(outside.forecasts(DAY.plusYears(3)), PREFILTER).reasons())
+                .containsExactly("It was not looked after for long, so it is due now.");
+    }
+
+    @Test
+    void its_first_dirt_teaches_nothing_and_is_not_taken_for_a_gap_in_the_log() {
+        LocalDate adopted = DAY.plusYears(3);
+        int day = (int) ChronoUnit.DAYS.between(DAY, adopted);
+        FilterBook served =
+                canister(Start.about(DAY, 0.3), service(day, Map.of(PREFILTER, Optional.of(Finding.CLOGGED))));
+
+        assertThat(forecastOf(served.forecasts(adopted), PREFILTER).reasons())
+                .contains("After 1096 days without care its dirt says nothing of how fast it fills.");
     }
 
     @Test

@@ -218,6 +218,11 @@ public class ForecastOperations {
                 .toList();
     }
 
+    private static @Nullable Long intervalDays(Forecast forecast) {
+        long days = ChronoUnit.DAYS.between(forecast.since(), forecast.window().ideal());
+        return days <= 0 || forecast.basis() == Forecast.Basis.TAKEN_ON ? null : days;
+    }
+
     private static ForecastView view(CareBook.TaskForecast task, LocalDate today, @Nullable Hold hold) {
         Forecast forecast = task.forecast();
         return new ForecastView(
@@ -230,7 +235,7 @@ public class ForecastOperations {
                 forecast.window().standingOn(today),
                 forecast.window(),
                 forecast.since(),
-                ChronoUnit.DAYS.between(forecast.since(), forecast.window().ideal()),
+                intervalDays(forecast),
                 forecast.basis(),
                 forecast.loading().orElse(null),
                 forecast.reasons(),

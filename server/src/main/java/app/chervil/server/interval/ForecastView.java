@@ -13,7 +13,8 @@ import org.jspecify.annotations.Nullable;
  * When a task is next due, and why.
  *
  * @param since the day the present run began
- * @param intervalDays days from there to the ideal day
+ * @param intervalDays days from there to the ideal day; absent where that is no interval: a first look, or a part found
+ *     spent
  * @param loading absent where dirt does not count
  * @param signs what a look between services can tell; empty if none can
  * @param hold why the task is to wait whatever its window says; absent if it need not
@@ -23,7 +24,7 @@ public record ForecastView(
         Window.Standing standing,
         Window window,
         LocalDate since,
-        long intervalDays,
+        @Nullable Long intervalDays,
         Forecast.Basis basis,
         @Nullable Loading loading,
         List<String> reasons,

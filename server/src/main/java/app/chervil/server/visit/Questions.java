@@ -53,7 +53,8 @@ final class Questions {
         }
         EnumSet<Asked> asked = EnumSet.noneOf(Asked.class);
         BY_NOTE.forEach((question, note) -> {
-            if (with.contains(note) && !without.contains(note)) {
+            boolean ofItsPast = first && question == Asked.LONG_GAP;
+            if (with.contains(note) && !without.contains(note) && !ofItsPast) {
                 asked.add(question);
             }
         });

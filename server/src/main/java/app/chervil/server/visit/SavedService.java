@@ -6,6 +6,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A service just stored, and what it moved.
@@ -23,8 +24,8 @@ public record SavedService(
      */
     public record Moved(long taskId, String name, Span before, Span after, List<String> reasons) {}
 
-    /** A window and the days from the last service to its ideal day. */
-    public record Span(Window window, long intervalDays) {}
+    /** A window and the days from the last service to its ideal day, absent where that is no interval. */
+    public record Span(Window window, @Nullable Long intervalDays) {}
 
     /** Something to be asked once about a filter. */
     public record AskedQuestion(long filterId, String filterName, Asked asked, String text, List<Choice> choices) {}

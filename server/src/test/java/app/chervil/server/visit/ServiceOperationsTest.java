@@ -312,7 +312,7 @@ class ServiceOperationsTest {
                 Standing.LATER,
                 new Window(ideal, ideal, ideal),
                 TODAY,
-                days,
+                (long) days,
                 Basis.LEARNED,
                 null,
                 List.of(),
