@@ -68,6 +68,14 @@ public final class FilterBook {
      * @param pauses on which it stood or its keeper was away
      */
     public record Around(Surroundings today, List<ContextChange> changes, Pauses pauses) {
+        public Around {
+            changes = changes.stream()
+                    .sorted(Comparator.comparing(ContextChange::on)
+                            .thenComparing(ContextChange::kind)
+                            .thenComparing(ContextChange::steps))
+                    .toList();
+        }
+
         public Around(Surroundings today, List<ContextChange> changes) {
             this(today, changes, Pauses.NONE);
         }

@@ -58,6 +58,24 @@ class LoggedApiTest {
     }
 
     @Test
+    void another_tank_and_another_name_change_no_date() throws Exception {
+        opened("2026-05-20", "MODERATE", "");
+        JsonNode before = site.read(site.get(keeper, "/api/forecasts?tank=" + tank));
+
+        long other = site.tank(keeper);
+        JsonNode strange = site.canister(keeper, other, "Strange", "2025-01-01");
+        site.put(keeper, "/api/services/" + java.util.UUID.randomUUID(), """
+            {"tankId": %d, "doneOn": "2026-05-30", "doneBy": "A", "note": "", "flows": [],
+             "tasks": [{"taskId": %d, "finding": "CLOGGED"}]}""".formatted(
+                        other, TestSite.task(strange, "Rinse the pre-filter")));
+        site.put(keeper, "/api/tanks/" + tank, """
+            {"version": 1, "changedOn": "2026-06-01", "tank": %s}""".formatted(TestSite.TANK.replace("\"Brook\"", "\"Beck\"")))
+                .andExpect(status().isOk());
+
+        assertThat(site.read(site.get(keeper, "/api/forecasts?tank=" + tank))).isEqualTo(before);
+    }
+
+    @Test
     void what_nobody_answered_is_asked_on_the_rounds_until_somebody_does() throws Exception {
         site.get(keeper, "/api/rounds").andExpect(jsonPath("$.questions").isEmpty());
         opened("2026-05-20", "LIGHT", "");
