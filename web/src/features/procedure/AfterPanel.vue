@@ -12,7 +12,13 @@ import type { Guided } from './queries'
 const props = defineProps<{ saved: Schemas['SavedService']; guided: Guided }>()
 const emit = defineEmits<{ merged: [saved: Schemas['SavedService']] }>()
 
-const off = computed(() => offMinutes(props.guided.steps, props.guided.events))
+const off = computed(() =>
+  offMinutes(
+    props.guided.steps,
+    props.guided.events,
+    Date.parse(props.guided.finishedAt ?? '') || Date.now(),
+  ),
+)
 const did = (step: string) =>
   props.guided.events.some(
     (event) => event.kind === 'DONE' && (event.step === step || event.step.startsWith(`${step}:`)),

@@ -36,6 +36,12 @@ const spent = computed(() => {
     .flatMap((step) => step.materials.filter((thing) => thing.spent).map((thing) => thing.name))
   return [...new Set(all)].map((thing) => ({ thing, usual: all.filter((one) => one === thing).length }))
 })
+/** What was ticked here after the end, by the text of its step. */
+const late = computed(() =>
+  props.guided.late.value
+    .filter((event) => event.kind === 'DONE')
+    .map((event) => view.value?.steps.find((step) => step.id === event.step)?.text ?? event.step),
+)
 const used = ref<Record<string, number>>({})
 const countOf = (part: { thing: string; usual: number }) => used.value[part.thing] ?? part.usual
 /** What the stores lose; a 0 tells that none was used where one is usual. */
@@ -77,10 +83,28 @@ async function dropIt() {
 <template>
   <div class="end">
     <AfterPanel v-if="saved && view" :saved="saved" :guided="view" @merged="(one) => (saved = one)" />
-    <p v-else-if="view?.finishedAt">
-      This service is finished.
-      <RouterLink :to="{ name: 'tank', params: { tank: view.place.tankId } }">See the tank</RouterLink>
-    </p>
+    <section v-else-if="view?.finishedAt">
+      <p>
+        This service is in the log.
+        <RouterLink :to="{ name: 'tank', params: { tank: view.place.tankId } }">See the tank</RouterLink>
+      </p>
+      <template v-if="late.length">
+        <p class="warn" role="note">
+          It was ended on another device. What you ticked here since then is not in its log:
+        </p>
+        <ul>
+          <li v-for="(words, i) in late" :key="i">{{ words }}</li>
+        </ul>
+        <div class="actions">
+          <RouterLink
+            class="button"
+            :to="{ name: 'correct', params: { tank: view.place.tankId, service: view.id } }"
+            >Correct the service</RouterLink
+          >
+          <el-button size="large" @click="guided.forget()">Discard these ticks</el-button>
+        </div>
+      </template>
+    </section>
     <form v-else @submit.prevent="end">
       <h1>{{ early ? 'End before the last step?' : 'All steps done' }}</h1>
       <ul v-if="skipped.length">

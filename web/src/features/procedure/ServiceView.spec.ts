@@ -123,4 +123,35 @@ describe('the service view', () => {
 
     expect(wrapper.get('[data-field=leftOffReason] .error').text()).toBe('The filter is still off.')
   })
+
+  it('shows what was ticked after another device had ended it, and where it can be put right', async () => {
+    const ended = {
+      id: ID,
+      place: { tankId: 1, tankName: 'Brook bench', filterId: 2, filterName: 'Weir' },
+      steps: STEPS,
+      events: [],
+      startedAt: '2026-11-25T10:00:00Z',
+      finishedAt: '2026-11-25T10:30:00Z',
+    }
+    let over = false
+    const { wrapper, key } = await open({
+      [`POST ${PATH}/events`]: (body: unknown) => {
+        const sent = (body as { events: GuidedEvent[] }).events
+        if (sent.length > 0) over = true
+        if (sent.length > 0) return refusal(409, { code: 'ended', detail: 'It is in the log already.' })
+        return over ? ended : { ...ended, finishedAt: undefined }
+      },
+    })
+
+    await key(' ')
+
+    expect(wrapper.text()).toContain('What you ticked here since then is not in its log')
+    expect(wrapper.findAll('.end li').map((row) => row.text())).toEqual(['Do stop'])
+    await wrapper
+      .findAll('button')
+      .find((button) => button.text() === 'Discard these ticks')
+      ?.trigger('click')
+    await settled()
+    expect(wrapper.text()).not.toContain('What you ticked here')
+  })
 })

@@ -93,6 +93,28 @@ describe('a service in progress', () => {
     expect(guided.waiting.value).toBe(1)
   })
 
+  it('keeps what was ticked after another device had ended it, and sends it no more', async () => {
+    const answers: Answers = { [EVENTS]: VIEW }
+    const { guided, sent } = open(answers)
+    await settled()
+    answers[EVENTS] = (body: unknown) =>
+      (body as { events: unknown[] }).events.length > 0
+        ? refusal(409, { code: 'ended', detail: 'It is in the log already.' })
+        : { ...VIEW, finishedAt: '2026-11-25T11:00:00Z' }
+    guided.record('DONE', 'start:filter')
+    await settled()
+
+    expect(guided.view.value?.finishedAt).toBe('2026-11-25T11:00:00Z')
+    expect(guided.late.value.map((event) => event.step)).toEqual(['start:filter'])
+    const before = sent().length
+    vi.advanceTimersByTime(30_000)
+    await settled()
+    expect(sent()).toHaveLength(before)
+
+    guided.forget()
+    expect(guided.late.value).toEqual([])
+  })
+
   it('stops asking once it is forgotten', async () => {
     const { guided, sent } = open({ [EVENTS]: VIEW })
     await settled()

@@ -27,6 +27,9 @@ export function useGuided(id: string) {
   const kept = reactive<Kept>(stored(place))
   const reachable = ref(true)
   const failure = ref<unknown>()
+  /** Ticks made here after somebody else had ended the service: they are not in its log. */
+  const late = computed(() => (ended.value ? kept.outbox : []))
+  const ended = ref(false)
   let running: Promise<void> | undefined
 
   const events = computed(() => [...(kept.view?.events ?? []), ...kept.outbox])
@@ -44,6 +47,7 @@ export function useGuided(id: string) {
 
   /** One exchange at a time; whoever asks meanwhile waits for the one under way. */
   function sync(): Promise<void> {
+    if (ended.value) return Promise.resolve()
     running ??= exchangeOnce().finally(() => (running = undefined))
     return running
   }
@@ -64,15 +68,28 @@ export function useGuided(id: string) {
       failure.value = undefined
       keep()
     } catch (problem) {
+      if (problem instanceof Problem && problem.code === 'ended') {
+        await learnOfTheEnd()
+        return
+      }
       const refused = problem instanceof Problem && problem.status >= 400 && problem.status < 500
       reachable.value = refused
       failure.value = refused ? problem : undefined
     }
   }
 
+  /** Somebody ended it meanwhile. What was ticked here since is kept until the keeper has seen it. */
+  async function learnOfTheEnd() {
+    kept.view = await exchange(id, []).catch(() => kept.view)
+    ended.value = true
+    reachable.value = true
+    keep()
+  }
+
   /** Everything is on the server and may be forgotten here. */
   function forget() {
     stop()
+    kept.outbox = []
     localStorage.removeItem(place)
   }
 
@@ -92,6 +109,7 @@ export function useGuided(id: string) {
     progress,
     reachable,
     failure,
+    late,
     record,
     sync,
     flush,

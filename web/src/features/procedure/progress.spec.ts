@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { clockWords, offAdvice, offMinutes, progressOf } from './progress'
 import type { GuidedEvent, Step } from './queries'
@@ -8,56 +9,71 @@ function step(id: string, more: Partial<Step> = {}): Step {
   return { id, text: id, reason: '', cautions: [], materials: [], effects: [], ...more }
 }
 
-const STEPS = [
-  step('gloves'),
-  step('stop', { effects: ['POWER_OFF'] }),
-  step('soak', { timerMinutes: 30 }),
-  step('start', { effects: ['POWER_ON'] }),
-]
-
-/** Events a minute apart, each written as kind and step. */
-function happened(written: string[]) {
-  return written.map((words, minute): GuidedEvent => {
-    const [kind, id = '', value = ''] = words.split(' ')
-    const happenedAt = new Date(START + minute * 60_000).toISOString()
-    return { id: String(minute), happenedAt, kind: kind as GuidedEvent['kind'], step: id, value }
-  })
+interface Expected {
+  done?: string[]
+  skipped?: string[]
+  current?: string
+  offSince?: number
+  offMinutes?: number
+  grades?: Record<string, string>
+  timers?: Record<string, number>
 }
 
-const after = (...written: string[]) => progressOf(STEPS, happened(written))
+interface Example {
+  name: string
+  events: string[]
+  now: number
+  expect: Expected
+}
 
-describe('progress of a service', () => {
-  it('stands at the first step that is neither done nor skipped', () => {
-    expect(after().current?.id).toBe('gloves')
-    expect(after('DONE gloves', 'SKIPPED stop later').current?.id).toBe('soak')
-    expect(after('DONE gloves', 'UNDONE gloves').current?.id).toBe('gloves')
-    expect(after('DONE gloves', 'DONE stop', 'DONE soak', 'DONE start').current).toBeUndefined()
+/** The examples that the server is held to as well; times in minutes. */
+const shared = JSON.parse(readFileSync('../core/src/test/resources/vectors/guided-work.json', 'utf8')) as {
+  steps: { id: string; effects?: Step['effects']; timerMinutes?: number; stage?: number }[]
+  cases: Example[]
+}
+const SHARED_STEPS = shared.steps.map(({ id, effects = [], timerMinutes, stage }) =>
+  step(id, { effects, timerMinutes, stageId: stage }),
+)
+const at = (minute: number) => START + minute * 60_000
+
+/** Written as minute, kind, step and value. */
+function event(written: string): GuidedEvent {
+  const [minute = '0', kind, id = '', ...value] = written.split(' ')
+  return {
+    id: written,
+    happenedAt: new Date(at(Number(minute))).toISOString(),
+    kind: kind as GuidedEvent['kind'],
+    step: id,
+    value: value.join(' '),
+  }
+}
+
+describe('progress of a service, by the examples shared with the server', () => {
+  it.each(shared.cases)('$name', ({ events, now, expect: told }) => {
+    const progress = progressOf(SHARED_STEPS, events.map(event))
+    const here = (id: string) => SHARED_STEPS.some((one) => one.id === id)
+
+    expect([...progress.done].filter(here).toSorted()).toEqual((told.done ?? []).toSorted())
+    expect([...progress.skipped.keys()].toSorted()).toEqual((told.skipped ?? []).toSorted())
+    expect(progress.current?.id).toBe(told.current)
+    expect(progress.offSince).toBe(told.offSince === undefined ? undefined : at(told.offSince))
+    expect(offMinutes(SHARED_STEPS, events.map(event), at(now))).toBe(told.offMinutes)
+    expect(progress.findings.get('out:7')).toBe(told.grades?.['7'])
+    expect(Object.fromEntries(progress.timers.map((timer) => [timer.step.id, timer.endsAt]))).toEqual(
+      Object.fromEntries(Object.entries(told.timers ?? {}).map(([id, end]) => [id, at(end)])),
+    )
   })
 
-  it('counts the filter as off from the stop to the confirmed start', () => {
-    expect(after('DONE gloves').offSince).toBeUndefined()
-    expect(after('DONE gloves', 'DONE stop', 'DONE soak').offSince).toBe(START + 60_000)
-    expect(after('DONE stop', 'DONE start').offSince).toBeUndefined()
-    expect(after('DONE stop', 'UNDONE stop').offSince).toBeUndefined()
-    expect(after('DONE stop', 'DONE start', 'UNDONE start').offSince).toBe(START)
+  it('are enough of them to mean something', () => {
+    expect(shared.cases.length).toBeGreaterThan(20)
   })
+})
 
-  it('adds up the minutes without a filter', () => {
-    expect(offMinutes(STEPS, happened(['DONE gloves']))).toBeUndefined()
-    expect(offMinutes(STEPS, happened(['DONE stop', 'DONE soak', 'DONE start', 'DONE gloves']))).toBe(2)
-    expect(offMinutes(STEPS, happened(['DONE stop', 'DONE start', 'DONE stop', 'DONE soak']))).toBe(2)
-  })
-
-  it('runs a timer until its step is done', () => {
-    expect(after('TIMER soak').timers[0]?.endsAt).toBe(START + 30 * 60_000)
-    expect(after('TIMER soak', 'DONE soak').timers).toEqual([])
-  })
-
-  it('keeps the last grade and the reason of a skip', () => {
-    const progress = after('FINDING soak LIGHT', 'FINDING soak HEAVY', 'SKIPPED stop broken')
-
-    expect(progress.findings.get('soak')).toBe('HEAVY')
-    expect(progress.skipped.get('stop')).toBe('broken')
+describe('what is told of a service', () => {
+  it('keeps the reason of a skip', () => {
+    expect(progressOf(SHARED_STEPS, [event('5 SKIPPED stop no plug in reach')]).skipped.get('stop')).toBe(
+      'no plug in reach',
+    )
   })
 
   it.each([

@@ -21,58 +21,77 @@ export interface Progress {
 
 const MINUTE_MS = 60_000
 
-/** Replays the events in the order they happened. */
+/**
+ * Replays the events in the order they arrived, as the server does; both are held to the same examples. Of a step, a tick
+ * stands until it is taken back or the step is skipped; a second tick of what stands changes nothing.
+ */
 export function progressOf(steps: Step[], events: GuidedEvent[]): Progress {
-  const done = new Set<string>()
+  const standing = ticks(events)
   const skipped = new Map<string, string>()
   const findings = new Map<string, Finding>()
   const started = new Map<string, number>()
-  let offSince: number | undefined
-  let lastOff: number | undefined
   for (const event of events) {
-    const at = Date.parse(event.happenedAt)
-    const step = steps.find((one) => one.id === event.step)
-    if (event.kind === 'DONE') {
-      done.add(event.step)
-      skipped.delete(event.step)
-      if (step?.effects.includes('POWER_OFF')) lastOff = offSince = at
-      if (step?.effects.includes('POWER_ON')) offSince = undefined
-    } else if (event.kind === 'UNDONE') {
-      done.delete(event.step)
-      skipped.delete(event.step)
-      if (step?.effects.includes('POWER_OFF')) lastOff = offSince = undefined
-      if (step?.effects.includes('POWER_ON')) offSince = lastOff
-    } else if (event.kind === 'SKIPPED') skipped.set(event.step, event.value)
-    else if (event.kind === 'FINDING') findings.set(event.step, event.value as Finding)
-    else if (event.kind === 'TIMER') started.set(event.step, at)
+    if (event.kind === 'DONE' || event.kind === 'UNDONE') skipped.delete(event.step)
+    else if (event.kind === 'SKIPPED') skipped.set(event.step, event.value)
+    else if (event.kind === 'FINDING') grade(steps, findings, event)
+    else if (event.kind === 'TIMER') started.set(event.step, Date.parse(event.happenedAt))
   }
-  const timers = steps
-    .filter((step) => started.has(step.id) && !done.has(step.id) && !skipped.has(step.id))
-    .map((step) => ({ step, endsAt: (started.get(step.id) ?? 0) + (step.timerMinutes ?? 0) * MINUTE_MS }))
+  const done = new Set(standing.keys())
+  const open = (step: Step) => !done.has(step.id) && !skipped.has(step.id)
   return {
     done,
     skipped,
     findings,
-    timers,
-    offSince,
-    current: steps.find((step) => !done.has(step.id) && !skipped.has(step.id)),
+    timers: steps
+      .filter((step) => step.timerMinutes !== undefined && started.has(step.id) && open(step))
+      .map((step) => ({ step, endsAt: (started.get(step.id) ?? 0) + (step.timerMinutes ?? 0) * MINUTE_MS })),
+    offSince: offOf(steps, standing).since,
+    current: steps.find(open),
   }
 }
 
-/** Whole minutes the filter was off in all; undefined if it was never stopped. Still off counts to the last event. */
-export function offMinutes(steps: Step[], events: GuidedEvent[]): number | undefined {
-  let since: number | undefined
-  let total: number | undefined
+/** Ticks that stand, with when they were made, in the order they came to stand. */
+function ticks(events: GuidedEvent[]): Map<string, number> {
+  const standing = new Map<string, number>()
   for (const event of events) {
-    const effects = event.kind === 'DONE' ? steps.find((step) => step.id === event.step)?.effects : undefined
-    if (effects?.includes('POWER_OFF')) since ??= Date.parse(event.happenedAt)
-    if (since !== undefined && effects?.includes('POWER_ON')) {
-      total = (total ?? 0) + Date.parse(event.happenedAt) - since
+    if (event.kind === 'DONE' && !standing.has(event.step))
+      standing.set(event.step, Date.parse(event.happenedAt))
+    else if (event.kind === 'UNDONE' || event.kind === 'SKIPPED') standing.delete(event.step)
+  }
+  return standing
+}
+
+/** One stage has one grade, whichever of its steps asked for it. */
+function grade(steps: Step[], findings: Map<string, Finding>, event: GuidedEvent) {
+  const stage = steps.find((step) => step.id === event.step)?.stageId
+  const same = steps.filter(
+    (step) => step.id === event.step || (stage !== undefined && step.stageId === stage),
+  )
+  for (const { id } of same) {
+    if (event.value) findings.set(id, event.value as Finding)
+    else findings.delete(id)
+  }
+}
+
+function offOf(steps: Step[], standing: Map<string, number>) {
+  let since: number | undefined
+  let past: number | undefined
+  for (const [id, at] of standing) {
+    const effects = steps.find((step) => step.id === id)?.effects ?? []
+    if (since === undefined && effects.includes('POWER_OFF')) since = at
+    else if (since !== undefined && effects.includes('POWER_ON')) {
+      past = (past ?? 0) + Math.max(0, at - since)
       since = undefined
     }
   }
-  if (since !== undefined) total = (total ?? 0) + Date.parse(events.at(-1)?.happenedAt ?? '') - since
-  return total === undefined ? undefined : Math.round(total / MINUTE_MS)
+  return { since, past }
+}
+
+/** Whole minutes the filter was off in all, until it started or until now; undefined if it was never stopped. */
+export function offMinutes(steps: Step[], events: GuidedEvent[], now: number): number | undefined {
+  const { since, past } = offOf(steps, ticks(events))
+  if (since === undefined && past === undefined) return undefined
+  return Math.floor(((past ?? 0) + (since === undefined ? 0 : Math.max(0, now - since))) / MINUTE_MS)
 }
 
 /** "18:40", or "1:02:05" past an hour; never below zero. */

@@ -4,6 +4,9 @@ import static app.chervil.core.procedure.Caution.GAS;
 import static app.chervil.core.procedure.Caution.GERMS;
 import static app.chervil.core.procedure.Caution.SIPHON;
 import static app.chervil.core.procedure.Step.Effect.HANDS_IN;
+import static app.chervil.core.procedure.Step.Effect.MEDIA_EXCHANGED;
+import static app.chervil.core.procedure.Step.Effect.ROCK_BLOWN_OFF;
+import static app.chervil.core.procedure.Step.Effect.SUBSTRATE_VACUUMED;
 import static app.chervil.core.procedure.Step.Effect.WATER_OUT;
 import static app.chervil.core.procedure.Template.step;
 
@@ -30,7 +33,7 @@ final class ChoreSteps {
                         .because("What is drained counts as water change, with the water in the tubs.")
                         .mind(SIPHON, GAS)
                         .using(Material.SIPHON, Material.BUCKET)
-                        .does(WATER_OUT));
+                        .does(WATER_OUT, SUBSTRATE_VACUUMED));
         };
     }
 
@@ -38,7 +41,8 @@ final class ChoreSteps {
         return List.of(
                 step(Phase.ROCK, "blow", "Blow the detritus off the rock, top to bottom. Leave all pumps running.")
                         .because("What comes loose must reach the mechanical stage.")
-                        .using(Material.ROCK_PUMP),
+                        .using(Material.ROCK_PUMP)
+                        .does(ROCK_BLOWN_OFF),
                 step(Phase.ROCK, "settle", "Wait until the water begins to clear.")
                         .waiting(SETTLES_MINUTES),
                 step(
@@ -63,7 +67,7 @@ final class ChoreSteps {
                                 + " days and over all its filters.")
                         .mind(GERMS)
                         .using(Material.BIO_MEDIA)
-                        .does(HANDS_IN),
+                        .does(HANDS_IN, MEDIA_EXCHANGED),
                 step(Phase.RENEW, "bio-old", "Keep the old media wet: it can seed another filter at once."),
                 step(
                         Phase.FINISH,

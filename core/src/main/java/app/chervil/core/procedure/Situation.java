@@ -4,6 +4,7 @@ import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.procedure.Step.Effect;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.RinseWater;
 import app.chervil.core.tank.TapWater;
@@ -97,18 +98,21 @@ public record Situation(
 
     /** Work on the tank that touches its filters. */
     public enum Chore {
-        ROCK_BLOW_OFF("Blow detritus off the rock", "Blew detritus off the rock.", 1),
-        SUBSTRATE_VACUUM("Vacuum the substrate", "Vacuumed the substrate.", 2),
-        BIO_PART_REPLACED("Replace part of the bio media", "Replaced part of the bio media.", 3);
+        ROCK_BLOW_OFF("Blow detritus off the rock", "Blew detritus off the rock.", 1, Effect.ROCK_BLOWN_OFF),
+        SUBSTRATE_VACUUM("Vacuum the substrate", "Vacuumed the substrate.", 2, Effect.SUBSTRATE_VACUUMED),
+        BIO_PART_REPLACED(
+                "Replace part of the bio media", "Replaced part of the bio media.", 3, Effect.MEDIA_EXCHANGED);
 
         private final String words;
         private final String told;
         private final int disturbance;
+        private final Effect work;
 
-        Chore(String words, String told, int disturbance) {
+        Chore(String words, String told, int disturbance, Effect work) {
             this.words = words;
             this.told = told;
             this.disturbance = disturbance;
+            this.work = work;
         }
 
         public String words() {
@@ -118,6 +122,11 @@ public record Situation(
         /** What was done, in the past. */
         public String told() {
             return told;
+        }
+
+        /** What the step does that does its work. */
+        public Effect work() {
+            return work;
         }
 
         /** Of the bacteria, 0 none to 3 severe. */

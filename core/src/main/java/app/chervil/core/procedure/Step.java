@@ -102,6 +102,10 @@ public record Step(
         /** Bio media leaves its place, straight into tank water. */
         BIO_OUT,
         /** A foam or pad is rinsed or a new one made ready. */
-        WASHED
+        WASHED,
+        /** The work of a chore is done. */
+        ROCK_BLOWN_OFF,
+        SUBSTRATE_VACUUMED,
+        MEDIA_EXCHANGED
     }
 }

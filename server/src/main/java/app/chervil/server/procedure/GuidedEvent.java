@@ -2,6 +2,7 @@ package app.chervil.server.procedure;
 
 import app.chervil.core.calc.FlowRate;
 import app.chervil.core.interval.Finding;
+import app.chervil.core.procedure.GuidedWork;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
@@ -23,7 +24,7 @@ public record GuidedEvent(
         @Nullable Long seq,
         @NotNull Instant happenedAt,
         @Nullable String doneBy,
-        @NotNull Kind kind,
+        @NotNull GuidedWork.Kind kind,
         @NotNull @Size(max = 80) String step,
 
         @NotNull @Size(max = 500, message = "At most 500 characters.")
@@ -48,15 +49,7 @@ public record GuidedEvent(
                 && Double.parseDouble(value) <= FlowRate.MOST;
     }
 
-    /** What happened. */
-    public enum Kind {
-        DONE,
-        UNDONE,
-        SKIPPED,
-        FINDING,
-        FLOW_BEFORE,
-        FLOW_AFTER,
-        TIMER,
-        TASK_ADDED
+    GuidedWork.Event toCore() {
+        return new GuidedWork.Event(kind, step, value, happenedAt);
     }
 }

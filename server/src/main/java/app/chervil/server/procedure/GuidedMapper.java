@@ -15,6 +15,9 @@ interface GuidedMapper {
 
     Optional<GuidedRow> find(long site, UUID id);
 
+    /** Finds a service and lets nobody else add to it or end it until this transaction is over. */
+    Optional<GuidedRow> findLocked(long site, UUID id);
+
     /** Adds a service unless one with that id is there. */
     int insert(long site, GuidedRow row);
 

@@ -1,6 +1,7 @@
 package app.chervil.server.procedure;
 
 import app.chervil.core.interval.Finding;
+import app.chervil.core.procedure.GuidedWork;
 import app.chervil.core.procedure.Situation.Chore;
 import app.chervil.core.tank.TankChore;
 import app.chervil.server.account.SignedIn;
@@ -21,16 +22,17 @@ import app.chervil.server.water.MediaOperations.MediaPlan;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.type.TypeReference;
@@ -47,11 +49,7 @@ public class GuidedOperations {
     private static final Map<Chore, TankChore> PLANNED_CHORES =
             Map.of(Chore.ROCK_BLOW_OFF, TankChore.ROCK_BLOW_OFF, Chore.SUBSTRATE_VACUUM, TankChore.SUBSTRATE_VACUUM);
 
-    /** The step that does the work of a chore. */
-    private static final Map<Chore, String> CHORE_STEPS = Map.of(
-            Chore.ROCK_BLOW_OFF, "blow",
-            Chore.SUBSTRATE_VACUUM, "vacuum",
-            Chore.BIO_PART_REPLACED, "bio-new");
+    private static final int MOST_OFF_MINUTES = 100_000;
 
     private final GuidedMapper mapper;
     private final ProcedureOperations procedures;
@@ -169,7 +167,10 @@ public class GuidedOperations {
     /** Keeps each event once, in the order given, and answers all that is known. */
     @Transactional
     public GuidedView keep(SignedIn who, UUID id, List<GuidedEvent> events) {
-        GuidedRow row = row(who, id);
+        GuidedRow row = locked(who, id);
+        if (row.finishedAt() != null) {
+            return ended(view(who, row), events);
+        }
         Rejected.Gatherer gatherer = new Rejected.Gatherer();
         for (int i = 0; i < events.size(); i++) {
             gatherer.check(
@@ -180,16 +181,30 @@ public class GuidedOperations {
         for (GuidedEvent event : events) {
             if (mapper.insertEvent(who.siteId(), id, who.name(), event) == 1) {
                 news = true;
-                if (event.kind() == GuidedEvent.Kind.TASK_ADDED) {
+                if (event.kind() == GuidedWork.Kind.TASK_ADDED) {
                     addTask(who, row(who, id), Long.parseLong(event.value()));
                 }
             }
         }
         GuidedView view = find(who, id);
-        if (news && row.finishedAt() == null) {
-            @Nullable Instant offSince = new Progress(view.steps(), view.events()).offSince();
-            mapper.updateOff(who.siteId(), id, offSince);
+        if (news) {
+            mapper.updateOff(who.siteId(), id, work(view).offSince().orElse(null));
             return find(who, id);
+        }
+        return view;
+    }
+
+    /** Once a service is in the log nothing can be added to it here: what was sent before is known, the rest is refused. */
+    private static GuidedView ended(GuidedView view, List<GuidedEvent> events) {
+        Set<UUID> known = view.events().stream().map(GuidedEvent::id).collect(Collectors.toSet());
+        boolean late = events.stream().anyMatch(event -> !known.contains(event.id()));
+        if (late) {
+            throw new Rejected(
+                    HttpStatus.CONFLICT,
+                    List.of(new Rejected.Violation(
+                            "events",
+                            "ended",
+                            "This service is in the log already. Correct it there if something is missing.")));
         }
         return view;
     }
@@ -201,7 +216,7 @@ public class GuidedOperations {
      */
     @Transactional
     public SavedService finish(SignedIn who, UUID id, GuidedFinish input) {
-        GuidedRow row = row(who, id);
+        GuidedRow row = locked(who, id);
         String reason = input.leftOffReason().strip();
         ServiceInput done = done(who, view(who, row), input);
         new Rejected.Gatherer()
@@ -217,7 +232,8 @@ public class GuidedOperations {
                         "No task was finished. Leave it open, or drop it.")
                 .done();
         mapper.updateFinished(who.siteId(), id, clock.instant(), reason.isEmpty() ? null : reason);
-        if (row.media() != null && progress(who, row).done("bio-new")) {
+        GuidedWork work = work(view(who, row));
+        if (row.media() != null && work.did(Chore.BIO_PART_REPLACED.work())) {
             media.replace(
                     who,
                     row.tankId(),
@@ -227,9 +243,8 @@ public class GuidedOperations {
                             tanks.today(),
                             done.known().overrideReason()));
         }
-        Progress progress = progress(who, row);
         PLANNED_CHORES.forEach((chore, kind) -> {
-            if (json.readValue(row.chores(), CHORES).contains(chore) && progress.done(CHORE_STEPS.get(chore))) {
+            if (json.readValue(row.chores(), CHORES).contains(chore) && work.did(chore.work())) {
                 UUID doneId = UUID.nameUUIDFromBytes((id + kind.name()).getBytes(StandardCharsets.UTF_8));
                 choreLog.record(who, row.tankId(), kind, doneId, tanks.today());
             }
@@ -296,53 +311,64 @@ public class GuidedOperations {
 
     private ServiceInput done(SignedIn who, GuidedView guided, GuidedFinish input) {
         FilterView filter = filters.find(who, guided.place().filterId());
-        Progress progress = new Progress(guided.steps(), guided.events());
+        GuidedWork work = work(guided);
         GuidedRow row = row(who, guided.id());
         List<Long> asked = json.readValue(row.tasks(), TASKS);
         List<ServiceInput.Done> tasks = filter.tasks().stream()
-                .filter(task -> asked.contains(task.id()) && progress.finished(task))
-                .map(task -> new ServiceInput.Done(task.id(), finding(progress, task)))
+                .filter(task -> asked.contains(task.id()) && work.finished(task.id(), task.action()))
+                .map(task -> new ServiceInput.Done(task.id(), finding(work, task)))
                 .toList();
         long minutes = Math.max(
                 1, Duration.between(guided.startedAt(), clock.instant()).toMinutes());
         ServiceInput.FlowInput flow = new ServiceInput.FlowInput(
                 filter.id(),
-                reading(progress.flow(GuidedEvent.Kind.FLOW_BEFORE)),
-                reading(progress.flow(GuidedEvent.Kind.FLOW_AFTER)));
+                reading(work.flow(GuidedWork.Kind.FLOW_BEFORE)),
+                reading(work.flow(GuidedWork.Kind.FLOW_AFTER)));
         return new ServiceInput(
                 guided.place().tankId(),
                 tanks.today(),
                 who.name(),
                 (int) Math.min(minutes, 1440),
-                note(input, progress, json.readValue(row.chores(), CHORES)),
+                note(input, work, json.readValue(row.chores(), CHORES)),
                 tasks,
                 List.of(flow),
                 new ServiceInput.Circumstances(
-                        progress.offMinutes(clock.instant()),
+                        offMinutes(work),
                         input.overrideReason() == null ? row.overrideReason() : input.overrideReason(),
                         input.parts()));
     }
 
-    private Progress progress(SignedIn who, GuidedRow row) {
-        return new Progress(json.readValue(row.steps(), STEPS), mapper.listEvents(who.siteId(), row.id()));
+    private static GuidedWork work(GuidedView guided) {
+        return GuidedWork.replay(
+                guided.steps().stream().map(StepView::toCore).toList(),
+                guided.events().stream().map(GuidedEvent::toCore).toList());
+    }
+
+    private @Nullable Integer offMinutes(GuidedWork work) {
+        OptionalInt minutes = work.offMinutes(clock.instant());
+        return minutes.isPresent() ? Math.min(MOST_OFF_MINUTES, minutes.getAsInt()) : null;
+    }
+
+    private GuidedRow locked(SignedIn who, UUID id) {
+        return mapper.findLocked(who.siteId(), id).orElseThrow(() -> new NotFound("guided service"));
     }
 
     /** Chores belong to no filter, so the log tells them in its note. */
-    private static String note(GuidedFinish input, Progress progress, Set<Chore> chores) {
-        Stream<String> told = chores.stream()
-                .sorted()
-                .filter(chore -> progress.done(CHORE_STEPS.get(chore)))
-                .map(Chore::told);
+    private static String note(GuidedFinish input, GuidedWork work, Set<Chore> chores) {
+        Stream<String> told =
+                chores.stream().sorted().filter(chore -> work.did(chore.work())).map(Chore::told);
         return Stream.concat(told, Stream.of(input.note().strip()))
                 .filter(part -> !part.isEmpty())
                 .collect(Collectors.joining(" "));
     }
 
-    private static @Nullable Finding finding(Progress progress, FilterView.TaskView task) {
-        return task.graded() && task.stageId() != null ? progress.findingOf(task.stageId()) : null;
+    private static @Nullable Finding finding(GuidedWork work, FilterView.TaskView task) {
+        return task.graded() && task.stageId() != null
+                ? work.gradeOf(task.stageId()).map(Finding::valueOf).orElse(null)
+                : null;
     }
 
-    private static ServiceInput.@Nullable FlowReading reading(@Nullable Double litresPerHour) {
-        return litresPerHour == null ? null : new ServiceInput.FlowReading(litresPerHour, null, null);
+    private static ServiceInput.@Nullable FlowReading reading(OptionalDouble litresPerHour) {
+        return litresPerHour.isPresent() ? new ServiceInput.FlowReading(litresPerHour.getAsDouble(), null, null) : null;
     }
 }

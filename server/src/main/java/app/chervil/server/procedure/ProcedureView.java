@@ -3,6 +3,10 @@ package app.chervil.server.procedure;
 import app.chervil.core.procedure.Step;
 import app.chervil.core.water.Hold;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.OptionalLong;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -71,5 +75,24 @@ public record ProcedureView(
             @Nullable String stageName,
             List<Step.Effect> effects,
             @Nullable Double drawnL,
-            @Nullable List<String> grades) {}
+            @Nullable List<String> grades) {
+        /** What of it a guided service goes by. */
+        Step toCore() {
+            return new Step(
+                    id,
+                    new Step.Words(text, reason),
+                    new Step.About(optional(taskId), optional(stageId)),
+                    new Step.Care(
+                            List.of(),
+                            List.of(),
+                            timerMinutes == null ? OptionalInt.empty() : OptionalInt.of(timerMinutes)),
+                    Optional.ofNullable(captures),
+                    Set.copyOf(effects),
+                    drawnL == null ? 0 : drawnL);
+        }
+
+        private static OptionalLong optional(@Nullable Long value) {
+            return value == null ? OptionalLong.empty() : OptionalLong.of(value);
+        }
+    }
 }

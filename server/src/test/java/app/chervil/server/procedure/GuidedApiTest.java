@@ -242,6 +242,35 @@ class GuidedApiTest {
     }
 
     @Test
+    void after_the_end_what_was_sent_before_is_known_and_what_is_new_is_refused() throws Exception {
+        start("Rinse the pre-filter");
+        String done = event("DONE", "out:" + stage("PREFILTER_SPONGE"), "");
+        send(done);
+        finish(END).andExpect(status().isOk());
+
+        send(done).andExpect(status().isOk()).andExpect(jsonPath("$.finishedAt").exists());
+        send(done, event("DONE", "stop:filter", ""))
+                .andExpect(status().isConflict())
+                .andExpect(jsonPath("$.code").value("ended"));
+
+        site.get(keeper, path)
+                .andExpect(jsonPath("$.events.length()").value(1))
+                .andExpect(jsonPath("$.offSince").doesNotExist());
+    }
+
+    @Test
+    void a_stop_that_was_skipped_after_all_counts_no_minutes() throws Exception {
+        start("Rinse the pre-filter");
+        send(
+                event("DONE", "stop:filter", "").replace("T11:", "T05:"),
+                event("SKIPPED", "stop:filter", "It has no plug"),
+                event("DONE", "out:" + stage("PREFILTER_SPONGE"), ""));
+
+        finish(END)
+                .andExpect(jsonPath("$.service.circumstances.filterOffMinutes").doesNotExist());
+    }
+
+    @Test
     void a_task_found_necessary_on_the_way_joins_without_losing_a_tick() throws Exception {
         JsonNode view = site.read(start("Rinse the pre-filter"));
         send(event("DONE", "gloves:filter", ""));
