@@ -140,6 +140,18 @@ public final class Course {
                 .orElse(false);
     }
 
+    /**
+     * Whether the last service came too long after the one before it to teach anything.
+     *
+     * @param startWasService whether the start itself is a service of the log, so that something may be missing after it
+     */
+    public boolean gapBefore(LocalDate day, boolean startWasService) {
+        return lesson.filter(last -> last.service().on().equals(day)
+                        && last.notes().contains(Note.LONG_GAP)
+                        && (startWasService || !last.first()))
+                .isPresent();
+    }
+
     private void learn(Serviced service) {
         Set<Note> told = EnumSet.noneOf(Note.class);
         Ran ran = new Ran(run.daysAt(service.on()), logExposureOn(service.on()));

@@ -194,6 +194,23 @@ public final class FilterBook {
         return notes;
     }
 
+    /**
+     * Whether a service seems to be missing before that of a day: one of its tasks was done before, and then not for longer
+     * than its stage can last. That nothing is known from before the first service is no gap.
+     */
+    public boolean gapBefore(LocalDate day, Set<Long> done, LocalDate today) {
+        FilterLog log = log(today);
+        return tasks.stream()
+                .filter(task -> task.rule().graded() && done.contains(task.id()))
+                .anyMatch(task -> {
+                    TaskLog told = log.of(task);
+                    TaskHistory history = history(task, told);
+                    boolean startWasService =
+                            history.services().size() < told.services().size();
+                    return Course.replay(task.rule(), history).gapBefore(day, startWasService);
+                });
+    }
+
     private TaskHistory history(BookedTask task, TaskLog log) {
         boolean behind = task.behindPrefilter();
         List<ContextChange> reaching = around.changes().stream()

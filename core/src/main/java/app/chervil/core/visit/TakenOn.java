@@ -87,7 +87,7 @@ final class TakenOn {
     private boolean isTaken(BookedTask task, Forecast own) {
         boolean bySomeRule = own.basis() == Forecast.Basis.FIXED || task.rule().learning() instanceof ByHours;
         boolean passedOver = opened.isPresent() && visit(task) == Visit.OPENING;
-        boolean unknown = !task.start().known() && !task.is(CareAction.REPLACE) && !passedOver;
+        boolean unknown = !task.countFrom().known() && !task.is(CareAction.REPLACE) && !passedOver;
         boolean past = own.window().latest().plusDays(NEGLECTED_DAYS).isBefore(today);
         return !logged.contains(task.id()) && !bySomeRule && (unknown || past);
     }
@@ -105,27 +105,32 @@ final class TakenOn {
     }
 
     /**
-     * The days of a service.
+     * The days of a service; what was let pass is due now, since the days of a plan that nobody kept say nothing either.
      *
      * @param outside whether there is anything to be looked at from outside; if not, the opening waits for nothing
      */
     private Window window(Visit visit, boolean outside) {
-        LocalDate begun = first.orElse(today);
-        LocalDate second = outside || first.isPresent() ? begun.plusDays(SECOND_VISIT_DAYS) : today;
+        boolean waits = outside || first.isPresent();
+        LocalDate second = waits ? first.orElse(today).plusDays(SECOND_VISIT_DAYS) : today;
         return switch (visit) {
-            case OUTSIDE -> first.isPresent() ? from(begun) : new Window(today, today, today);
-            case OPENING -> second.equals(today) ? new Window(today, today, today) : from(second);
+            case OUTSIDE -> now();
+            case OPENING -> waits ? from(second) : now();
             case DEEP -> from(opened.orElse(second).plusDays(THIRD_VISIT_DAYS));
         };
     }
 
-    private static Window from(LocalDate day) {
-        return new Window(day, day.plusDays(SECOND_VISIT_DAYS / 2), day.plusDays(SECOND_VISIT_DAYS));
+    private Window from(LocalDate day) {
+        LocalDate latest = day.plusDays(SECOND_VISIT_DAYS);
+        return latest.isBefore(today) ? now() : new Window(day, day.plusDays(SECOND_VISIT_DAYS / 2), latest);
+    }
+
+    private Window now() {
+        return new Window(today, today, today);
     }
 
     private Forecast staged(BookedTask task, Forecast own, Set<Visit> visits) {
         Visit visit = visit(task);
-        String why = (task.start().known() ? NEGLECTED : OF_UNKNOWN_AGE)
+        String why = (task.countFrom().known() ? NEGLECTED : OF_UNKNOWN_AGE)
                 + (visit != Visit.OUTSIDE ? LATER : visits.size() > 1 ? FIRST : NOW);
         boolean outside = visits.contains(Visit.OUTSIDE);
         return new Forecast(own.since(), window(visit, outside), Forecast.Basis.TAKEN_ON, own.loading(), List.of(why));

@@ -142,6 +142,18 @@ class TakenOnTest {
     }
 
     @Test
+    void what_the_plan_let_pass_is_due_now_and_never_late() {
+        LocalDate adopted = DAY.plusYears(3);
+        int day = (int) ChronoUnit.DAYS.between(DAY, adopted);
+        FilterBook openedLongAgo = canister(Start.about(DAY, 0.3), opened(day - 120, Finding.MODERATE));
+
+        Map<Long, Forecast> now = openedLongAgo.forecasts(adopted);
+
+        assertThat(window(now, PREFILTER)).isEqualTo(new Window(adopted, adopted, adopted));
+        assertThat(window(now, FOAM_NEW)).isEqualTo(new Window(adopted, adopted, adopted));
+    }
+
+    @Test
     void where_nothing_disturbs_it_is_due_now_and_nothing_follows() {
         FilterBook outside =
                 book(List.of(prefilter(Start.about(DAY, 0.3), Optional.empty())), List.of(), FilterKind.UV_UNIT);

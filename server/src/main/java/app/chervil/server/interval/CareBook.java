@@ -129,6 +129,11 @@ public record CareBook(
         return book().notes(today);
     }
 
+    /** Whether a service seems to be missing before that of a day. */
+    public boolean gapBefore(LocalDate day, Set<Long> done, LocalDate today) {
+        return book().gapBefore(day, done, today);
+    }
+
     /** Whether a pre-filter would keep dirt from a task's stage. */
     public boolean behindPrefilter(long task) {
         return book().behindPrefilter(task);

@@ -210,6 +210,16 @@ public class ForecastOperations {
                 .collect(Collectors.toMap(book -> book.filter().id(), book -> book.notes(today)));
     }
 
+    /** Filters of a tank on which a service seems to be missing before that of a day. */
+    @Transactional(readOnly = true)
+    public Set<Long> gapsBefore(SignedIn who, long tank, LocalDate day, Set<Long> tasks) {
+        LocalDate today = tanks.today();
+        return books(who, tank, service -> true).stream()
+                .filter(book -> book.gapBefore(day, tasks, today))
+                .map(book -> book.filter().id())
+                .collect(Collectors.toSet());
+    }
+
     private static List<ForecastView.SignView> signs(CareBook.TaskForecast task) {
         return task.filter().stages().stream()
                 .filter(stage -> Objects.equals(stage.id(), task.task().stageId()))

@@ -21,8 +21,7 @@ final class Questions {
     private static final Map<Asked, Note> BY_NOTE = Map.of(
             Asked.FLOW_DOUBTED, Note.FLOW_DOUBTED,
             Asked.FLOW_UNEXPLAINED, Note.FLOW_UNEXPLAINED,
-            Asked.SOON_FULL, Note.SOON_FULL,
-            Asked.LONG_GAP, Note.LONG_GAP);
+            Asked.SOON_FULL, Note.SOON_FULL);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
     private static final List<Choice> AGES = List.of(
             new Choice("DAYS_30", "About a month before"),
@@ -45,19 +44,22 @@ final class Questions {
      * @param with what is made of the log with this service
      * @param without what was made of it before
      * @param first whether it is the first service of this filter
+     * @param gap whether a service seems to be missing before it
      */
-    static List<AskedQuestion> of(FilterView filter, Set<Note> with, Set<Note> without, boolean first) {
+    static List<AskedQuestion> of(FilterView filter, Set<Note> with, Set<Note> without, boolean first, boolean gap) {
         List<AskedQuestion> questions = new ArrayList<>();
         if (first && filter.cleaned().sureness() == Sureness.UNKNOWN) {
             questions.add(question(filter, Asked.START));
         }
         EnumSet<Asked> asked = EnumSet.noneOf(Asked.class);
         BY_NOTE.forEach((question, note) -> {
-            boolean ofItsPast = first && question == Asked.LONG_GAP;
-            if (with.contains(note) && !without.contains(note) && !ofItsPast) {
+            if (with.contains(note) && !without.contains(note)) {
                 asked.add(question);
             }
         });
+        if (gap) {
+            asked.add(Asked.LONG_GAP);
+        }
         asked.forEach(one -> questions.add(question(filter, one)));
         return questions;
     }
@@ -89,8 +91,9 @@ final class Questions {
                 filter + " was full again so soon after its last service. Had it really filled again, or is this the"
                         + " same work?";
             case LONG_GAP ->
-                "No service of " + filter + " is logged for very long. Is one missing? You can log it for its own day,"
-                        + " and every date follows.";
+                "This work on " + filter
+                        + " was not logged for very long. Is a service missing? You can log it for its own"
+                        + " day, and every date follows.";
         };
     }
 

@@ -93,6 +93,11 @@ public class ServiceOperations {
         Set<Long> touched =
                 service.tasks().stream().map(ServiceView.DoneView::filterId).collect(Collectors.toSet());
         Set<Long> served = new HashSet<>(mapper.listServedFilters(who.siteId(), service.tankId(), service.id()));
+        Set<Long> gaps = forecasts.gapsBefore(
+                who,
+                service.tankId(),
+                service.doneOn(),
+                service.tasks().stream().map(ServiceView.DoneView::taskId).collect(Collectors.toSet()));
         Set<List<Object>> answered = mapper.listAnswers(who.siteId()).stream()
                 .filter(answer ->
                         answer.question() == Asked.START || answer.serviceId().equals(service.id()))
@@ -104,7 +109,8 @@ public class ServiceOperations {
                         filter,
                         with.getOrDefault(filter.id(), Set.of()),
                         without.getOrDefault(filter.id(), Set.of()),
-                        !served.contains(filter.id()))
+                        !served.contains(filter.id()),
+                        gaps.contains(filter.id()))
                         .stream())
                 .filter(question -> !answered.contains(List.<Object>of(question.filterId(), question.asked())))
                 .toList();

@@ -58,6 +58,27 @@ class LoggedApiTest {
     }
 
     @Test
+    void a_gap_in_the_log_is_asked_about_only_where_the_same_work_was_logged_before() throws Exception {
+        site.put(
+                keeper,
+                "/api/filters/" + weir.get("id").asLong() + "/last-cleaned",
+                "{\"on\": \"2025-06-01\", \"sureness\": \"EXACT\"}");
+        opened("2026-01-10", "LIGHT", "");
+
+        assertThat(rinsed("2026-03-01").get("questions")).isEmpty();
+        JsonNode question = rinsed("2026-06-01").get("questions").get(0);
+        assertThat(question.get("asked").asString()).isEqualTo("LONG_GAP");
+        assertThat(question.get("text").asString()).startsWith("This work on Weir was not logged for very long.");
+    }
+
+    private JsonNode rinsed(String day) throws Exception {
+        return site.read(site.put(keeper, "/api/services/" + java.util.UUID.randomUUID(), """
+            {"tankId": %d, "doneOn": "%s", "doneBy": "A", "note": "", "flows": [],
+             "tasks": [{"taskId": %d, "finding": "HEAVY"}]}""".formatted(
+                        tank, day, TestSite.task(weir, "Rinse the pre-filter"))));
+    }
+
+    @Test
     void another_tank_and_another_name_change_no_date() throws Exception {
         opened("2026-05-20", "MODERATE", "");
         JsonNode before = site.read(site.get(keeper, "/api/forecasts?tank=" + tank));
