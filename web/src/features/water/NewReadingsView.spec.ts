@@ -74,6 +74,7 @@ describe('entering readings', () => {
     await save()
 
     expect(stored()).toHaveLength(1)
+    expect(stored()[0]?.body).toMatchObject({ confirmed: true })
   })
 
   it('keeps what was typed when the server refuses or the page is left', async () => {

@@ -105,7 +105,8 @@ async function save() {
   const fresh = asked.filter((doubt) => doubts.value[doubt.parameter] !== doubt.question)
   doubts.value = Object.fromEntries(asked.map((doubt) => [doubt.parameter, doubt.question]))
   if (fresh.length) return
-  if (!(await send(() => keep.mutateAsync(set)))) return
+  const stoodBy = asked.length > 0 ? { ...set, confirmed: true } : set
+  if (!(await send(() => keep.mutateAsync(stoodBy)))) return
   clear()
   makePlaces()
   await router.push({ name: 'tank-water', params: { tank: props.tank } })

@@ -46,7 +46,7 @@ public final class MediaShare {
                 + Words.percent(wanted.grams() / totalGrams)
                 + (used > 0 ? ", with " + Words.number(used) + " g exchanged within 28 days" : "")
                 + ". At " + age + " days of age the tank may exchange " + Words.percent(allowed(age)) + ", "
-                + Words.number(allowed) + " g, within 28 days; " + Words.number(left) + " g is left.";
+                + Words.number(allowed) + " g, within 28 days: at most " + Words.number(left) + " g now.";
         return new Verdict(wanted.grams() <= left * (1 + 1e-9), left, sum);
     }
 

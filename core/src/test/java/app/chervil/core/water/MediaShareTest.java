@@ -27,8 +27,8 @@ class MediaShareTest {
         assertThat(verdict.within()).isFalse();
         assertThat(verdict.sum())
                 .isEqualTo(
-                        "600 g of 1000 g is 60 %. At 42 days of age the tank may exchange 25 %, 250 g, within 28 days;"
-                                + " 250 g is left.");
+                        "600 g of 1000 g is 60 %. At 42 days of age the tank may exchange 25 %, 250 g, within 28 days:"
+                                + " at most 250 g now.");
     }
 
     @Test

@@ -199,7 +199,7 @@ class DemoWater {
 
     /** Values read at about six in the evening. */
     void read(SignedIn who, long tank, int daysAgo, List<Value> values) {
-        readings.keep(who, tank, new ReadingSet(at(daysAgo, 18), Moment.PLAIN, named(tank, daysAgo, values)));
+        readings.keep(who, tank, new ReadingSet(at(daysAgo, 18), Moment.PLAIN, named(tank, daysAgo, values), true));
     }
 
     private void change(SignedIn who, long tank, int daysAgo, double share) {

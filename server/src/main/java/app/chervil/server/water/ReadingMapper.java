@@ -34,8 +34,12 @@ interface ReadingMapper {
 
     Optional<ReadingRow> find(long site, UUID id);
 
-    /** Adds a reading unless one with that id is there. */
-    int insert(long site, ReadingRow reading);
+    /**
+     * Adds a reading unless one with that id is there.
+     *
+     * @param confirmed what was asked about it; null if nothing was
+     */
+    int insert(long site, ReadingRow reading, @Nullable String confirmed);
 
     int delete(long site, UUID id, Instant now);
 

@@ -79,19 +79,32 @@ public class ReadingOperations {
      * Keeps values, each once under the id its client made.
      *
      * @throws NotFound if the tank or a parameter is not there
-     * @throws Rejected if a value cannot be, or the time lies ahead
+     * @throws Rejected if a value cannot be, the time lies ahead, or something is odd that nobody stands by
      */
     @Transactional
     public void keep(SignedIn who, long tank, ReadingSet set) {
-        check(who, tank, set);
+        Map<String, String> odd =
+                doubts(who, tank, set).stream().collect(Collectors.toMap(Doubt::parameter, Doubt::question));
+        if (!Boolean.TRUE.equals(set.confirmed())) {
+            askAbout(set, odd);
+        }
         Map<String, ParameterView> parameters =
                 methods.parameters(who).stream().collect(Collectors.toMap(ParameterView::code, Function.identity()));
         for (Value value : set.values()) {
             @Nullable ParameterView parameter = parameters.get(value.parameter());
             if (parameter != null) {
-                mapper.insert(who.siteId(), row(who, tank, set, value, parameter));
+                mapper.insert(who.siteId(), row(who, tank, set, value, parameter), odd.get(value.parameter()));
             }
         }
+    }
+
+    private static void askAbout(ReadingSet set, Map<String, String> odd) {
+        Rejected.Gatherer gatherer = new Rejected.Gatherer();
+        for (int i = 0; i < set.values().size(); i++) {
+            @Nullable String question = odd.get(set.values().get(i).parameter());
+            gatherer.check(question == null, "values[" + i + "].amount", "asked", String.valueOf(question));
+        }
+        gatherer.done();
     }
 
     private ReadingRow row(SignedIn who, long tank, ReadingSet set, Value value, ParameterView parameter) {

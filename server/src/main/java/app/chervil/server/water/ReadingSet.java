@@ -8,11 +8,13 @@ import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Values read in one go, each under an id its client made.
  *
  * @param takenAt now or earlier
+ * @param confirmed whether the keeper was asked about what is odd in it, and stands by it; absent for no
  */
 public record ReadingSet(
         @NotNull(message = "When was it read?") Instant takenAt,
@@ -22,7 +24,13 @@ public record ReadingSet(
         @Size(min = 1, message = "Type at least one value.")
         @Size(max = 40, message = "At most 40 values.")
         @Valid
-        List<Value> values) {
+        List<Value> values,
+
+        @Nullable Boolean confirmed) {
+    /** Values that nobody was asked about. */
+    public ReadingSet(Instant takenAt, Moment moment, List<Value> values) {
+        this(takenAt, moment, values, null);
+    }
 
     /**
      * One value.

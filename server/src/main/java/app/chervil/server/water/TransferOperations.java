@@ -89,7 +89,7 @@ public class TransferOperations {
                 .done();
         List<ReadingRow> rows =
                 table.read(methods.parameters(who), tank, csv, who.name()).rows();
-        fresh(who, tank, rows).forEach(row -> mapper.insert(who.siteId(), row));
+        fresh(who, tank, rows).forEach(row -> mapper.insert(who.siteId(), row, null));
         return preview;
     }
 

@@ -53,14 +53,20 @@ class WaterApiTest {
     }
 
     @Test
-    void an_odd_value_is_questioned_and_kept_all_the_same() throws Exception {
+    void an_odd_value_is_questioned_and_kept_once_somebody_stands_by_it() throws Exception {
         String odd = set(0, value("PH", 15));
 
         site.post(keeper, readings() + "/doubts", odd)
                 .andExpect(jsonPath("$[0].parameter").value("PH"))
                 .andExpect(jsonPath("$[0].question").value(startsWith("pH 15 lies outside")));
         site.get(keeper, readings()).andExpect(jsonPath("$", hasSize(0)));
-        site.post(keeper, readings(), odd).andExpect(status().isOk());
+        site.post(keeper, readings(), odd)
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].field").value("values[0].amount"))
+                .andExpect(jsonPath("$.errors[0].code").value("asked"));
+        site.get(keeper, readings()).andExpect(jsonPath("$", hasSize(0)));
+        site.post(keeper, readings(), odd.replace("\"moment\"", "\"confirmed\": true, \"moment\""))
+                .andExpect(status().isOk());
         site.get(keeper, readings()).andExpect(jsonPath("$[0].amount").value(15));
     }
 

@@ -1,0 +1,3 @@
+-- What was asked about a reading that its keeper stood by.
+
+alter table reading add column confirmed text;
