@@ -8,6 +8,8 @@ public enum Asked {
     FLOW_DOUBTED,
     /** What took the flow that the dirt does not explain. */
     FLOW_UNEXPLAINED,
+    /** Even after the service it flows far less than it did clean. */
+    FLOW_NOT_RESTORED,
     /** Whether a stage full again within days was cleaned twice. */
     SOON_FULL,
     /** Whether a service is missing. */

@@ -21,6 +21,7 @@ final class Questions {
     private static final Map<Asked, Note> BY_NOTE = Map.of(
             Asked.FLOW_DOUBTED, Note.FLOW_DOUBTED,
             Asked.FLOW_UNEXPLAINED, Note.FLOW_UNEXPLAINED,
+            Asked.FLOW_NOT_RESTORED, Note.FLOW_NOT_RESTORED,
             Asked.SOON_FULL, Note.SOON_FULL);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
     private static final List<Choice> AGES = List.of(
@@ -87,6 +88,9 @@ final class Questions {
             case FLOW_UNEXPLAINED ->
                 "The dirt doesn't explain how much flow " + filter
                         + " had lost. Is it the pump, a hose, a valve or air? Until you know, the flow teaches nothing.";
+            case FLOW_NOT_RESTORED ->
+                "Even clean, " + filter + " gives far less flow than it once did. Is it the pump, a hose, a valve or"
+                        + " air? Look there before you clean it again.";
             case SOON_FULL ->
                 filter + " was full again so soon after its last service. Had it really filled again, or is this the"
                         + " same work?";
@@ -101,7 +105,7 @@ final class Questions {
         return switch (asked) {
             case START -> AGES;
             case FLOW_DOUBTED -> List.of(new Choice(Asked.SURE, "Yes, I'm sure"), new Choice("NO", "No, leave it out"));
-            case FLOW_UNEXPLAINED -> FAULTS;
+            case FLOW_UNEXPLAINED, FLOW_NOT_RESTORED -> FAULTS;
             case SOON_FULL ->
                 List.of(new Choice(Asked.FULL_AGAIN, "It was full again"), new Choice("SAME", "It's the same work"));
             case LONG_GAP ->

@@ -79,6 +79,36 @@ class LoggedApiTest {
     }
 
     @Test
+    void a_flow_that_cleaning_did_not_bring_back_is_asked_about() throws Exception {
+        everything("2026-03-25", "MODERATE", 700, 850);
+
+        JsonNode questions = everything("2026-05-30", "LIGHT", 250, 300).get("questions");
+
+        assertThat(questions.valueStream().map(one -> one.get("asked").asString()))
+                .containsExactly("FLOW_NOT_RESTORED");
+        assertThat(questions.get(0).get("text").asString())
+                .startsWith("Even clean, Weir gives far less flow than it once did.");
+        assertThat(questions.get(0).get("choices")).hasSize(5);
+    }
+
+    /** Opened, with foam and pre-filter rinsed and the flow measured. */
+    private JsonNode everything(String day, String foam, int before, int after) throws Exception {
+        return site.read(site.put(keeper, "/api/services/" + UUID.randomUUID(), """
+            {"tankId": %d, "doneOn": "%s", "doneBy": "A", "note": "",
+             "flows": [{"filterId": %d, "before": {"litresPerHour": %d}, "after": {"litresPerHour": %d}}],
+             "tasks": [{"taskId": %d}, {"taskId": %d, "finding": "%s"}, {"taskId": %d, "finding": "LIGHT"}]}""".formatted(
+                        tank,
+                        day,
+                        weir.get("id").asLong(),
+                        before,
+                        after,
+                        TestSite.task(weir, "Open canister Weir"),
+                        TestSite.task(weir, "Rinse the coarse foam"),
+                        foam,
+                        TestSite.task(weir, "Rinse the pre-filter"))));
+    }
+
+    @Test
     void another_tank_and_another_name_change_no_date() throws Exception {
         opened("2026-05-20", "MODERATE", "");
         JsonNode before = site.read(site.get(keeper, "/api/forecasts?tank=" + tank));
