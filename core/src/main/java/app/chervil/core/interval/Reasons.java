@@ -79,7 +79,7 @@ final class Reasons {
     }
 
     private String start() {
-        double rate = course.run().load().rate();
+        double rate = course.changesInRun().isEmpty() ? course.run().load().rate() : 1;
         return "No findings yet, so it starts from the usual "
                 + days(course.rule().startDays()) + ", a little early because tanks differ."
                 + (Math.abs(rate - 1) < RATE_WORTH_TELLING
@@ -93,7 +93,8 @@ final class Reasons {
                 ? "about " + percent(1 - factor) + " less" + than
                 : factor < 2
                         ? "about " + percent(factor - 1) + " more" + than
-                        : "about " + Math.round(factor * 10) / 10.0 + " times as much";
+                        : "about " + Math.round(factor * 10) / 10.0 + " times as much"
+                                + (than.isEmpty() ? "" : " dirt as usual");
     }
 
     private List<Term> taught(Lesson lesson) {

@@ -129,10 +129,10 @@ final class TakenOn {
     }
 
     private Forecast staged(BookedTask task, Forecast own, Set<Visit> visits) {
-        Visit visit = visit(task);
-        String why = (task.countFrom().known() ? NEGLECTED : OF_UNKNOWN_AGE)
-                + (visit != Visit.OUTSIDE ? LATER : visits.size() > 1 ? FIRST : NOW);
-        boolean outside = visits.contains(Visit.OUTSIDE);
-        return new Forecast(own.since(), window(visit, outside), Forecast.Basis.TAKEN_ON, own.loading(), List.of(why));
+        Window window = window(visit(task), visits.contains(Visit.OUTSIDE));
+        String why = task.countFrom().known() ? NEGLECTED : OF_UNKNOWN_AGE;
+        boolean begins = first.isEmpty() && visit(task) == Visit.OUTSIDE && visits.size() > 1;
+        String what = begins ? FIRST : window.equals(now()) ? NOW : LATER;
+        return new Forecast(own.since(), window, Forecast.Basis.TAKEN_ON, own.loading(), List.of(why + what));
     }
 }

@@ -45,6 +45,28 @@ class ForecasterTest {
     }
 
     @Test
+    void less_or_more_dirt_than_usual_is_told_with_the_start_unless_a_change_tells_it() {
+        Forecast less = Forecaster.forecast(
+                FOAM,
+                new Learned(),
+                history(new StartingLoad(Stocking.NORMAL, Feeding.NORMAL, true, false), List.of(), List.of()),
+                START.plusDays(1));
+        Forecast more = Forecaster.forecast(
+                FOAM,
+                new Learned(),
+                history(new StartingLoad(Stocking.OVER, Feeding.HEAVY, false, false), List.of(), List.of()),
+                START.plusDays(1));
+        ContextChange added = new ContextChange(START.plusDays(3), Kind.PREFILTER, 1);
+        Forecast changed = Forecaster.forecast(
+                FOAM, new Learned(), history(StartingLoad.NORMAL, List.of(), List.of(added)), START.plusDays(9));
+
+        assertThat(less.reasons().get(0)).endsWith("because tanks differ. About 70 % less dirt than usual reaches it.");
+        assertThat(more.reasons().get(0))
+                .endsWith("because tanks differ. About 3.2 times as much dirt as usual reaches it.");
+        assertThat(changed.reasons()).noneMatch(reason -> reason.contains("dirt than usual"));
+    }
+
+    @Test
     void a_heavy_finding_shortens_the_interval_and_is_named() {
         Forecast forecast = forecast(PREFILTER, Serviced.found(START.plusDays(10), Finding.HEAVY));
 

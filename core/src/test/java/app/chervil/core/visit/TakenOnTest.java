@@ -150,6 +150,8 @@ class TakenOnTest {
         Map<Long, Forecast> now = openedLongAgo.forecasts(adopted);
 
         assertThat(window(now, PREFILTER)).isEqualTo(new Window(adopted, adopted, adopted));
+        assertThat(forecastOf(now, PREFILTER).reasons())
+                .containsExactly("It was not looked after for long, so it is due now.");
         assertThat(window(now, FOAM_NEW)).isEqualTo(new Window(adopted, adopted, adopted));
     }
 
