@@ -58,4 +58,17 @@ describe('a visit', () => {
 
     expect(link?.props('to')).toMatchObject({ name: 'log', query: { tasks: '1,2' } })
   })
+
+  it('keeps for its own day what the plan has for a later visit, and says so', () => {
+    const today = { ...errand(1, 'Rinse the pre-filter', 'FREE'), plannedOn: '2026-11-25' }
+    const spaced = { ...errand(2, 'Squeeze the sponge', 'FREE'), plannedOn: '2026-12-02' }
+    const wrapper = card([today, spaced])
+
+    const [first, second] = wrapper.findAll('.task').map((task) => task.text())
+    expect(first).not.toContain('as planned')
+    expect(second).toContain('better on 2 Dec')
+    expect(wrapper.findAllComponents(RouterLinkStub).at(-1)?.props('to')).toMatchObject({
+      query: { tasks: '1' },
+    })
+  })
 })

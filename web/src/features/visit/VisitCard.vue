@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { lowerFirst } from '@/shared/words'
 import StateTag from '@/shared/components/StateTag.vue'
 import WindowLine from '@/shared/components/WindowLine.vue'
-import { longDay, type Day } from '@/shared/dates'
+import { longDay, shortDay, type Day } from '@/shared/dates'
 import { overdueWords } from '@/shared/standing'
 import ChoreLine from './ChoreLine.vue'
 import type { Visit } from './queries'
@@ -31,7 +31,15 @@ const words = computed(() => {
   if (days > 0) return overdueWords(days)
   return props.visit.standing === 'DUE' ? 'due' : 'planned'
 })
-const tasks = computed(() => props.visit.errands.map((errand) => errand.taskId).join(','))
+/** What the plan keeps for a later visit, such as a week after the bacteria were last disturbed. */
+const isLater = (errand: Visit['errands'][number]) =>
+  errand.plannedOn !== undefined && errand.plannedOn > (props.visit.plannedOn ?? props.today)
+const tasks = computed(() =>
+  props.visit.errands
+    .filter((errand) => !isLater(errand))
+    .map((errand) => errand.taskId)
+    .join(','),
+)
 const several = computed(() => new Set(props.visit.errands.map((errand) => errand.filter.id)).size > 1)
 </script>
 
@@ -60,6 +68,9 @@ const several = computed(() => new Set(props.visit.errands.map((errand) => erran
           {{ errand.name
           }}<span v-if="several && errand.reach !== 'OPENING'" class="quiet">
             of {{ errand.filter.name }}</span
+          >
+          <span v-if="isLater(errand)" class="small quiet within"
+            >better on {{ shortDay(errand.plannedOn ?? today) }}, as planned</span
           >
           <span v-if="within.length" class="small quiet within">{{
             within.map((one) => lowerFirst(one.name)).join(', ')
