@@ -117,7 +117,7 @@ const notThere = computed(() => failed.value instanceof Problem && failed.value.
           This tank has no filter yet.
           <RouterLink :to="{ name: 'new-filter', params: { tank: props.tank } }">Add one</RouterLink>
         </p>
-        <el-checkbox v-model="draft.again" size="large" class="again"
+        <el-checkbox v-model="draft.again" size="large"
           >Only opened for another reason, such as a drip. Nothing was cleaned.</el-checkbox
         >
         <LogFilter
@@ -209,15 +209,6 @@ form {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(160px, 1fr));
   gap: var(--gap-3);
-}
-
-.again {
-  --el-checkbox-input-height: 22px;
-  --el-checkbox-input-width: 22px;
-
-  height: auto;
-  min-height: var(--touch);
-  white-space: normal;
 }
 
 .trouble {

@@ -7,9 +7,9 @@ describe('what a tank makes in a week', () => {
     expect(riseWords({ perWeek: -0.4, low: -0.7, high: -0.1 })).toBe('falls 0.4')
   })
 
-  it('says no direction that the band does not bear', () => {
-    expect(riseWords({ perWeek: 2.33, low: -1.62, high: 6.28 })).toBe('about 2.33, up or down,')
-    expect(riseWords({ perWeek: -0.1, low: -1, high: 0.8 })).toBe('about −0.1, up or down,')
+  it('only may where the band does not bear a direction', () => {
+    expect(riseWords({ perWeek: 2.33, low: -1.62, high: 6.28 })).toBe('may rise 2.33')
+    expect(riseWords({ perWeek: -0.1, low: -1, high: 0.8 })).toBe('may fall 0.1')
   })
 
   it('counts the ends of a fall downwards, and writes a minus as one', () => {

@@ -5,10 +5,11 @@ type Rise = Pick<Schemas['ProductionView'], 'perWeek' | 'low' | 'high'>
 
 const signed = (value: number) => (value < 0 ? `−${plain(-value)}` : plain(value))
 
-/** "rises 2.3", "falls 0.4", or that it may do either: a direction is only said when the band bears it. */
+/** "rises 2.3", "falls 0.4"; it only may where the band does not bear a direction. */
 export function riseWords({ perWeek, low, high }: Rise): string {
-  if (low <= 0 && high >= 0) return `about ${signed(perWeek)}, up or down,`
-  return `${perWeek < 0 ? 'falls' : 'rises'} ${plain(Math.abs(perWeek))}`
+  const by = plain(Math.abs(perWeek))
+  if (low <= 0 && high >= 0) return `may ${perWeek < 0 ? 'fall' : 'rise'} ${by}`
+  return `${perWeek < 0 ? 'falls' : 'rises'} ${by}`
 }
 
 /** "between 1.2 and 3.4"; of a fall both ends count downwards. */
