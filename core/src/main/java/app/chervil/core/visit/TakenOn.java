@@ -115,7 +115,8 @@ final class TakenOn {
         return switch (visit) {
             case OUTSIDE -> now();
             case OPENING -> waits ? from(second) : now();
-            case DEEP -> from(opened.orElse(second).plusDays(THIRD_VISIT_DAYS));
+            case DEEP ->
+                from(opened.orElse(second.isBefore(today) ? today : second).plusDays(THIRD_VISIT_DAYS));
         };
     }
 

@@ -156,6 +156,19 @@ class TakenOnTest {
     }
 
     @Test
+    void what_is_deep_inside_waits_for_the_opening_although_that_was_let_pass() {
+        LocalDate adopted = DAY.plusYears(3);
+        int day = (int) ChronoUnit.DAYS.between(DAY, adopted);
+        FilterBook onlyLookedAt =
+                canister(Start.about(DAY, 0.3), service(day - 120, Map.of(PREFILTER, Optional.of(Finding.HEAVY))));
+
+        Map<Long, Forecast> now = onlyLookedAt.forecasts(adopted);
+
+        assertThat(window(now, OPENING)).isEqualTo(new Window(adopted, adopted, adopted));
+        assertThat(window(now, FOAM_NEW).earliest()).isEqualTo(adopted.plusDays(14));
+    }
+
+    @Test
     void where_nothing_disturbs_it_is_due_now_and_nothing_follows() {
         FilterBook outside =
                 book(List.of(prefilter(Start.about(DAY, 0.3), Optional.empty())), List.of(), FilterKind.UV_UNIT);
