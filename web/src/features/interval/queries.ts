@@ -47,22 +47,13 @@ export function useLooks(tank: MaybeRefOrGetter<number>) {
   })
 }
 
-export function useSaveLook() {
-  const client = useQueryClient()
-  return useMutation({
-    mutationFn: ({ id, look }: { id: string; look: Schemas['LookInput'] }) =>
-      body(api.PUT('/api/looks/{look}', { params: { path: { look: id } }, body: look })),
-    onSettled: () => forecastsStale(client),
-  })
-}
+export const useSaveLook = () =>
+  useMoving(({ id, look }: { id: string; look: Schemas['LookInput'] }) =>
+    body(api.PUT('/api/looks/{look}', { params: { path: { look: id } }, body: look })),
+  )
 
-export function useDropLook() {
-  const client = useQueryClient()
-  return useMutation({
-    mutationFn: (id: string) => body(api.DELETE('/api/looks/{look}', { params: { path: { look: id } } })),
-    onSettled: () => forecastsStale(client),
-  })
-}
+export const useDropLook = () =>
+  useMoving((id: string) => body(api.DELETE('/api/looks/{look}', { params: { path: { look: id } } })))
 
 /** Everything that a logged service or reading, a changed tank or filter makes stale. */
 export function forecastsStale(client: QueryClient): Promise<unknown> {
@@ -96,6 +87,7 @@ export function usePauses(tank: MaybeRefOrGetter<number>) {
   })
 }
 
+/** A mutation that moves dates, so that they are asked for anew however it ends. */
 function useMoving<I, O>(mutationFn: (input: I) => Promise<O>) {
   const client = useQueryClient()
   return useMutation({ mutationFn, onSettled: () => forecastsStale(client) })

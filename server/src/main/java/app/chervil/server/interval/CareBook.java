@@ -81,8 +81,10 @@ public record CareBook(
     public record TaskForecast(FilterView filter, TaskView task, CareRule rule, Forecast forecast, boolean disturbs) {
         private static final long NEGLECTED = 2;
 
-        /** Days from one time to the next at present; the catalogue's for a part that is due before its time or long after it,
-         * or whose filter is only being taken on. */
+        /**
+         * Days from one time to the next at present; the catalogue's for a part that is due before its time or long after it,
+         * or whose filter is only being taken on.
+         */
         public long intervalDays() {
             if (forecast.basis() == Forecast.Basis.TAKEN_ON) {
                 return rule.startDays();

@@ -158,20 +158,21 @@ public class ForecastOperations {
     public Permission permission(
             SignedIn who, long tank, Set<Long> tasks, int chores, LocalDate on, @Nullable UUID except) {
         List<CareBook> books = books(who, tank, service -> true);
-        List<Earlier> aside = disturbances.stream()
-                .flatMap(book -> book.disturbances(who, tank).stream())
-                .toList();
-        if (books.isEmpty()) {
-            return Permission.judge(on, chores, holds(who, tank, on), aside);
+        int disturbance =
+                books.isEmpty() ? chores : Math.max(chores, books.get(0).homes().disturbance(touched(books, tasks)));
+        if (!Hold.concerns(disturbance)) {
+            return Permission.judge(on, disturbance, List.of(), List.of());
         }
-        BacteriaHomes homes = books.get(0).homes();
-        List<Earlier> earlier =
-                Stream.concat(aside.stream(), earlier(books, homes, except)).toList();
-        int disturbance = Math.max(chores, homes.disturbance(touched(books, tasks)));
+        Stream<Earlier> aside = disturbances.stream().flatMap(book -> book.disturbances(who, tank).stream());
+        List<Earlier> earlier = Stream.concat(aside, earlier(books, except)).toList();
         return Permission.judge(on, disturbance, holds(who, tank, on), earlier);
     }
 
-    private static Stream<Earlier> earlier(List<CareBook> books, BacteriaHomes homes, @Nullable UUID except) {
+    private static Stream<Earlier> earlier(List<CareBook> books, @Nullable UUID except) {
+        if (books.isEmpty()) {
+            return Stream.empty();
+        }
+        BacteriaHomes homes = books.get(0).homes();
         return books.get(0).past().services().stream()
                 .filter(service ->
                         !service.id().equals(except) && !service.manner().again())

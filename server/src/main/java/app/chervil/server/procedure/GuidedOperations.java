@@ -218,7 +218,8 @@ public class GuidedOperations {
     public SavedService finish(SignedIn who, UUID id, GuidedFinish input) {
         GuidedRow row = locked(who, id);
         String reason = input.leftOffReason().strip();
-        ServiceInput done = done(who, view(who, row), input);
+        GuidedWork work = work(view(who, row));
+        ServiceInput done = done(who, row, work, input);
         new Rejected.Gatherer()
                 .check(
                         row.offSince() == null || !reason.isEmpty(),
@@ -232,7 +233,6 @@ public class GuidedOperations {
                         "No task was finished. Leave it open, or drop it.")
                 .done();
         mapper.updateFinished(who.siteId(), id, clock.instant(), reason.isEmpty() ? null : reason);
-        GuidedWork work = work(view(who, row));
         if (row.media() != null && work.did(Chore.BIO_PART_REPLACED.work())) {
             media.replace(
                     who,
@@ -309,23 +309,21 @@ public class GuidedOperations {
                 json.writeValueAsString(procedure.steps()));
     }
 
-    private ServiceInput done(SignedIn who, GuidedView guided, GuidedFinish input) {
-        FilterView filter = filters.find(who, guided.place().filterId());
-        GuidedWork work = work(guided);
-        GuidedRow row = row(who, guided.id());
+    private ServiceInput done(SignedIn who, GuidedRow row, GuidedWork work, GuidedFinish input) {
+        FilterView filter = filters.find(who, row.filterId());
         List<Long> asked = json.readValue(row.tasks(), TASKS);
         List<ServiceInput.Done> tasks = filter.tasks().stream()
                 .filter(task -> asked.contains(task.id()) && work.finished(task.id(), task.action()))
                 .map(task -> new ServiceInput.Done(task.id(), finding(work, task)))
                 .toList();
-        long minutes = Math.max(
-                1, Duration.between(guided.startedAt(), clock.instant()).toMinutes());
+        long minutes =
+                Math.max(1, Duration.between(row.startedAt(), clock.instant()).toMinutes());
         ServiceInput.FlowInput flow = new ServiceInput.FlowInput(
                 filter.id(),
                 reading(work.flow(GuidedWork.Kind.FLOW_BEFORE)),
                 reading(work.flow(GuidedWork.Kind.FLOW_AFTER)));
         return new ServiceInput(
-                guided.place().tankId(),
+                row.tankId(),
                 tanks.today(),
                 who.name(),
                 (int) Math.min(minutes, 1440),
