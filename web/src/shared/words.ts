@@ -1,3 +1,4 @@
+import vocabulary from '../generated/vocabulary.json'
 import type { Schemas } from './api/client'
 
 type Setting = Schemas['Setting']
@@ -98,14 +99,12 @@ export const THOROUGHNESS: Choice<Schemas['Schools']['thoroughness']>[] = [
   { value: 'FULL', label: 'Full', hint: 'Housing and trays washed too.' },
 ]
 
-export const FILTER_KIND: Choice<Schemas['FilterView']['kind']>[] = [
-  { value: 'CANISTER', label: 'Canister' },
-  { value: 'HANG_ON_BACK', label: 'Hang-on-back' },
-  { value: 'INTERNAL', label: 'Internal' },
-  { value: 'AIR_SPONGE', label: 'Air sponge' },
-  { value: 'SUMP', label: 'Sump' },
-  { value: 'UV_UNIT', label: 'UV unit' },
-]
+/** What filters are made of, as the server has it. */
+const VOCABULARY = vocabulary as unknown as Schemas['Vocabulary']
+
+export const FILTER_KIND: Choice<Schemas['FilterView']['kind']>[] = VOCABULARY.filterKinds.map(
+  ({ kind, label }) => ({ value: kind, label }),
+)
 
 export const DIRECTION: Choice<NonNullable<Schemas['FilterView']['direction']>>[] = [
   { value: 'BOTTOM_UP', label: 'Bottom to top' },
@@ -115,31 +114,21 @@ export const DIRECTION: Choice<NonNullable<Schemas['FilterView']['direction']>>[
 
 export type StageKind = Schemas['StageView']['kind']
 
-export const STAGE_KIND: Choice<StageKind>[] = [
-  { value: 'STRAINER', label: 'Strainer' },
-  { value: 'PREFILTER_SPONGE', label: 'Pre-filter' },
-  { value: 'SPONGE', label: 'Sponge' },
-  { value: 'AIR_LINE', label: 'Air line' },
-  { value: 'OVERFLOW', label: 'Overflow' },
-  { value: 'SOCK', label: 'Sock' },
-  { value: 'FLEECE_ROLL', label: 'Fleece roll' },
-  { value: 'SETTLING', label: 'Settling chamber' },
-  { value: 'COARSE_FOAM', label: 'Coarse foam' },
-  { value: 'MEDIUM_FOAM', label: 'Medium foam' },
-  { value: 'FINE_PAD', label: 'Fine pad' },
-  { value: 'FLOSS', label: 'Floss' },
-  { value: 'CARTRIDGE', label: 'Cartridge' },
-  { value: 'BIO_MEDIA', label: 'Bio media' },
-  { value: 'CARBON', label: 'Carbon' },
-  { value: 'RESIN', label: 'Resin' },
-  { value: 'PHOSPHATE_REMOVER', label: 'Phosphate remover' },
-  { value: 'UV_LAMP', label: 'UV lamp' },
-  { value: 'UV_SLEEVE', label: 'UV sleeve' },
-  { value: 'IMPELLER', label: 'Impeller' },
-  { value: 'SEALS', label: 'Seals' },
-  { value: 'HOSES', label: 'Hoses' },
-  { value: 'RETURN_PUMP', label: 'Return pump' },
-]
+export type StageWord = Schemas['StageWord']
+
+export const STAGE_KIND: Choice<StageKind>[] = VOCABULARY.stageKinds.map(({ kind, label }) => ({
+  value: kind,
+  label,
+}))
+
+const STAGE_WORDS = new Map(VOCABULARY.stageKinds.map((word) => [word.kind, word]))
+
+/** What a kind of stage is called, made of and measured by. */
+export function stageWord(kind: StageKind): StageWord {
+  const word = STAGE_WORDS.get(kind)
+  if (!word) throw new Error(`no words for ${kind}`)
+  return word
+}
 
 export type Finding = NonNullable<Schemas['Done']['finding']>
 

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { today } from '@/shared/dates'
-import type { Choice } from '@/shared/words'
+import { stageWord, type Choice } from '@/shared/words'
 import type { LastingField, StageForm } from './form'
 
 /** What is known of one stage. */
@@ -11,7 +11,6 @@ const props = defineProps<{ prefix: string; errors: Record<string, string> }>()
 const stage = defineModel<StageForm>({ required: true })
 
 const now = today()
-const MEDIA = ['BIO_MEDIA', 'CARBON', 'RESIN', 'PHOSPHATE_REMOVER']
 const MAKE: Choice<StageForm['make']>[] = [
   { value: 'WASHABLE', label: 'Washable' },
   { value: 'DISPOSABLE', label: 'Disposable' },
@@ -38,7 +37,7 @@ const lasting = computed<Lasting[]>(() => {
   if (stage.value.kind === 'FLEECE_ROLL') return ROLL
   return stage.value.kind === 'FINE_PAD' && stage.value.make === 'WASHABLE' ? PAD : []
 })
-const media = computed(() => MEDIA.includes(stage.value.kind))
+const media = computed(() => stageWord(stage.value.kind).measuredByMass)
 const bagged = computed({
   get: () => (stage.value.bagged ? 'bagged' : 'loose'),
   set: (chosen: 'bagged' | 'loose') => (stage.value.bagged = chosen === 'bagged'),

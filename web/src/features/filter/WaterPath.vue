@@ -6,14 +6,14 @@ import { standingWords } from '@/shared/standing'
 import { mass } from '@/shared/units'
 import PathCell from './PathCell.vue'
 import PathTextures from './PathTextures.vue'
-import { LOOK } from './picture'
+import { lookOf } from './picture'
 import type { Filter, Stage } from './queries'
 
 /** A filter as water meets it: a run of cells, each with how full it is thought to be and when it is next due. */
 const props = defineProps<{ filter: Filter; forecasts: Forecast[]; today: Day }>()
 
 const cells = computed(() =>
-  props.filter.stages.map((stage) => ({ stage, look: LOOK[stage.kind], care: careOf(stage) })),
+  props.filter.stages.map((stage) => ({ stage, look: lookOf(stage.kind), care: careOf(stage) })),
 )
 
 /** The task that tells how full the stage is, else the one due first. */

@@ -1,44 +1,26 @@
-import type { StageKind } from '@/shared/words'
+import { stageWord, type StageKind, type StageWord } from '@/shared/words'
 
-export type Texture =
-  | 'mesh'
-  | 'sponge'
-  | 'coarse'
-  | 'medium'
-  | 'fine'
-  | 'bio'
-  | 'grains'
-  | 'hose'
-  | 'propeller'
-  | 'lamp'
-  | 'ring'
-  | 'none'
+export type Texture = Lowercase<StageWord['texture']>
+
+/** px that a stage takes of the picture's width, by what it is made of; the rest take the usual. */
+const WIDTH: Partial<Record<Texture, number>> = {
+  mesh: 70,
+  sponge: 120,
+  coarse: 118,
+  medium: 118,
+  fine: 90,
+  bio: 150,
+  grains: 78,
+  hose: 66,
+  ring: 64,
+  none: 104,
+}
+const USUAL_WIDTH = 80
 
 /** How a stage is drawn: its texture, and its share of the width. */
-export const LOOK: Record<StageKind, { texture: Texture; width: number }> = {
-  STRAINER: { texture: 'mesh', width: 66 },
-  PREFILTER_SPONGE: { texture: 'sponge', width: 92 },
-  SPONGE: { texture: 'sponge', width: 150 },
-  AIR_LINE: { texture: 'hose', width: 70 },
-  OVERFLOW: { texture: 'mesh', width: 74 },
-  SOCK: { texture: 'fine', width: 92 },
-  FLEECE_ROLL: { texture: 'fine', width: 92 },
-  SETTLING: { texture: 'none', width: 104 },
-  COARSE_FOAM: { texture: 'coarse', width: 118 },
-  MEDIUM_FOAM: { texture: 'medium', width: 118 },
-  FINE_PAD: { texture: 'fine', width: 86 },
-  FLOSS: { texture: 'fine', width: 86 },
-  CARTRIDGE: { texture: 'grains', width: 86 },
-  BIO_MEDIA: { texture: 'bio', width: 150 },
-  CARBON: { texture: 'grains', width: 74 },
-  RESIN: { texture: 'grains', width: 74 },
-  PHOSPHATE_REMOVER: { texture: 'grains', width: 84 },
-  UV_LAMP: { texture: 'lamp', width: 80 },
-  UV_SLEEVE: { texture: 'lamp', width: 80 },
-  IMPELLER: { texture: 'propeller', width: 76 },
-  SEALS: { texture: 'ring', width: 64 },
-  HOSES: { texture: 'hose', width: 64 },
-  RETURN_PUMP: { texture: 'propeller', width: 84 },
+export function lookOf(kind: StageKind): { texture: Texture; width: number } {
+  const texture = stageWord(kind).texture.toLowerCase() as Texture
+  return { texture, width: WIDTH[texture] ?? USUAL_WIDTH }
 }
 
 /** Height of a cell in px, and of the room above it into which silt may overflow. */

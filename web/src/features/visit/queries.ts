@@ -9,7 +9,7 @@ export type Visit = Schemas['VisitView']
 export type Service = Schemas['ServiceView']
 export type ServiceInput = Schemas['ServiceInput']
 export type Saved = Schemas['SavedService']
-export type Change = Schemas['ChangeRow']
+export type Change = Schemas['ContextChangeView']
 
 /** Services a page of the history. */
 export const PAGE = 20

@@ -49,6 +49,14 @@ class ArchitectureTest {
     static final ArchRule plans_rest_on_intervals = only("plan", "interval", "filter", "tank", "calc");
 
     @ArchTest
+    static final ArchRule the_picture_of_a_site_rests_on_visits_procedures_and_water =
+            only("site", "visit", "procedure", "water", "interval", "filter", "tank", "calc");
+
+    @ArchTest
+    static final ArchRule an_agenda_rests_on_the_picture_and_the_planner =
+            only("agenda", "site", "plan", "visit", "water", "interval", "filter", "tank", "calc");
+
+    @ArchTest
     static final ArchRule features_have_no_cycles =
             slices().matching("app.chervil.core.(*)..").should().beFreeOfCycles();
 

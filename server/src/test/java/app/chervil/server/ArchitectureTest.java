@@ -17,6 +17,8 @@ import com.tngtech.archunit.lang.ArchRule;
 import com.tngtech.archunit.lang.ConditionEvents;
 import com.tngtech.archunit.lang.SimpleConditionEvent;
 import java.time.Clock;
+import java.util.Map;
+import java.util.Set;
 import org.apache.ibatis.annotations.Mapper;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -26,6 +28,65 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule features_have_no_cycles =
             slices().matching("app.chervil.server.(*)..").should().beFreeOfCycles();
+
+    /** Features by floor, each with those it may use; every feature may use {@link #GROUND}. */
+    private static final Map<String, Set<String>> ARROWS = Map.ofEntries(
+            // 1: the ground
+            Map.entry("problem", Set.of()),
+            Map.entry("storage", Set.of()),
+            Map.entry("schedule", Set.of()),
+            Map.entry("web", Set.of("account")),
+            // 2: people who sign in
+            Map.entry("account", Set.of()),
+            // 3: what a site has
+            Map.entry("tank", Set.of("account")),
+            Map.entry("filter", Set.of("account", "tank")),
+            // 4: its picture
+            Map.entry("book", Set.of("account", "tank", "filter")),
+            // 5: what is done, seen and had; each owns its tables and its commands
+            Map.entry("visit", Set.of("account", "tank", "filter", "book")),
+            Map.entry("water", Set.of("account", "tank", "filter", "book")),
+            Map.entry("interval", Set.of("account", "tank", "filter", "book")),
+            Map.entry("chore", Set.of("account", "tank", "book")),
+            Map.entry("people", Set.of("account", "tank", "book")),
+            Map.entry("stock", Set.of("account", "tank", "book", "visit")),
+            Map.entry("trial", Set.of("account", "tank", "filter", "book", "water")),
+            // 6: what follows
+            Map.entry("plan", Set.of("account", "book", "people")),
+            Map.entry("rounds", Set.of("account", "book", "plan", "visit", "water")),
+            Map.entry("procedure", Set.of("account", "tank", "filter", "book", "visit", "water", "chore")),
+            Map.entry("future", Set.of("account", "book", "water", "stock")),
+            Map.entry("calendar", Set.of("account", "plan")),
+            Map.entry("mail", Set.of("account", "plan")),
+            Map.entry(
+                    "demo",
+                    Set.of(
+                            "account",
+                            "tank",
+                            "filter",
+                            "visit",
+                            "water",
+                            "interval",
+                            "chore",
+                            "people",
+                            "stock",
+                            "trial")));
+
+    private static final Set<String> GROUND = Set.of("problem", "storage");
+
+    @ArchTest
+    static final ArchRule every_arrow_is_declared =
+            classes().that().resideInAPackage("app.chervil.server.*..").should(useOnlyWhatIsDeclared());
+
+    @ArchTest
+    static final ArchRule requests_and_views_stay_in_their_feature = classes()
+            .that()
+            .haveNameMatching(".*(Input|View)(\\$.*)?")
+            .and()
+            .resideOutsideOfPackage("..web..")
+            .should(beUsedInTheirPackageOrBy(
+                    // A guided service ends as a logged one, and a what-if begins from what water and stores tell.
+                    Set.of("demo", "procedure", "future", "stock")));
 
     @ArchTest
     static final ArchRule controllers_go_through_operations = noClasses()
@@ -76,6 +137,43 @@ class ArchitectureTest {
             .should()
             .resideInAnyPackage(
                     "..util..", "..common..", "..model..", "..dto..", "..impl..", "..helper..", "..manager..");
+
+    private static String feature(JavaClass one) {
+        String inside = one.getPackageName().substring("app.chervil.server".length());
+        return inside.isEmpty() ? "" : inside.substring(1).split("\\.")[0];
+    }
+
+    private static ArchCondition<JavaClass> useOnlyWhatIsDeclared() {
+        return new ArchCondition<>("use only features that are declared") {
+            @Override
+            public void check(JavaClass one, ConditionEvents events) {
+                String from = feature(one);
+                Set<String> allowed = ARROWS.getOrDefault(from, Set.of());
+                if (!ARROWS.containsKey(from)) {
+                    events.add(SimpleConditionEvent.violated(one, from + " stands on no floor"));
+                }
+                one.getDirectDependenciesFromSelf().stream()
+                        .filter(use -> use.getTargetClass().getPackageName().startsWith("app.chervil.server."))
+                        .filter(use -> {
+                            String to = feature(use.getTargetClass());
+                            return !to.equals(from) && !GROUND.contains(to) && !allowed.contains(to);
+                        })
+                        .forEach(use -> events.add(SimpleConditionEvent.violated(one, use.getDescription())));
+            }
+        };
+    }
+
+    private static ArchCondition<JavaClass> beUsedInTheirPackageOrBy(Set<String> others) {
+        return new ArchCondition<>("be used in their feature, or by " + others) {
+            @Override
+            public void check(JavaClass record, ConditionEvents events) {
+                record.getDirectDependenciesToSelf().stream()
+                        .filter(use -> !feature(use.getOriginClass()).equals(feature(record)))
+                        .filter(use -> !others.contains(feature(use.getOriginClass())))
+                        .forEach(use -> events.add(SimpleConditionEvent.violated(record, use.getDescription())));
+            }
+        };
+    }
 
     private static ArchCondition<JavaClass> beUsedInTheirPackageOnly() {
         return new ArchCondition<>("be used in their package only") {

@@ -1,28 +1,31 @@
 package app.chervil.server;
 
 import java.sql.Connection;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
 import org.apache.ibatis.executor.statement.StatementHandler;
 import org.apache.ibatis.plugin.Interceptor;
 import org.apache.ibatis.plugin.Intercepts;
 import org.apache.ibatis.plugin.Invocation;
 import org.apache.ibatis.plugin.Signature;
-import org.springframework.stereotype.Component;
 
 /** Sees every statement that really goes to the database. */
-@Component
 @Intercepts(
         @Signature(
                 type = StatementHandler.class,
                 method = "prepare",
                 args = {Connection.class, Integer.class}))
 public class StatementCount implements Interceptor {
-    private final List<String> statements = new ArrayList<>();
+    private final Map<Thread, List<String>> statements = new ConcurrentHashMap<>();
 
     @Override
     public Object intercept(Invocation invocation) throws Throwable {
-        statements.add(((StatementHandler) invocation.getTarget()).getBoundSql().getSql());
+        String sql = ((StatementHandler) invocation.getTarget()).getBoundSql().getSql();
+        statements
+                .computeIfAbsent(Thread.currentThread(), thread -> new CopyOnWriteArrayList<>())
+                .add(sql);
         return invocation.proceed();
     }
 
@@ -30,7 +33,8 @@ public class StatementCount implements Interceptor {
         statements.clear();
     }
 
+    /** Those of the thread that asks; what is kept in the background is not part of a question. */
     public List<String> statements() {
-        return List.copyOf(statements);
+        return List.copyOf(statements.getOrDefault(Thread.currentThread(), List.of()));
     }
 }

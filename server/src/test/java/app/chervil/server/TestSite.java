@@ -13,14 +13,12 @@ import java.util.UUID;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
-import org.springframework.stereotype.Component;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** A keeper's errands over HTTP, as tests tell them. Each keeper has a site of their own. */
-@Component
 public class TestSite {
     public static final String TANK = """
             {"name": "Brook", "room": "Lab", "netVolumeL": 220, "establishedOn": "2024-01-01",

@@ -54,13 +54,7 @@ public record BacteriaHomes(List<Home> stages, BacteriaHome where) {
 
     private int alone(Touched touched) {
         return home(touched)
-                .map(home -> switch (home.kind()) {
-                    case BIO_MEDIA, SPONGE -> DISTURBING;
-                    case COARSE_FOAM, MEDIUM_FOAM -> touched.action() == CareAction.REPLACE ? DISTURBING : 1;
-                    case PREFILTER_SPONGE, CARTRIDGE -> 1;
-                    case FINE_PAD, FLOSS -> touched.action() == CareAction.CHANGE ? 0 : 1;
-                    default -> 0;
-                })
+                .map(home -> home.kind().home().disturbedBy(touched.action()))
                 .orElse(0);
     }
 
@@ -80,7 +74,7 @@ public record BacteriaHomes(List<Home> stages, BacteriaHome where) {
 
     /** Over half of the tank's foam, sponges and cartridges; a pre-filter counts where there is nothing else. */
     private boolean mostFoam(Collection<Touched> service) {
-        List<Home> foam = stages.stream().filter(home -> isFoam(home.kind())).toList();
+        List<Home> foam = stages.stream().filter(home -> home.kind().isFoam()).toList();
         if (foam.isEmpty() && stages.stream().noneMatch(home -> home.kind() == StageKind.BIO_MEDIA)) {
             foam = stages.stream()
                     .filter(home -> home.kind() == StageKind.PREFILTER_SPONGE)
@@ -91,13 +85,6 @@ public record BacteriaHomes(List<Home> stages, BacteriaHome where) {
         long reached =
                 foam.stream().filter(home -> touched.contains(home.stage())).count();
         return reached * 2 > foam.size();
-    }
-
-    private static boolean isFoam(StageKind kind) {
-        return switch (kind) {
-            case COARSE_FOAM, MEDIUM_FOAM, SPONGE, CARTRIDGE -> true;
-            default -> false;
-        };
     }
 
     private Optional<Home> home(Touched touched) {

@@ -1,11 +1,11 @@
 package app.chervil.core.filter;
 
-/** The devices that filter a tank. */
+/** The devices that filter a tank, in the order in which they are offered. */
 public enum FilterKind {
-    AIR_SPONGE("air sponge"),
-    HANG_ON_BACK("hang-on-back"),
     CANISTER("canister"),
+    HANG_ON_BACK("hang-on-back"),
     INTERNAL("internal filter"),
+    AIR_SPONGE("air sponge"),
     SUMP("sump"),
     UV_UNIT("UV unit");
 

@@ -1,35 +1,105 @@
 package app.chervil.core.filter;
 
-/** The components that water meets in a filter. */
+import static app.chervil.core.filter.StageKind.Trait.*;
+
+import java.util.Set;
+
+/**
+ * The components that water meets in a filter, each with what all rules need to know of it. The care it asks for stands in
+ * {@link CareCatalogue}.
+ */
 public enum StageKind {
-    STRAINER("strainer"),
-    PREFILTER_SPONGE("pre-filter"),
-    SPONGE("sponge"),
-    AIR_LINE("air line"),
-    OVERFLOW("overflow"),
-    SOCK("sock"),
-    FLEECE_ROLL("fleece roll"),
-    SETTLING("settling chamber"),
-    COARSE_FOAM("coarse foam"),
-    MEDIUM_FOAM("medium foam"),
-    FINE_PAD("fine pad"),
-    FLOSS("floss"),
-    CARTRIDGE("cartridge"),
-    BIO_MEDIA("bio media"),
-    CARBON("carbon"),
-    RESIN("resin"),
-    PHOSPHATE_REMOVER("phosphate remover"),
-    UV_LAMP("UV lamp"),
-    UV_SLEEVE("UV sleeve"),
-    IMPELLER("impeller"),
-    SEALS("seals"),
-    HOSES("hoses"),
-    RETURN_PUMP("return pump");
+    STRAINER("strainer", Texture.MESH, Home.NONE, OUTSIDE),
+    PREFILTER_SPONGE("pre-filter", Texture.SPONGE, Home.SOME, OUTSIDE),
+    SPONGE("sponge", Texture.SPONGE, Home.CHIEF, FOAM),
+    AIR_LINE("air line", Texture.HOSE, Home.NONE),
+    OVERFLOW("overflow", Texture.MESH, Home.NONE),
+    SOCK("sock", Texture.FINE, Home.NONE, CATCHES_BLOWN_DIRT),
+    FLEECE_ROLL("fleece roll", Texture.FINE, Home.NONE),
+    SETTLING("settling chamber", Texture.NONE, Home.NONE),
+    COARSE_FOAM("coarse foam", Texture.COARSE, Home.FOAM, STOPS_DIRT_INSIDE, FOAM),
+    MEDIUM_FOAM("medium foam", Texture.MEDIUM, Home.FOAM, STOPS_DIRT_INSIDE, FOAM),
+    FINE_PAD("fine pad", Texture.FINE, Home.UNTIL_CHANGED, STOPS_DIRT_INSIDE, CATCHES_BLOWN_DIRT),
+    FLOSS("floss", Texture.FINE, Home.UNTIL_CHANGED, STOPS_DIRT_INSIDE, CATCHES_BLOWN_DIRT),
+    CARTRIDGE("cartridge", Texture.GRAINS, Home.SOME, FOAM),
+    BIO_MEDIA("bio media", Texture.BIO, Home.CHIEF, MASS),
+    CARBON("carbon", Texture.GRAINS, Home.NONE, MASS),
+    RESIN("resin", Texture.GRAINS, Home.NONE, MASS),
+    PHOSPHATE_REMOVER("phosphate remover", Texture.GRAINS, Home.NONE, MASS),
+    UV_LAMP("UV lamp", Texture.LAMP, Home.NONE),
+    UV_SLEEVE("UV sleeve", Texture.LAMP, Home.NONE),
+    IMPELLER("impeller", Texture.PROPELLER, Home.NONE),
+    SEALS("seals", Texture.RING, Home.NONE),
+    HOSES("hoses", Texture.HOSE, Home.NONE, OUTSIDE),
+    RETURN_PUMP("return pump", Texture.PROPELLER, Home.NONE);
 
     private final String words;
+    private final Texture texture;
+    private final Home home;
 
-    StageKind(String words) {
+    @SuppressWarnings("ImmutableEnumChecker") // a copy that nobody else holds
+    private final Set<Trait> traits;
+
+    /** What is true of a kind. */
+    enum Trait {
+        /** It is reached without opening its canister. */
+        OUTSIDE,
+        /** Its fill decides when a canister is opened. */
+        STOPS_DIRT_INSIDE,
+        /** It catches what was blown off rock, and is changed the same day. */
+        CATCHES_BLOWN_DIRT,
+        /** It is among the foam, sponges and cartridges of a tank, of which most are not cleaned at once. */
+        FOAM,
+        /** Its amount is a mass of loose or bagged media. */
+        MASS
+    }
+
+    /** What it is made of, as a picture shows it. */
+    public enum Texture {
+        MESH,
+        SPONGE,
+        COARSE,
+        MEDIUM,
+        FINE,
+        BIO,
+        GRAINS,
+        HOSE,
+        PROPELLER,
+        LAMP,
+        RING,
+        NONE
+    }
+
+    /** How many of a tank's bacteria live in it. */
+    public enum Home {
+        /** None worth speaking of. */
+        NONE,
+        /** Some. */
+        SOME,
+        /** Some, who go with it when it is changed in its turn. */
+        UNTIL_CHANGED,
+        /** Some, and many once it is old. */
+        FOAM,
+        /** Most. */
+        CHIEF;
+
+        /** How much work on it alone disturbs them, 0 not at all to 2. */
+        int disturbedBy(CareAction action) {
+            return switch (this) {
+                case NONE -> 0;
+                case SOME -> 1;
+                case UNTIL_CHANGED -> action == CareAction.CHANGE ? 0 : 1;
+                case FOAM -> action == CareAction.REPLACE ? BacteriaHomes.DISTURBING : 1;
+                case CHIEF -> BacteriaHomes.DISTURBING;
+            };
+        }
+    }
+
+    StageKind(String words, Texture texture, Home home, Trait... traits) {
         this.words = words;
+        this.texture = texture;
+        this.home = home;
+        this.traits = Set.of(traits);
     }
 
     /** The name a keeper uses, in the middle of a sentence. */
@@ -37,27 +107,36 @@ public enum StageKind {
         return words;
     }
 
+    public Texture texture() {
+        return texture;
+    }
+
+    public Home home() {
+        return home;
+    }
+
     /** Whether its fill decides when a canister is opened: the foams and pads that stop dirt. */
     public boolean stopsDirtInside() {
-        return switch (this) {
-            case COARSE_FOAM, MEDIUM_FOAM, FINE_PAD, FLOSS -> true;
-            default -> false;
-        };
+        return traits.contains(STOPS_DIRT_INSIDE);
+    }
+
+    /** Whether it catches what was blown off rock, and is changed the same day. */
+    public boolean catchesBlownDirt() {
+        return traits.contains(CATCHES_BLOWN_DIRT);
+    }
+
+    /** Whether it is among the foam, sponges and cartridges of a tank. */
+    boolean isFoam() {
+        return traits.contains(FOAM);
     }
 
     /** Whether it sits inside a closed canister, so that reaching it means opening it. */
     public boolean insideCanister() {
-        return switch (this) {
-            case STRAINER, PREFILTER_SPONGE, HOSES -> false;
-            default -> true;
-        };
+        return !traits.contains(OUTSIDE);
     }
 
     /** Whether its amount is a mass of loose or bagged media. */
     public boolean measuredByMass() {
-        return switch (this) {
-            case BIO_MEDIA, CARBON, RESIN, PHOSPHATE_REMOVER -> true;
-            default -> false;
-        };
+        return traits.contains(MASS);
     }
 }

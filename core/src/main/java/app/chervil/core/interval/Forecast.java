@@ -1,8 +1,10 @@
 package app.chervil.core.interval;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalLong;
 
 /**
  * When a task is next due, and why.
@@ -14,6 +16,12 @@ import java.util.Optional;
 public record Forecast(LocalDate since, Window window, Basis basis, Optional<Loading> loading, List<String> reasons) {
     public Forecast {
         reasons = List.copyOf(reasons);
+    }
+
+    /** Days from the start of the run to the ideal day; empty where that is no interval: a first look, or a part found spent. */
+    public OptionalLong toldDays() {
+        long days = ChronoUnit.DAYS.between(since, window.ideal());
+        return days <= 0 || basis == Basis.TAKEN_ON ? OptionalLong.empty() : OptionalLong.of(days);
     }
 
     /** What a forecast rests on. */

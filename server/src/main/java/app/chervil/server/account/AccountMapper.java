@@ -10,12 +10,18 @@ import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 
-/** Sites, their accounts, and failed sign-ins. Sign-in is the one lookup without a site: it finds the site. */
+/** Sites, their accounts and doors, and failed sign-ins. */
 @Mapper
 interface AccountMapper {
     String COLUMNS = "select id, site_id, login, name, role, password_hash from account ";
 
-    @Select(COLUMNS + "where login = #{login} and removed_at is null")
+    /** The person behind a login: its door leads to the site. */
+    @Select("""
+            select account.id, account.site_id, account.login, account.name, account.role, account.password_hash
+            from door
+            join account on account.site_id = door.site_id and account.login = door.mark
+            where door.kind = 'LOGIN' and door.mark = #{login} and account.removed_at is null
+            """)
     Optional<AccountRow> findByLogin(String login);
 
     @Select(COLUMNS + "where site_id = #{site} and id = #{id} and removed_at is null")
@@ -43,7 +49,7 @@ interface AccountMapper {
             """)
     void updateUnits(long site, SiteUnits units);
 
-    @Select("select exists (select 1 from account)")
+    @Select("select exists (select 1 from door where kind = 'LOGIN')")
     boolean findAny();
 
     @Select("select pg_advisory_xact_lock(471120261)::text")
@@ -55,15 +61,30 @@ interface AccountMapper {
 
     @Options(flushCache = Options.FlushCachePolicy.TRUE)
     @Select(affectData = true, value = """
+            with opened as (
+              insert into door (kind, mark, site_id)
+              values ('LOGIN', #{person.login}, #{site})
+              on conflict on constraint door_pk do nothing
+              returning site_id, mark
+            )
             insert into account (site_id, login, name, role, password_hash, created_at)
-            values (#{site}, #{person.login}, #{person.name}, #{role}, #{hash}, #{now})
-            on conflict on constraint account_login_unique do nothing
+            select site_id, mark, #{person.name}, #{role}, #{hash}, #{now}
+            from opened
             returning id
             """)
     Optional<Long> insert(long site, Person person, Role role, String hash, Instant now);
 
-    @Update(
-            "update account set removed_at = #{now}, login = login || ' removed ' || id where site_id = #{site} and id = #{id}")
+    /** Shuts the door as well, so that the login is free again. */
+    @Update("""
+            with shut as (
+              delete from door
+              where kind = 'LOGIN' and site_id = #{site}
+                and mark = (select login from account where site_id = #{site} and id = #{id})
+            )
+            update account
+            set removed_at = #{now}, login = login || ' removed ' || id
+            where site_id = #{site} and id = #{id}
+            """)
     int delete(long site, long id, Instant now);
 
     @Insert("insert into sign_in_failure (login, address, failed_at) values (#{login}, #{address}, #{now})")

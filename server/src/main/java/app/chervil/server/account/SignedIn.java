@@ -9,6 +9,11 @@ import org.springframework.http.HttpStatus;
 
 /** The person behind a request; every query is bound to their site. */
 public record SignedIn(long accountId, long siteId, String name, Role role) implements Principal, Serializable {
+    /** The server itself, at work for a site while nobody asks. */
+    public static SignedIn nobody(long site) {
+        return new SignedIn(0, site, "", Role.HELPER);
+    }
+
     @Override
     public String getName() {
         return Long.toString(accountId);

@@ -2,6 +2,7 @@ package app.chervil.server.demo;
 
 import app.chervil.core.filter.Stage.Make;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.site.Filter;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.ContextChange;
 import app.chervil.core.tank.Feeding;
@@ -15,7 +16,6 @@ import app.chervil.core.tank.WaterKind;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterInput.StageInput;
 import app.chervil.server.filter.FilterOperations;
-import app.chervil.server.filter.FilterView;
 import app.chervil.server.tank.TankInput;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.visit.ServiceOperations;
@@ -47,7 +47,7 @@ abstract class DemoBuilding {
     final DemoDiary kept(SignedIn who, long tank, LocalDate from, FilterStory... stories) {
         DemoDiary diary = new DemoDiary(tank, tanks.today());
         for (FilterStory story : stories) {
-            upkeep.keep(who, tanks.find(who, tank).tank(), story, from, diary);
+            upkeep.keep(who, tanks.find(who, tank), story, from, diary);
         }
         return diary;
     }
@@ -57,7 +57,7 @@ abstract class DemoBuilding {
     }
 
     /** A pre-filter that was added some while ago. */
-    final void prefilterAdded(SignedIn who, FilterView filter, LocalDate on) {
+    final void prefilterAdded(SignedIn who, Filter filter, LocalDate on) {
         tanks.recordChange(who, filter.tankId(), filter.id(), new ContextChange(on, ContextChange.Kind.PREFILTER, 1));
     }
 

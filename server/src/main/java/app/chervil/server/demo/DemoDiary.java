@@ -1,8 +1,8 @@
 package app.chervil.server.demo;
 
 import app.chervil.core.interval.Finding;
+import app.chervil.core.site.FilterTask;
 import app.chervil.server.account.SignedIn;
-import app.chervil.server.filter.FilterView.TaskView;
 import app.chervil.server.visit.ServiceInput;
 import app.chervil.server.visit.ServiceInput.Done;
 import app.chervil.server.visit.ServiceInput.FlowInput;
@@ -41,10 +41,10 @@ final class DemoDiary {
         this.today = today;
     }
 
-    void did(LocalDate on, TaskView task, @Nullable Finding finding) {
+    void did(LocalDate on, FilterTask task, @Nullable Finding finding) {
         Day day = days.computeIfAbsent(on, key -> new Day());
         if (day.tasks.putIfAbsent(task.id(), new Done(task.id(), finding)) == null) {
-            day.minutes += task.catalogue().minutes();
+            day.minutes += task.minutes();
         }
     }
 
@@ -75,7 +75,7 @@ final class DemoDiary {
     }
 
     /** Days on which a task was done. */
-    List<LocalDate> daysOf(TaskView task) {
+    List<LocalDate> daysOf(FilterTask task) {
         return days.entrySet().stream()
                 .filter(day -> day.getValue().tasks.containsKey(task.id()))
                 .map(Map.Entry::getKey)

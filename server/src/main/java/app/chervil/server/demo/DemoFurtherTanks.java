@@ -8,6 +8,7 @@ import app.chervil.core.filter.FlowDirection;
 import app.chervil.core.filter.Stage.Make;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Sign;
+import app.chervil.core.site.Filter;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.Feeding;
 import app.chervil.core.tank.OpeningSchool;
@@ -22,7 +23,6 @@ import app.chervil.server.filter.FilterInput;
 import app.chervil.server.filter.FilterInput.Rating;
 import app.chervil.server.filter.FilterInput.StageInput;
 import app.chervil.server.filter.FilterOperations;
-import app.chervil.server.filter.FilterView;
 import app.chervil.server.interval.LookInput;
 import app.chervil.server.interval.LookOperations;
 import app.chervil.server.tank.TankOperations;
@@ -66,7 +66,7 @@ class DemoFurtherTanks extends DemoBuilding {
                 years(2),
                 WaterKind.MARINE,
                 new Keeping(Stocking.LIGHT, Feeding.NORMAL, BacteriaHome.BOTH, SockSchool.CLARITY));
-        FilterView ripple = filters.create(
+        Filter ripple = filters.create(
                 who,
                 tank,
                 new FilterInput(
@@ -82,7 +82,7 @@ class DemoFurtherTanks extends DemoBuilding {
                                 foam(COARSE_FOAM),
                                 disposable(FINE_PAD),
                                 media(BIO_MEDIA, 300, years(2)))));
-        FilterView bellows = filters.create(
+        Filter bellows = filters.create(
                 who,
                 tank,
                 new FilterInput(
@@ -120,7 +120,7 @@ class DemoFurtherTanks extends DemoBuilding {
                 years(5),
                 WaterKind.BRACKISH,
                 new Keeping(Stocking.NORMAL, Feeding.NORMAL, BacteriaHome.MEDIA, SockSchool.CLARITY));
-        FilterView creek = filters.create(
+        Filter creek = filters.create(
                 who,
                 tank,
                 new FilterInput(
@@ -152,7 +152,7 @@ class DemoFurtherTanks extends DemoBuilding {
                         media(BIO_MEDIA, 1600, years(5)),
                         stage(IMPELLER),
                         stage(SEALS)));
-        FilterView lagoon = filters.create(who, tank, withoutLamps);
+        Filter lagoon = filters.create(who, tank, withoutLamps);
         DemoDiary diary = kept(
                 who,
                 tank,
@@ -172,7 +172,7 @@ class DemoFurtherTanks extends DemoBuilding {
     }
 
     /** Two lamps behind one sleeve, entered today; nobody knows how old they are. */
-    private void fitLamps(SignedIn who, FilterView lagoon, FilterInput before) {
+    private void fitLamps(SignedIn who, Filter lagoon, FilterInput before) {
         List<StageInput> stages = new ArrayList<>();
         lagoon.stages()
                 .forEach(stage -> stages.add(new StageInput(
@@ -180,12 +180,12 @@ class DemoFurtherTanks extends DemoBuilding {
                         stage.kind(),
                         stage.label(),
                         stage.quantity(),
-                        stage.massG(),
-                        stage.make(),
+                        stage.massG().isPresent() ? stage.massG().getAsDouble() : null,
+                        stage.stage().make(),
                         stage.bagged(),
-                        stage.fittedOn(),
+                        stage.fittedOn().orElse(null),
                         stage.size(),
-                        stage.lasting())));
+                        null)));
         stages.add(4, new StageInput(null, UV_LAMP, "", 2, null, Make.DISPOSABLE, false, null, "9 W, 2 pins", null));
         stages.add(5, stage(UV_SLEEVE));
         filters.update(
@@ -212,7 +212,7 @@ class DemoFurtherTanks extends DemoBuilding {
                 ago(42),
                 WaterKind.FRESH,
                 new Keeping(Stocking.LIGHT, Feeding.LIGHT, BacteriaHome.MEDIA, SockSchool.CLARITY));
-        FilterView puff = filters.create(
+        Filter puff = filters.create(
                 who,
                 tank,
                 new FilterInput(
@@ -248,7 +248,7 @@ class DemoFurtherTanks extends DemoBuilding {
                         BacteriaHome.MEDIA,
                         SockSchool.CLARITY,
                         OpeningSchool.MAKERS_CALENDAR));
-        FilterView mudlark = filters.create(
+        Filter mudlark = filters.create(
                 who,
                 tank,
                 new FilterInput(
@@ -286,7 +286,7 @@ class DemoFurtherTanks extends DemoBuilding {
         water.live(who, tank, new Nature(16, 0.4, 0.35, 7.2, 26, false), DemoUpkeep.HISTORY_DAYS, 3);
     }
 
-    private void seen(SignedIn who, FilterView filter, StageKind kind, int daysAgo, Sign sign) {
+    private void seen(SignedIn who, Filter filter, StageKind kind, int daysAgo, Sign sign) {
         filter.stages().stream()
                 .filter(stage -> stage.kind() == kind)
                 .forEach(stage -> looks.save(

@@ -1,16 +1,16 @@
 package app.chervil.server.demo;
 
+import app.chervil.core.site.Tank;
 import app.chervil.core.tank.TankChore;
 import app.chervil.server.account.SignedIn;
-import app.chervil.server.plan.ChoreOperations;
-import app.chervil.server.plan.ChoreOperations.ChoreInput;
-import app.chervil.server.plan.TimeOperations;
-import app.chervil.server.plan.TimeView;
-import app.chervil.server.plan.TimeView.ExceptionInput;
-import app.chervil.server.plan.TimeView.PersonTime;
-import app.chervil.server.plan.TimeView.WeekInput;
+import app.chervil.server.chore.ChoreOperations;
+import app.chervil.server.chore.ChoreOperations.ChoreInput;
+import app.chervil.server.people.TimeOperations;
+import app.chervil.server.people.TimeView;
+import app.chervil.server.people.TimeView.ExceptionInput;
+import app.chervil.server.people.TimeView.PersonTime;
+import app.chervil.server.people.TimeView.WeekInput;
 import app.chervil.server.tank.TankOperations;
-import app.chervil.server.tank.TankView;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.Month;
@@ -57,13 +57,13 @@ class DemoPlanning {
             closing = closing.plusYears(1);
         }
         time.addException(keeper, new ExceptionInput(null, closing, closing.plusDays(13), 0, "Winter closing"));
-        for (TankView tank : tanks.list(keeper)) {
+        for (Tank tank : tanks.list(keeper)) {
             arrange(keeper, tank, today);
         }
     }
 
-    private void arrange(SignedIn keeper, TankView tank, LocalDate today) {
-        String name = tank.tank().name();
+    private void arrange(SignedIn keeper, Tank tank, LocalDate today) {
+        String name = tank.name();
         if (VACUUMED.contains(name)) {
             chores.save(keeper, tank.id(), TankChore.SUBSTRATE_VACUUM, new ChoreInput(14));
             done(keeper, tank, TankChore.SUBSTRATE_VACUUM, today.minusDays(11));
@@ -76,7 +76,7 @@ class DemoPlanning {
         done(keeper, tank, TankChore.LIGHTS_AND_COVERS, today.minusDays(5 + 3 * (tank.id() % 7)));
     }
 
-    private void done(SignedIn keeper, TankView tank, TankChore kind, LocalDate on) {
+    private void done(SignedIn keeper, Tank tank, TankChore kind, LocalDate on) {
         chores.record(keeper, tank.id(), kind, UUID.randomUUID(), on);
     }
 }

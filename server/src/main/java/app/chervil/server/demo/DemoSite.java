@@ -4,7 +4,6 @@ import app.chervil.server.account.AccountOperations;
 import app.chervil.server.account.NewAccount;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
-import app.chervil.server.plan.PlanOperations;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -24,21 +23,18 @@ class DemoSite implements SmartInitializingSingleton {
     private final DemoPlanning planning;
 
     private final DemoStores stores;
-    private final PlanOperations plans;
 
     DemoSite(
             AccountOperations accounts,
             DemoTanks tanks,
             DemoFurtherTanks further,
             DemoPlanning planning,
-            DemoStores stores,
-            PlanOperations plans) {
+            DemoStores stores) {
         this.accounts = accounts;
         this.tanks = tanks;
         this.further = further;
         this.planning = planning;
         this.stores = stores;
-        this.plans = plans;
     }
 
     @Override
@@ -59,7 +55,6 @@ class DemoSite implements SmartInitializingSingleton {
         further.turtleBank(marit);
         planning.arrange(marit);
         stores.fill(marit);
-        plans.days(marit); // made now, so that nobody waits for it
         LOG.info("Demo site loaded");
     }
 

@@ -6,6 +6,9 @@ import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FlowDirection;
 import app.chervil.core.filter.Stage.Make;
+import app.chervil.core.site.Filter;
+import app.chervil.core.site.FilterTask;
+import app.chervil.core.site.TaskMode;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.Feeding;
 import app.chervil.core.tank.SockSchool;
@@ -20,9 +23,6 @@ import app.chervil.server.filter.FilterInput;
 import app.chervil.server.filter.FilterInput.Rating;
 import app.chervil.server.filter.FilterInput.StageInput;
 import app.chervil.server.filter.FilterOperations;
-import app.chervil.server.filter.FilterView;
-import app.chervil.server.filter.FilterView.TaskView;
-import app.chervil.server.filter.TaskMode;
 import app.chervil.server.filter.TaskSettingInput;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.trial.TrialInput;
@@ -71,7 +71,7 @@ class DemoTanks extends DemoBuilding {
                 WaterKind.MARINE,
                 new Keeping(
                         Stocking.NORMAL, Feeding.NORMAL, BacteriaHome.SUBSTRATE_AND_ROCK, SockSchool.NUTRIENT_EXPORT));
-        FilterView sump = filters.create(
+        Filter sump = filters.create(
                 who,
                 tank,
                 new FilterInput(
@@ -104,7 +104,7 @@ class DemoTanks extends DemoBuilding {
         blownOff.forEach(day -> diary.note(day, "Detritus blown off the rock first."));
         diary.note(120, "Lime on the rotor; ran quieter after.");
         save(who, diary);
-        TaskView sock = sump.tasks().stream()
+        FilterTask sock = sump.tasks().stream()
                 .filter(task -> task.action() == CareAction.CHANGE)
                 .findFirst()
                 .orElseThrow();
@@ -135,7 +135,7 @@ class DemoTanks extends DemoBuilding {
                 years(3),
                 WaterKind.COLD_FRESH,
                 new Keeping(Stocking.NORMAL, Feeding.NORMAL, BacteriaHome.MEDIA, SockSchool.CLARITY));
-        FilterView weir = filters.create(
+        Filter weir = filters.create(
                 who,
                 tank,
                 new FilterInput(
@@ -186,7 +186,7 @@ class DemoTanks extends DemoBuilding {
                 years(2),
                 WaterKind.FRESH,
                 new Keeping(Stocking.NORMAL, Feeding.NORMAL, BacteriaHome.BOTH, SockSchool.CLARITY));
-        FilterView tannin = filters.create(
+        Filter tannin = filters.create(
                 who,
                 tank,
                 new FilterInput(

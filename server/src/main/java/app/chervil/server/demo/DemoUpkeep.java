@@ -1,23 +1,21 @@
 package app.chervil.server.demo;
 
 import app.chervil.core.filter.CareAction;
-import app.chervil.core.filter.CareCatalogue;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.FilterKind;
-import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Finding;
 import app.chervil.core.interval.StartingLoad;
 import app.chervil.core.interval.Surroundings;
+import app.chervil.core.site.Change;
+import app.chervil.core.site.FilterStage;
+import app.chervil.core.site.FilterTask;
+import app.chervil.core.site.Tank;
+import app.chervil.core.site.TaskMode;
 import app.chervil.core.tank.ContextChange;
 import app.chervil.core.tank.OpeningSchool;
 import app.chervil.core.tank.Schools;
 import app.chervil.server.account.SignedIn;
-import app.chervil.server.filter.FilterView.StageView;
-import app.chervil.server.filter.FilterView.TaskView;
-import app.chervil.server.filter.TaskMode;
-import app.chervil.server.tank.ChangeRow;
-import app.chervil.server.tank.TankInput;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.sim.tank.KeptStage;
 import app.chervil.sim.tank.KeptStage.Done;
@@ -62,8 +60,8 @@ class DemoUpkeep {
     }
 
     /** Writes what was done to a filter up to yesterday. */
-    void keep(SignedIn who, TankInput tank, FilterStory story, LocalDate from, DemoDiary diary) {
-        List<ChangeRow> changes = tanks.changes(who, story.filter.tankId());
+    void keep(SignedIn who, Tank tank, FilterStory story, LocalDate from, DemoDiary diary) {
+        List<Change> changes = tanks.changes(who, story.filter.tankId());
         new Keeper(tank, story, from, diary, changes, tanks.today()).keep();
     }
 
@@ -74,7 +72,7 @@ class DemoUpkeep {
 
     /** One filter being kept. */
     private static final class Keeper {
-        private final TankInput tank;
+        private final Tank tank;
         private final FilterStory story;
         private final LocalDate from;
         private final DemoDiary diary;
@@ -83,34 +81,28 @@ class DemoUpkeep {
         private final SplittableRandom random;
         private final Schools schools;
 
-        Keeper(
-                TankInput tank,
-                FilterStory story,
-                LocalDate from,
-                DemoDiary diary,
-                List<ChangeRow> changes,
-                LocalDate today) {
+        Keeper(Tank tank, FilterStory story, LocalDate from, DemoDiary diary, List<Change> changes, LocalDate today) {
             this.tank = tank;
             this.story = story;
             this.from = from;
             this.diary = diary;
             this.changes = changes.stream()
                     .filter(change -> change.reaches(story.filter.id()))
-                    .map(ChangeRow::toCore)
+                    .map(Change::what)
                     .toList();
             this.today = today;
             this.random = new SplittableRandom(story.filter.name().hashCode());
-            this.schools = tank.schools().toCore();
+            this.schools = tank.practice().schools();
         }
 
         void keep() {
             boolean canister = story.filter.kind() == FilterKind.CANISTER;
-            Optional<TaskView> opening = tasks().stream()
+            Optional<FilterTask> opening = tasks().stream()
                     .filter(task -> task.action() == CareAction.OPEN)
                     .findFirst();
             List<LocalDate> openings = opening.map(this::opened).orElse(List.of());
-            for (TaskView task : tasks()) {
-                Optional<StageView> stage = stageOf(task);
+            for (FilterTask task : tasks()) {
+                Optional<FilterStage> stage = stageOf(task);
                 boolean inside = canister
                         && stage.map(one -> one.kind().insideCanister()).orElse(false);
                 if (task.withOpening() || task.action() == CareAction.OPEN || renewedRarely(task, stage)) {
@@ -126,23 +118,23 @@ class DemoUpkeep {
             }
         }
 
-        private List<TaskView> tasks() {
+        private List<FilterTask> tasks() {
             return story.filter.tasks().stream()
                     .filter(task -> task.mode() != TaskMode.OFF)
                     .toList();
         }
 
         /** Foams and lamps that the eighteen months did not see renewed. */
-        private static boolean renewedRarely(TaskView task, Optional<StageView> stage) {
+        private static boolean renewedRarely(FilterTask task, Optional<FilterStage> stage) {
             return task.action() == CareAction.REPLACE
                     && stage.map(one -> one.kind() != StageKind.FINE_PAD).orElse(false);
         }
 
-        private List<LocalDate> opened(TaskView opening) {
-            Map<StageKind, TaskView> inner = new LinkedHashMap<>();
+        private List<LocalDate> opened(FilterTask opening) {
+            Map<StageKind, FilterTask> inner = new LinkedHashMap<>();
             Map<StageKind, Truth> truths = new LinkedHashMap<>();
-            for (TaskView task : tasks()) {
-                StageView stage = stageOf(task).orElse(null);
+            for (FilterTask task : tasks()) {
+                FilterStage stage = stageOf(task).orElse(null);
                 if (task.withOpening() && stage != null) {
                     inner.put(stage.kind(), task);
                     truths.put(stage.kind(), truth(stage.kind(), rule(task)));
@@ -167,7 +159,7 @@ class DemoUpkeep {
             return done.stream().map(Done::on).toList();
         }
 
-        private void graded(TaskView task, StageView stage) {
+        private void graded(FilterTask task, FilterStage stage) {
             kept(
                             rule(task),
                             stage.kind(),
@@ -252,7 +244,7 @@ class DemoUpkeep {
         }
 
         /** What is reached only when the canister is open, and is then done if most of its time has passed. */
-        private void atOpenings(TaskView task, Optional<StageView> stage, List<LocalDate> openings) {
+        private void atOpenings(FilterTask task, Optional<FilterStage> stage, List<LocalDate> openings) {
             CareRule rule = rule(task);
             LocalDate last = from;
             for (LocalDate day : openings) {
@@ -270,7 +262,7 @@ class DemoUpkeep {
         }
 
         /** By age, the last time some while ago so that nothing of it is due these days. */
-        private void byAge(TaskView task, Optional<StageView> stage) {
+        private void byAge(FilterTask task, Optional<FilterStage> stage) {
             int interval = rule(task).startDays();
             LocalDate began = stage.flatMap(one -> story.came(one.kind())).orElse(from);
             LocalDate day = today.minusDays(Math.max(2, Math.round(interval * (0.2 + 0.4 * random.nextDouble()))));
@@ -288,17 +280,12 @@ class DemoUpkeep {
             return worked;
         }
 
-        private CareRule rule(TaskView task) {
-            return stageOf(task)
-                    .map(stage -> CareCatalogue.find(new Stage(stage.kind(), stage.make()), task.action(), schools))
-                    .orElseGet(() -> CareCatalogue.find(story.filter.kind(), task.action(), schools))
-                    .orElseThrow();
+        private static CareRule rule(FilterTask task) {
+            return task.rule();
         }
 
-        private Optional<StageView> stageOf(TaskView task) {
-            return story.filter.stages().stream()
-                    .filter(stage -> Objects.equals(stage.id(), task.stageId()))
-                    .findFirst();
+        private Optional<FilterStage> stageOf(FilterTask task) {
+            return story.filter.stageOf(task);
         }
     }
 }

@@ -1,10 +1,10 @@
 package app.chervil.server.demo;
 
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.site.Filter;
 import app.chervil.core.trial.Design;
 import app.chervil.core.water.Parameter;
 import app.chervil.server.account.SignedIn;
-import app.chervil.server.filter.FilterView;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.water.HusbandryOperations;
 import app.chervil.server.water.HusbandryOperations.ChangeInput;
@@ -184,7 +184,7 @@ class DemoWater {
     }
 
     /** An exchange of bio media. */
-    void replaced(SignedIn who, long tank, FilterView filter, double grams, int daysAgo) {
+    void replaced(SignedIn who, long tank, Filter filter, double grams, int daysAgo) {
         filter.stages().stream()
                 .filter(stage -> stage.kind() == StageKind.BIO_MEDIA)
                 .forEach(stage -> media.replace(
@@ -209,7 +209,7 @@ class DemoWater {
                 id("change", tank, daysAgo),
                 new ChangeInput(
                         at(daysAgo, 19),
-                        Math.rint(share * tanks.find(who, tank).tank().netVolumeL()),
+                        Math.rint(share * tanks.find(who, tank).netVolumeL()),
                         0,
                         null,
                         null,

@@ -3,8 +3,8 @@ package app.chervil.server.demo;
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Window;
+import app.chervil.core.site.Filter;
 import app.chervil.core.trial.Design;
-import app.chervil.server.filter.FilterView;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
 
 /** What is true of one filter of the demo, and how its tasks are to stand on the day it is loaded. */
 final class FilterStory {
-    final FilterView filter;
+    final Filter filter;
     final Map<StageKind, Double> overloadDays = new HashMap<>();
     private final Map<Task, Ending> endings = new HashMap<>();
     private final Map<StageKind, LocalDate> since = new HashMap<>();
@@ -55,7 +55,7 @@ final class FilterStory {
         }
     }
 
-    FilterStory(FilterView filter, double cleanLph) {
+    FilterStory(Filter filter, double cleanLph) {
         this.filter = filter;
         this.cleanLph = cleanLph;
     }

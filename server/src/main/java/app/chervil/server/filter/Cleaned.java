@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param on of an unknown day, the day of entry
  */
-public record Cleaned(LocalDate on, Sureness sureness) {
+record Cleaned(LocalDate on, Sureness sureness) {
     /** How far off an age that is only about right may be, as a share of it. */
     private static final double ABOUT = 0.3;
 
@@ -21,8 +21,11 @@ public record Cleaned(LocalDate on, Sureness sureness) {
         return new Cleaned(on, sureness == null ? Sureness.EXACT : sureness);
     }
 
-    /** The same for the core. */
-    public Start toCore() {
+    static Cleaned of(Start start) {
+        return new Cleaned(start.on(), start.sureness());
+    }
+
+    Start start() {
         return switch (sureness) {
             case EXACT -> Start.exact(on);
             case ABOUT -> Start.about(on, ABOUT);

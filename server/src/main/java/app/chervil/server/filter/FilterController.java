@@ -34,30 +34,30 @@ class FilterController {
     /** Filters of the whole site. */
     @GetMapping("/filters")
     List<FilterView> listAll(@AuthenticationPrincipal SignedIn who) {
-        return operations.list(who, null);
+        return operations.list(who, null).stream().map(FilterView::of).toList();
     }
 
     @GetMapping("/tanks/{tank}/filters")
     List<FilterView> list(@AuthenticationPrincipal SignedIn who, @PathVariable long tank) {
-        return operations.listOf(who, tank);
+        return operations.listOf(who, tank).stream().map(FilterView::of).toList();
     }
 
     @PostMapping("/tanks/{tank}/filters")
     @ResponseStatus(HttpStatus.CREATED)
     FilterView create(
             @AuthenticationPrincipal SignedIn who, @PathVariable long tank, @Valid @RequestBody FilterInput input) {
-        return operations.create(who, tank, input);
+        return FilterView.of(operations.create(who, tank, input));
     }
 
     @GetMapping("/filters/{filter}")
     FilterView find(@AuthenticationPrincipal SignedIn who, @PathVariable long filter) {
-        return operations.find(who, filter);
+        return FilterView.of(operations.find(who, filter));
     }
 
     @PutMapping("/filters/{filter}")
     FilterView update(
             @AuthenticationPrincipal SignedIn who, @PathVariable long filter, @Valid @RequestBody FilterChange change) {
-        return operations.update(who, filter, change.version(), change.filter());
+        return FilterView.of(operations.update(who, filter, change.version(), change.filter()));
     }
 
     @PutMapping("/filters/{filter}/last-cleaned")
@@ -65,7 +65,7 @@ class FilterController {
             @AuthenticationPrincipal SignedIn who,
             @PathVariable long filter,
             @Valid @RequestBody FilterOperations.CleanedInput input) {
-        return operations.setCleaned(who, filter, input);
+        return FilterView.of(operations.setCleaned(who, filter, input.on(), input.sureness()));
     }
 
     @DeleteMapping("/filters/{filter}")
@@ -76,7 +76,7 @@ class FilterController {
 
     @PostMapping("/filters/{filter}/restore")
     FilterView restore(@AuthenticationPrincipal SignedIn who, @PathVariable long filter) {
-        return operations.restore(who, filter);
+        return FilterView.of(operations.restore(who, filter));
     }
 
     @PutMapping("/tasks/{task}")
@@ -84,7 +84,7 @@ class FilterController {
             @AuthenticationPrincipal SignedIn who,
             @PathVariable long task,
             @Valid @RequestBody TaskSettingInput setting) {
-        return operations.setTask(who, task, setting);
+        return FilterView.of(operations.setTask(who, task, setting));
     }
 
     /**

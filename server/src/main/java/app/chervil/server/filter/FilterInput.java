@@ -1,6 +1,5 @@
 package app.chervil.server.filter;
 
-import app.chervil.core.filter.Endurance;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FlowDirection;
 import app.chervil.core.filter.Stage;
@@ -17,8 +16,6 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -172,19 +169,5 @@ public record FilterInput(
             Integer rinses) {
         /** Nothing is known. */
         public static final Lasting UNKNOWN = new Lasting(null, null, null, null, null);
-
-        /** The same for the core. */
-        public Endurance toCore() {
-            return new Endurance(
-                    optional(ratedHours),
-                    optional(litHoursADay),
-                    startsADay == null ? OptionalInt.empty() : OptionalInt.of(startsADay),
-                    optional(rollM),
-                    rinses == null ? OptionalInt.empty() : OptionalInt.of(rinses));
-        }
-
-        private static OptionalDouble optional(@Nullable Double value) {
-            return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
-        }
     }
 }

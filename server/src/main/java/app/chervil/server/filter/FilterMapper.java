@@ -28,13 +28,6 @@ interface FilterMapper {
 
     int restore(long site, long id);
 
-    /**
-     * Stages in use, in the order of their paths.
-     *
-     * @param tank null for all tanks of the site
-     */
-    List<StageRow> listStages(long site, @Nullable Long tank);
-
     long insertStage(long site, long filter, int position, FilterInput.StageInput stage, LocalDate careFrom);
 
     void updateStage(long site, long filter, int position, FilterInput.StageInput stage);

@@ -6,6 +6,10 @@ import app.chervil.core.filter.FilterTemplates;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Start.Sureness;
+import app.chervil.core.site.Filter;
+import app.chervil.core.site.FilterStage;
+import app.chervil.core.site.Tank;
+import app.chervil.core.site.TaskMode;
 import app.chervil.core.tank.ContextChange;
 import app.chervil.core.tank.ContextChange.Kind;
 import app.chervil.core.tank.Schools;
@@ -21,10 +25,9 @@ import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -58,21 +61,22 @@ public class FilterOperations {
      * @param tank null for all tanks of the site
      */
     @Transactional(readOnly = true)
-    public List<FilterView> list(SignedIn who, @Nullable Long tank) {
-        long site = who.siteId();
-        Map<Long, Schools> schools = tanks.list(who).stream()
-                .collect(Collectors.toMap(
-                        view -> view.id(), view -> view.tank().schools().toCore()));
-        Map<Long, List<StageRow>> stages =
-                filters.listStages(site, tank).stream().collect(Collectors.groupingBy(StageRow::filterId));
-        Map<Long, List<TaskRow>> ofFilter =
-                tasks.list(site, tank).stream().collect(Collectors.groupingBy(TaskRow::filterId));
+    public List<Filter> list(SignedIn who, @Nullable Long tank) {
+        return of(who.siteId(), tank == null ? tanks.list(who) : List.of(tanks.find(who, tank)), tank);
+    }
+
+    /**
+     * Filters in use on tanks that are known already.
+     *
+     * @param known all tanks that may be met
+     * @param tank null for all tanks of the site
+     */
+    public List<Filter> of(long site, List<Tank> known, @Nullable Long tank) {
+        Map<Long, Schools> schools = known.stream()
+                .collect(Collectors.toMap(Tank::id, one -> one.practice().schools()));
         return filters.list(site, tank).stream()
-                .map(row -> FilterViews.of(
-                        row,
-                        stages.getOrDefault(row.id(), List.of()),
-                        ofFilter.getOrDefault(row.id(), List.of()),
-                        Objects.requireNonNull(schools.get(row.tankId()))))
+                .flatMap(row ->
+                        Stream.ofNullable(schools.get(row.tankId())).map(chosen -> FilterRows.filter(row, chosen)))
                 .toList();
     }
 
@@ -82,7 +86,7 @@ public class FilterOperations {
      * @throws NotFound if the site has no such tank
      */
     @Transactional(readOnly = true)
-    public List<FilterView> listOf(SignedIn who, long tank) {
+    public List<Filter> listOf(SignedIn who, long tank) {
         tanks.find(who, tank);
         return list(who, tank);
     }
@@ -93,16 +97,16 @@ public class FilterOperations {
      * @throws NotFound if the site has no such filter in use
      */
     @Transactional(readOnly = true)
-    public FilterView find(SignedIn who, long id) {
+    public Filter find(SignedIn who, long id) {
         return list(who, findRow(who, id).tankId()).stream()
-                .filter(view -> view.id() == id)
+                .filter(filter -> filter.id() == id)
                 .findFirst()
                 .orElseThrow(() -> new NotFound("filter"));
     }
 
     /** Adds a filter; beside others it is logged as sharing their load. */
     @Transactional
-    public FilterView create(SignedIn who, long tank, FilterInput input) {
+    public Filter create(SignedIn who, long tank, FilterInput input) {
         tanks.find(who, tank);
         FilterInput filter = checked(input);
         boolean beside = !filters.list(who.siteId(), tank).isEmpty();
@@ -122,14 +126,15 @@ public class FilterOperations {
      * @throws Conflict if the version is stale
      */
     @Transactional
-    public FilterView update(SignedIn who, long id, int version, FilterInput input) {
+    public Filter update(SignedIn who, long id, int version, FilterInput input) {
         FilterInput filter = checked(input);
-        FilterView before = find(who, id);
+        Filter before = find(who, id);
         new Rejected.Gatherer()
                 .check(filter.kind() == before.kind(), "kind", "kind-stays", "A filter keeps its kind. Add a new one.")
                 .done();
         checkStagesBelong(before, filter);
-        Conflict.unlessUpdated(filters.update(who.siteId(), id, version, filter), "filter", () -> before);
+        Conflict.unlessUpdated(
+                filters.update(who.siteId(), id, version, filter), "filter", () -> FilterView.of(before));
         storePath(who, id, filter, new Cleaned(tanks.today(), Sureness.EXACT));
         removeMissing(who, before, filter);
         recordPrefilter(who, before, filter);
@@ -139,15 +144,16 @@ public class FilterOperations {
     /**
      * Says when a filter was last cleaned before anything was logged; every date that rests on it follows.
      *
+     * @param on null if nobody knows
      * @throws NotFound if the site has no such filter in use
      */
     @Transactional
-    public FilterView setCleaned(SignedIn who, long id, CleanedInput input) {
-        FilterView before = find(who, id);
-        checkDay("on", input.on());
-        Cleaned cleaned = Cleaned.of(input.on(), input.sureness(), tanks.today());
+    public Filter setCleaned(SignedIn who, long id, @Nullable LocalDate on, Sureness sureness) {
+        Filter before = find(who, id);
+        checkDay("on", on);
+        Cleaned cleaned = Cleaned.of(on, sureness, tanks.today());
         filters.updateCleaned(who.siteId(), id, cleaned);
-        tasks.updateCleaned(who.siteId(), id, before.cleaned(), cleaned);
+        tasks.updateCleaned(who.siteId(), id, Cleaned.of(before.cleaned()), cleaned);
         return find(who, id);
     }
 
@@ -164,14 +170,14 @@ public class FilterOperations {
     @Transactional
     public void delete(SignedIn who, long id) {
         who.mustBeKeeper();
-        FilterView filter = find(who, id);
+        Filter filter = find(who, id);
         filters.delete(who.siteId(), id, tanks.today());
         tanks.recordChange(who, filter.tankId(), id, new ContextChange(tanks.today(), Kind.PARALLEL_FILTER, -1));
     }
 
     /** Puts a filter back into use as if it had never been taken out. */
     @Transactional
-    public FilterView restore(SignedIn who, long id) {
+    public Filter restore(SignedIn who, long id) {
         who.mustBeKeeper();
         FilterRow row = findRow(who, id);
         LocalDate removed = row.removedOn();
@@ -185,7 +191,7 @@ public class FilterOperations {
 
     /** Switches a task off, fixes it, or leaves it to learn. */
     @Transactional
-    public FilterView setTask(SignedIn who, long id, TaskSettingInput setting) {
+    public Filter setTask(SignedIn who, long id, TaskSettingInput setting) {
         TaskRow task = tasks.find(who.siteId(), id).orElseThrow(() -> new NotFound("task"));
         boolean fixed = setting.mode() == TaskMode.FIXED;
         new Rejected.Gatherer()
@@ -195,8 +201,8 @@ public class FilterOperations {
                         "days-with-fixed-only",
                         "Say every how many days.")
                 .done();
-        FilterView before = find(who, task.filterId());
-        Conflict.unlessUpdated(tasks.update(who.siteId(), id, setting), "task", () -> before);
+        Filter before = find(who, task.filterId());
+        Conflict.unlessUpdated(tasks.update(who.siteId(), id, setting), "task", () -> FilterView.of(before));
         return find(who, task.filterId());
     }
 
@@ -239,9 +245,9 @@ public class FilterOperations {
         return stage.id();
     }
 
-    private static void checkStagesBelong(FilterView before, FilterInput filter) {
-        Map<Long, StageKind> known = before.stages().stream()
-                .collect(Collectors.toMap(FilterView.StageView::id, FilterView.StageView::kind));
+    private static void checkStagesBelong(Filter before, FilterInput filter) {
+        Map<Long, StageKind> known =
+                before.stages().stream().collect(Collectors.toMap(FilterStage::id, FilterStage::kind));
         Set<Long> seen = new HashSet<>();
         Rejected.Gatherer gatherer = new Rejected.Gatherer();
         for (int i = 0; i < filter.stages().size(); i++) {
@@ -252,24 +258,20 @@ public class FilterOperations {
         gatherer.done();
     }
 
-    private void removeMissing(SignedIn who, FilterView before, FilterInput after) {
+    private void removeMissing(SignedIn who, Filter before, FilterInput after) {
         Set<@Nullable Long> kept = after.stages().stream().map(StageInput::id).collect(Collectors.toSet());
         before.stages().stream()
-                .map(FilterView.StageView::id)
+                .map(FilterStage::id)
                 .filter(id -> !kept.contains(id))
                 .forEach(id -> filters.deleteStage(who.siteId(), id, tanks.today()));
     }
 
-    private void recordPrefilter(SignedIn who, FilterView before, FilterInput after) {
-        boolean had = any(before.stages(), FilterView.StageView::kind);
-        boolean has = any(after.stages(), StageInput::kind);
+    private void recordPrefilter(SignedIn who, Filter before, FilterInput after) {
+        boolean had = before.has(StageKind.PREFILTER_SPONGE);
+        boolean has = after.stages().stream().anyMatch(stage -> stage.kind() == StageKind.PREFILTER_SPONGE);
         if (had != has) {
             tanks.recordChange(
                     who, before.tankId(), before.id(), new ContextChange(tanks.today(), Kind.PREFILTER, has ? 1 : -1));
         }
-    }
-
-    private static <S> boolean any(List<S> stages, Function<S, StageKind> kind) {
-        return stages.stream().anyMatch(stage -> kind.apply(stage) == StageKind.PREFILTER_SPONGE);
     }
 }

@@ -4,11 +4,13 @@ import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FlowDirection;
 import app.chervil.core.interval.Start.Sureness;
 import app.chervil.core.procedure.Build;
+import app.chervil.core.site.Filter;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-/** A filter as stored. */
+/** Table filter, with its stages and tasks. */
 record FilterRow(
         long id,
         long tankId,
@@ -25,13 +27,31 @@ record FilterRow(
         LocalDate careFrom,
         Sureness careSureness,
         Build.Valves valves,
-        Build.@Nullable Fill fill) {
+        Build.@Nullable Fill fill,
+        Path path) {
+    /**
+     * What hangs on it; null where there is nothing.
+     *
+     * @param stages in use, in the order of the water path
+     * @param tasks those of the whole filter first, then those of its stages in use
+     */
+    record Path(@Nullable List<StageRow> stages, @Nullable List<TaskRow> tasks) {}
+
+    List<StageRow> stages() {
+        return path.stages == null ? List.of() : path.stages;
+    }
+
+    List<TaskRow> tasks() {
+        return path.tasks == null ? List.of() : path.tasks;
+    }
+
     Build build() {
         Build usual = Build.usual(kind, Optional.ofNullable(direction));
         return new Build(kind, usual.direction(), valves, fill == null ? usual.fill() : fill);
     }
 
-    FilterInput.Rating rating() {
-        return new FilterInput.Rating(ratedFlowLph, powerW, maxHeadM, liftM);
+    Filter.Rating rating() {
+        return new Filter.Rating(
+                Given.number(ratedFlowLph), Given.number(powerW), Given.number(maxHeadM), Given.number(liftM));
     }
 }

@@ -1,14 +1,20 @@
 package app.chervil.server.filter;
 
 import app.chervil.core.filter.CareAction;
+import app.chervil.core.filter.CareRule;
+import app.chervil.core.filter.Endurance;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FlowDirection;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.interval.GradeWords;
 import app.chervil.core.procedure.Build;
+import app.chervil.core.site.Filter;
+import app.chervil.core.site.FilterStage;
+import app.chervil.core.site.FilterTask;
+import app.chervil.core.site.TaskMode;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -21,7 +27,7 @@ import org.jspecify.annotations.Nullable;
  * @param valves what shuts its hoses
  * @param fill how it is filled again once opened
  */
-public record FilterView(
+record FilterView(
         long id,
         long tankId,
         int version,
@@ -35,9 +41,26 @@ public record FilterView(
         Cleaned cleaned,
         Build.Valves valves,
         Build.Fill fill) {
-    /** How it is built. */
-    public Build build() {
-        return new Build(kind, Optional.ofNullable(direction), valves, fill);
+    static FilterView of(Filter filter) {
+        Filter.Rating rating = filter.rating();
+        return new FilterView(
+                filter.id(),
+                filter.tankId(),
+                filter.version(),
+                filter.name(),
+                filter.kind(),
+                filter.build().direction().orElse(null),
+                new FilterInput.Rating(
+                        Given.orNull(rating.flowLph()),
+                        Given.orNull(rating.powerW()),
+                        Given.orNull(rating.maxHeadM()),
+                        Given.orNull(rating.liftM())),
+                filter.fittedOn().orElse(null),
+                filter.stages().stream().map(StageView::of).toList(),
+                filter.tasks().stream().map(task -> TaskView.of(filter, task)).toList(),
+                Cleaned.of(filter.cleaned()),
+                filter.build().valves(),
+                filter.build().fill());
     }
 
     /**
@@ -46,7 +69,7 @@ public record FilterView(
      * @param name what to call it: its label, or its kind
      * @param size what a spare of it must be; may be empty
      */
-    public record StageView(
+    record StageView(
             long id,
             StageKind kind,
             String name,
@@ -57,7 +80,28 @@ public record FilterView(
             boolean bagged,
             @Nullable LocalDate fittedOn,
             String size,
-            FilterInput.Lasting lasting) {}
+            FilterInput.Lasting lasting) {
+        static StageView of(FilterStage stage) {
+            Endurance endurance = stage.endurance();
+            return new StageView(
+                    stage.id(),
+                    stage.kind(),
+                    stage.name(),
+                    stage.label(),
+                    stage.quantity(),
+                    Given.orNull(stage.massG()),
+                    stage.stage().make(),
+                    stage.bagged(),
+                    stage.fittedOn().orElse(null),
+                    stage.size(),
+                    new FilterInput.Lasting(
+                            Given.orNull(endurance.ratedHours()),
+                            Given.orNull(endurance.litHoursADay()),
+                            Given.orNull(endurance.startsADay()),
+                            Given.orNull(endurance.rollMetres()),
+                            Given.orNull(endurance.rinses())));
+        }
+    }
 
     /**
      * A care task and what the catalogue says of it.
@@ -68,7 +112,7 @@ public record FilterView(
      * @param grades what each of the five grades looks like here, clean first; empty where none is asked for
      * @param withOpening whether it is done whenever its canister is opened
      */
-    public record TaskView(
+    record TaskView(
             long id,
             int version,
             @Nullable Long stageId,
@@ -79,13 +123,44 @@ public record FilterView(
             boolean graded,
             List<String> grades,
             boolean withOpening,
-            Catalogue catalogue) {}
+            Catalogue catalogue) {
+        static TaskView of(Filter filter, FilterTask task) {
+            List<String> grades = filter.stageOf(task)
+                    .filter(stage -> task.graded())
+                    .map(stage -> GradeWords.of(stage.kind()))
+                    .orElse(List.of());
+            return new TaskView(
+                    task.id(),
+                    task.version(),
+                    task.stageId().orElse(null),
+                    task.action(),
+                    task.name(),
+                    task.mode(),
+                    Given.orNull(task.fixedDays()),
+                    task.graded(),
+                    grades,
+                    task.withOpening(),
+                    Catalogue.of(task));
+        }
+    }
 
     /**
      * The catalogue's figures for a task.
      *
      * @param cleaned from when care is counted while nothing is logged
      */
-    public record Catalogue(
-            int startDays, int leastDays, int mostDays, int minutes, int disturbance, String why, Cleaned cleaned) {}
+    record Catalogue(
+            int startDays, int leastDays, int mostDays, int minutes, int disturbance, String why, Cleaned cleaned) {
+        static Catalogue of(FilterTask task) {
+            CareRule rule = task.rule();
+            return new Catalogue(
+                    rule.startDays(),
+                    rule.bounds().leastDays(),
+                    rule.bounds().mostDays(),
+                    task.minutes(),
+                    task.disturbance(),
+                    rule.why(),
+                    Cleaned.of(task.cleaned()));
+        }
+    }
 }

@@ -1,8 +1,11 @@
 package app.chervil.server.filter;
 
+import app.chervil.core.filter.Endurance;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.site.FilterStage;
 import java.time.LocalDate;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** A stage as stored; removed ones are left out. */
@@ -24,11 +27,21 @@ record StageRow(
         @Nullable Integer startsADay,
         @Nullable Double rollM,
         @Nullable Integer rinses) {
-    FilterInput.Lasting lasting() {
-        return new FilterInput.Lasting(ratedHours, litHoursADay, startsADay, rollM, rinses);
-    }
-
-    FilterInput.StageInput toInput() {
-        return new FilterInput.StageInput(id, kind, label, quantity, massG, make, bagged, fittedOn, size, lasting());
+    FilterStage stage() {
+        return new FilterStage(
+                id,
+                new Stage(kind, make),
+                label,
+                quantity,
+                Given.number(massG),
+                bagged,
+                Optional.ofNullable(fittedOn),
+                size,
+                new Endurance(
+                        Given.number(ratedHours),
+                        Given.number(litHoursADay),
+                        Given.count(startsADay),
+                        Given.number(rollM),
+                        Given.count(rinses)));
     }
 }

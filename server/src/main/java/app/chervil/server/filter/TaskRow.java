@@ -2,6 +2,7 @@ package app.chervil.server.filter;
 
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.interval.Start.Sureness;
+import app.chervil.core.site.TaskMode;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 

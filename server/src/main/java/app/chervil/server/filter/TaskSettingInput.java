@@ -1,5 +1,6 @@
 package app.chervil.server.filter;
 
+import app.chervil.core.site.TaskMode;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;

@@ -3,157 +3,236 @@ package app.chervil.server.future;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.Material;
 import app.chervil.core.interval.Forecast.Basis;
+import app.chervil.core.site.CareBook;
+import app.chervil.core.site.Tank;
+import app.chervil.core.site.TankBook;
+import app.chervil.core.site.TaskForecast;
 import app.chervil.core.water.Parameter;
 import app.chervil.server.account.SignedIn;
-import app.chervil.server.future.FutureRuns.Run;
+import app.chervil.server.book.SiteBooks;
+import app.chervil.server.future.FutureMapper.RunRow;
+import app.chervil.server.future.FutureMapper.Ways;
 import app.chervil.server.future.FutureView.Measure;
 import app.chervil.server.future.FutureView.SpreadView;
 import app.chervil.server.future.FutureView.State;
 import app.chervil.server.future.FutureView.WayView;
-import app.chervil.server.interval.CareBook;
-import app.chervil.server.interval.CareBook.TaskForecast;
-import app.chervil.server.interval.ForecastOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.stock.PartPrices;
 import app.chervil.server.stock.StockOperations;
-import app.chervil.server.tank.TankInput;
-import app.chervil.server.tank.TankOperations;
-import app.chervil.server.tank.TankView;
 import app.chervil.server.water.HusbandryOperations;
 import app.chervil.server.water.TankWaterOperations;
 import app.chervil.server.water.TankWaterOperations.WaterView;
+import app.chervil.sim.future.Comparison;
 import app.chervil.sim.future.Outcome;
 import app.chervil.sim.future.TankToday;
 import app.chervil.sim.future.TankToday.AgedTask;
 import app.chervil.sim.future.TankToday.GradedTask;
 import app.chervil.sim.future.TankToday.Water;
 import app.chervil.sim.future.TankToday.Work;
+import app.chervil.sim.future.Way;
+import com.github.kagkarlsson.scheduler.SchedulerClient;
+import com.github.kagkarlsson.scheduler.task.TaskDescriptor;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.LocalDate;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Compares ways of working over the coming year. */
 @Service
 public class FutureOperations {
+    private static final Logger LOG = LoggerFactory.getLogger(FutureOperations.class);
     private static final int VALUES = 20;
     private static final double USUAL_CHANGE = 0.2;
     private static final double USUAL_NITRATE_A_WEEK = 4;
     private static final double MOST_CHANGE = 0.9;
     private static final Duration CHANGES_OVER = Duration.ofDays(56);
 
-    private final FutureRuns runs;
-    private final TankOperations tanks;
-    private final ForecastOperations forecasts;
+    private static final Duration KEPT = Duration.ofMinutes(30);
+    private static final Duration TELLS_EVERY = Duration.ofMillis(400);
+    private static final int MOST_OF_A_SITE = 4;
+    private static final long SEED = 20_261;
+
+    /** Its instances are comparisons by id, with their site. */
+    static final TaskDescriptor<Long> TASK = TaskDescriptor.of("what-if", Long.class);
+
+    private final FutureMapper mapper;
+    private final SiteBooks books;
     private final TankWaterOperations waters;
     private final HusbandryOperations husbandry;
     private final StockOperations stores;
+    private final ObjectProvider<SchedulerClient> scheduler;
     private final Clock clock;
 
     FutureOperations(
-            FutureRuns runs,
-            TankOperations tanks,
-            ForecastOperations forecasts,
+            FutureMapper mapper,
+            SiteBooks books,
             TankWaterOperations waters,
             HusbandryOperations husbandry,
             StockOperations stores,
+            ObjectProvider<SchedulerClient> scheduler,
             Clock clock) {
-        this.runs = runs;
-        this.tanks = tanks;
-        this.forecasts = forecasts;
+        this.mapper = mapper;
+        this.books = books;
         this.waters = waters;
         this.husbandry = husbandry;
         this.stores = stores;
+        this.scheduler = scheduler;
         this.clock = clock;
     }
 
     /**
-     * Begins a comparison in the background.
+     * Begins a comparison in the background. It can be followed on any server; if too many of a site are under way, those
+     * before give up.
      *
      * @throws Rejected if a way is named twice, or there is no filter to look at
      */
-    @Transactional(readOnly = true)
     public FutureView begin(SignedIn who, FutureInput asked) {
-        List<TankView> looked = asked.tankId() == null ? tanks.list(who) : List.of(tanks.find(who, asked.tankId()));
-        PartPrices prices = stores.prices(who);
-        List<TankToday> today = looked.stream()
-                .map(tank -> today(who, tank, asked.partPrice(), prices))
-                .filter(FutureOperations::worthIt)
-                .toList();
+        boolean something =
+                looked(who, asked).stream().anyMatch(tank -> !tank.forecasts().isEmpty());
         new Rejected.Gatherer()
                 .check(
                         asked.ways().stream().distinct().count() == asked.ways().size(),
                         "ways",
                         "named-twice",
                         "Choose each way once.")
-                .check(!today.isEmpty(), "tankId", "nothing-to-look-at", "There is no filter with care here yet.")
+                .check(something, "tankId", "nothing-to-look-at", "There is no filter with care here yet.")
                 .done();
-        return view(runs.begin(who.siteId(), asked, today));
+        mapper.deleteOld(who.siteId(), clock.instant().minus(KEPT));
+        if (mapper.findRunning(who.siteId()) >= MOST_OF_A_SITE) {
+            mapper.cancelAll(who.siteId());
+        }
+        UUID id = UUID.randomUUID();
+        mapper.insert(who.siteId(), id, clock.instant(), asked);
+        scheduler
+                .getObject()
+                .scheduleIfNotExists(
+                        TASK.instance(id.toString()).data(who.siteId()).scheduledTo(clock.instant()));
+        return find(who, id);
+    }
+
+    private List<TankBook> looked(SignedIn who, FutureInput asked) {
+        return asked.tankId() == null ? books.site(who).tanks() : List.of(books.tank(who, asked.tankId()));
     }
 
     /** How far a comparison is, with its result once it is done. */
     public FutureView find(SignedIn who, UUID id) {
-        return view(run(who, id));
+        return mapper.find(who.siteId(), id)
+                .orElseThrow(() -> new NotFound("comparison"))
+                .view();
     }
 
     /** Stops a comparison; what it lived is thrown away. */
     public FutureView cancel(SignedIn who, UUID id) {
-        Run run = run(who, id);
-        runs.cancel(run);
-        return view(run);
+        mapper.end(who.siteId(), id, State.CANCELLED, Ways.NONE);
+        return find(who, id);
     }
 
-    private Run run(SignedIn who, UUID id) {
-        return runs.find(who.siteId(), id).orElseThrow(() -> new NotFound("comparison"));
+    /** Lives the futures of a comparison, until it is done or was stopped. */
+    void live(long site, String run) {
+        UUID id = UUID.fromString(run);
+        SignedIn who = SignedIn.nobody(site);
+        mapper.find(site, id).filter(row -> row.state() == State.RUNNING).ifPresent(row -> {
+            try {
+                live(who, row);
+            } catch (RuntimeException failure) {
+                LOG.error("A comparison failed", failure);
+                mapper.end(site, id, State.FAILED, Ways.NONE);
+            }
+        });
+    }
+
+    private void live(SignedIn who, RunRow run) {
+        FutureInput asked = run.asked();
+        PartPrices prices = stores.prices(who);
+        List<TankToday> today = looked(who, asked).stream()
+                .map(tank -> today(who, tank, asked.partPrice(), prices))
+                .filter(FutureOperations::worthIt)
+                .toList();
+        Progress progress = new Progress(who.siteId(), run.id());
+        Comparison.run(today, asked.ways(), asked.futures(), SEED, progress::at, progress::stopped)
+                .ifPresent(lived -> mapper.end(who.siteId(), run.id(), State.DONE, ways(asked, lived)));
+    }
+
+    /** Tells now and then how far a comparison is, and hears whether it was stopped. */
+    private final class Progress {
+        private final long site;
+        private final UUID id;
+        private volatile Instant told = Instant.EPOCH;
+        private volatile boolean stopped;
+
+        Progress(long site, UUID id) {
+            this.site = site;
+            this.id = id;
+        }
+
+        void at(int done) {
+            Instant now = clock.instant();
+            if (!now.isBefore(told.plus(TELLS_EVERY))) {
+                told = now;
+                stopped = mapper.updateDone(site, id, done) == 0;
+            }
+        }
+
+        boolean stopped() {
+            return stopped;
+        }
+    }
+
+    private static Ways ways(FutureInput asked, Map<Way, List<Outcome>> lived) {
+        return new Ways(asked.ways().stream()
+                .map(way -> new WayView(way, way.words(), measures(Objects.requireNonNull(lived.get(way)))))
+                .toList());
     }
 
     private static boolean worthIt(TankToday tank) {
         return !tank.graded().isEmpty() || !tank.byAge().isEmpty();
     }
 
-    private TankToday today(SignedIn who, TankView tank, double otherwise, PartPrices prices) {
+    private TankToday today(SignedIn who, TankBook book, double otherwise, PartPrices prices) {
         ToDoubleFunction<CareRule> cost = rule -> cost(rule, otherwise, prices);
-        LocalDate today = tanks.today();
+        Tank tank = book.tank();
         List<GradedTask> graded = new ArrayList<>();
         List<AgedTask> aged = new ArrayList<>();
-        for (CareBook book : forecasts.books(who, tank.id(), service -> true)) {
-            for (TaskForecast task : book.forecasts(today)) {
+        for (CareBook care : book.filters()) {
+            for (TaskForecast task : care.forecasts()) {
                 if (!task.rule().graded()) {
                     aged.add(new AgedTask(
-                            task.intervalDays(), work(task.rule(), tank.tank(), cost.applyAsDouble(task.rule()))));
+                            task.intervalDays(), work(task.rule(), tank, cost.applyAsDouble(task.rule()))));
                 } else if (task.forecast().basis() != Basis.WITH_OPENING) {
-                    graded.add(graded(book, task, today, tank.tank(), cost));
+                    graded.add(graded(care, task, cost));
                 }
             }
         }
-        return new TankToday(today, graded, aged, water(who, tank));
+        return new TankToday(books.site(who).today(), graded, aged, water(who, tank));
     }
 
     /** An opening takes along what goes with it. */
-    private static GradedTask graded(
-            CareBook book, TaskForecast task, LocalDate today, TankInput tank, ToDoubleFunction<CareRule> cost) {
-        List<CareRule> along = task.task().stageId() == null ? book.goingWithOpening() : List.of();
+    private static GradedTask graded(CareBook book, TaskForecast task, ToDoubleFunction<CareRule> cost) {
+        List<CareRule> along = task.task().stageId().isEmpty() ? book.goingWithOpening() : List.of();
         double money = along.stream().mapToDouble(cost).sum() + cost.applyAsDouble(task.rule());
         int minutes = along.stream().mapToInt(rule -> rule.effort().minutes()).sum();
-        Work own = work(task.rule(), tank, money);
+        Work own = work(task.rule(), book.tank(), money);
         return new GradedTask(
                 task.rule(),
-                book.course(task.task().id(), today),
+                book.course(task.task().id()),
                 task.forecast().since(),
                 book.behindPrefilter(task.task().id()),
                 new Work(own.minutes() + minutes, own.money(), own.disturbance()));
     }
 
-    private static Work work(CareRule rule, TankInput tank, double money) {
+    private static Work work(CareRule rule, Tank tank, double money) {
         return new Work(
                 rule.effort().minutes() + rule.effort().setUpMinutes(),
                 money,
@@ -169,9 +248,9 @@ public class FutureOperations {
     }
 
     /** What the water is known to do, else what such a tank usually does. */
-    private Water water(SignedIn who, TankView tank) {
+    private Water water(SignedIn who, Tank tank) {
         WaterView water = waters.find(who, tank.id());
-        TankInput.Setting setting = tank.tank().setting();
+        Tank.Setting setting = tank.setting();
         double usual = USUAL_NITRATE_A_WEEK
                 * setting.stocking().multiplier()
                 * setting.feeding().multiplier();
@@ -191,19 +270,6 @@ public class FutureOperations {
                         .sum()
                 / weeks;
         return new Water(made, nitrate, changed > 0 ? Math.min(changed, MOST_CHANGE) : USUAL_CHANGE);
-    }
-
-    private static FutureView view(Run run) {
-        FutureInput asked = run.asked();
-        List<WayView> ways = run.state() == State.DONE
-                ? asked.ways().stream()
-                        .map(way -> new WayView(
-                                way,
-                                way.words(),
-                                measures(Objects.requireNonNull(run.outcomes().get(way)))))
-                        .toList()
-                : List.of();
-        return new FutureView(run.id(), run.state(), run.done(), asked.ways().size() * asked.futures(), ways);
     }
 
     private static List<SpreadView> measures(List<Outcome> outcomes) {

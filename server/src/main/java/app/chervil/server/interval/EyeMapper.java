@@ -31,7 +31,7 @@ interface EyeMapper {
     @Select("""
             select count(distinct service.id)
             from service
-            join service_task on service_task.service_id = service.id
+            join service_task on service_task.site_id = service.site_id and service_task.service_id = service.id
             where service.site_id = #{site}
               and service.recorded_by = #{account}
               and service.withdrawn_at is null

@@ -1,7 +1,9 @@
 package app.chervil.server.interval;
 
 import app.chervil.core.interval.CalibratedEye;
+import app.chervil.core.site.TaskForecast;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.book.SiteBooks;
 import app.chervil.server.interval.EyeMapper.PictureRow;
 import app.chervil.server.interval.EyeView.EyeInput;
 import app.chervil.server.interval.EyeView.EyeMoved;
@@ -15,7 +17,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,13 +29,13 @@ public class EyeOperations {
     private static final double FAIR = 0.12;
 
     private final EyeMapper mapper;
-    private final ForecastOperations forecasts;
+    private final SiteBooks books;
     private final TankOperations tanks;
     private final Clock clock;
 
-    EyeOperations(EyeMapper mapper, ForecastOperations forecasts, TankOperations tanks, Clock clock) {
+    EyeOperations(EyeMapper mapper, SiteBooks books, TankOperations tanks, Clock clock) {
         this.mapper = mapper;
-        this.forecasts = forecasts;
+        this.books = books;
         this.tanks = tanks;
         this.clock = clock;
     }
@@ -60,28 +61,23 @@ public class EyeOperations {
     /** Keeps a person's grades and tells which dates they moved. */
     @Transactional
     public EyeView save(SignedIn who, EyeInput input) {
-        Map<Long, ForecastView> before = byTask(who);
+        Map<Long, TaskForecast> before = books.site(who).forecastsByTask();
         for (int picture = 0; picture < input.grades().size(); picture++) {
             mapper.save(who.siteId(), who.accountId(), picture, input.grades().get(picture), clock.instant());
         }
-        List<EyeMoved> moved = byTask(who).values().stream()
-                .flatMap(now ->
-                        moved(Optional.ofNullable(before.get(now.subject().taskId())), now).stream())
+        List<EyeMoved> moved = books.site(who).forecasts().stream()
+                .flatMap(now -> moved(Optional.ofNullable(before.get(now.task().id())), now).stream())
                 .sorted(Comparator.comparingLong(EyeOperations::days).reversed())
                 .limit(MOST_TOLD)
                 .toList();
         return view(who, moved);
     }
 
-    private Map<Long, ForecastView> byTask(SignedIn who) {
-        return forecasts.list(who, null).stream()
-                .collect(Collectors.toMap(view -> view.subject().taskId(), Function.identity()));
-    }
-
-    private static Optional<EyeMoved> moved(Optional<ForecastView> before, ForecastView now) {
-        return before.filter(was -> !was.window().ideal().equals(now.window().ideal()))
-                .map(was -> new EyeMoved(
-                        now.subject().name(), was.window().ideal(), now.window().ideal()));
+    private static Optional<EyeMoved> moved(Optional<TaskForecast> before, TaskForecast now) {
+        LocalDate ideal = now.forecast().window().ideal();
+        return before.map(was -> was.forecast().window().ideal())
+                .filter(was -> !was.equals(ideal))
+                .map(was -> new EyeMoved(now.task().name(), was, ideal));
     }
 
     private static long days(EyeMoved moved) {

@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param signs what a look between services can tell; empty if none can
  * @param hold why the task is to wait whatever its window says; absent if it need not
  */
-public record ForecastView(
+record ForecastView(
         Subject subject,
         Window.Standing standing,
         Window window,
@@ -31,13 +31,12 @@ public record ForecastView(
         List<SignView> signs,
         @Nullable Hold hold) {
     /** A sign in the words of its stage. */
-    public record SignView(Sign sign, String words, Sign.Unit unit) {}
+    record SignView(Sign sign, String words, Sign.Unit unit) {}
 
     /**
      * What the forecast is about.
      *
      * @param stageId absent for a task of the whole filter
      */
-    public record Subject(
-            long tankId, long filterId, @Nullable Long stageId, long taskId, String name) {}
+    record Subject(long tankId, long filterId, @Nullable Long stageId, long taskId, String name) {}
 }

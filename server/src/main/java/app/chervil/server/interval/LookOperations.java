@@ -1,16 +1,16 @@
 package app.chervil.server.interval;
 
 import app.chervil.core.interval.Sign;
+import app.chervil.core.site.Filter;
+import app.chervil.core.site.FilterStage;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterOperations;
-import app.chervil.server.filter.FilterView;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -52,7 +52,7 @@ public class LookOperations {
     @Transactional(readOnly = true)
     public List<LookView> list(SignedIn who, long tank) {
         tanks.find(who, tank);
-        List<FilterView.StageView> stages = filters.list(who, tank).stream()
+        List<FilterStage> stages = filters.list(who, tank).stream()
                 .flatMap(filter -> filter.stages().stream())
                 .toList();
         return looks.list(who.siteId(), tank).stream()
@@ -70,14 +70,14 @@ public class LookOperations {
      */
     @Transactional
     public LookView save(SignedIn who, UUID id, LookInput input) {
-        List<FilterView> all = filters.list(who, null);
-        FilterView.StageView stage = stage(all, input.stageId());
+        List<Filter> all = filters.list(who, null);
+        FilterStage stage = stage(all, input.stageId());
         tanks.checkDay("on", input.on());
         Sign sign = input.sign();
         boolean measured = sign.unit() != Sign.Unit.NONE;
         boolean fits = all.stream()
                 .flatMap(filter -> filter.tasks().stream())
-                .filter(task -> Objects.equals(task.stageId(), stage.id()))
+                .filter(task -> task.on(stage))
                 .anyMatch(task -> Sign.of(stage.kind(), task.action()).contains(sign));
         Double amount = input.amount();
         new Rejected.Gatherer()
@@ -104,7 +104,7 @@ public class LookOperations {
         }
     }
 
-    private static FilterView.StageView stage(List<FilterView> all, long id) {
+    private static FilterStage stage(List<Filter> all, long id) {
         return all.stream()
                 .flatMap(filter -> filter.stages().stream())
                 .filter(stage -> stage.id() == id)
@@ -112,7 +112,7 @@ public class LookOperations {
                 .orElseThrow(() -> new NotFound("stage"));
     }
 
-    private static LookView view(LookRow row, FilterView.StageView stage) {
+    private static LookView view(LookRow row, FilterStage stage) {
         return new LookView(
                 row.id(),
                 row.stageId(),

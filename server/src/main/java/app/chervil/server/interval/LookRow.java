@@ -11,7 +11,7 @@ import java.util.UUID;
  * @param amount 0 for signs without one
  */
 record LookRow(UUID id, long stageId, LocalDate lookedOn, Sign sign, double amount, String lookedBy) {
-    Look toCore() {
+    Look look() {
         return new Look(lookedOn, sign, amount);
     }
 }

@@ -1,8 +1,11 @@
 package app.chervil.server.interval;
 
+import app.chervil.core.interval.Pauses;
 import app.chervil.core.interval.Pauses.Cause;
+import app.chervil.core.site.Pause;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -14,14 +17,18 @@ import org.jspecify.annotations.Nullable;
 /** Table pause. */
 @Mapper
 interface PauseMapper {
-    /** Pauses of all tanks, oldest first. */
+    /**
+     * Pauses, oldest first.
+     *
+     * @param tank null for all tanks of the site
+     */
     @Select("""
             select id, tank_id, filter_id, cause, first_day, until_day
             from pause
-            where site_id = #{site}
+            where site_id = #{site} and tank_id = coalesce(#{tank}::bigint, tank_id)
             order by first_day, id
             """)
-    List<PauseRow> list(long site);
+    List<PauseRow> list(long site, @Nullable Long tank);
 
     /** Adds a pause unless one with that id is there. */
     @Insert("""
@@ -50,5 +57,11 @@ interface PauseMapper {
             @Nullable Long filterId,
             Cause cause,
             LocalDate firstDay,
-            @Nullable LocalDate untilDay) {}
+            @Nullable LocalDate untilDay) {
+        Pause pause() {
+            return new Pause(
+                    Optional.ofNullable(filterId),
+                    new Pauses.Pause(firstDay, Optional.ofNullable(untilDay), cause.share()));
+        }
+    }
 }

@@ -1,8 +1,6 @@
 package app.chervil.server.interval;
 
-import app.chervil.core.interval.Pauses;
 import app.chervil.core.interval.Pauses.Cause;
-import app.chervil.core.interval.Pauses.Pause;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.interval.PauseMapper.PauseRow;
@@ -12,7 +10,6 @@ import app.chervil.server.tank.TankOperations;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -60,8 +57,7 @@ public class PauseOperations {
     @Transactional(readOnly = true)
     public List<PauseView> list(SignedIn who, long tank) {
         tanks.find(who, tank);
-        return mapper.list(who.siteId()).stream()
-                .filter(row -> row.tankId() == tank)
+        return mapper.list(who.siteId(), tank).stream()
                 .map(PauseOperations::view)
                 .toList();
     }
@@ -93,7 +89,7 @@ public class PauseOperations {
     /** Says when it runs as usual again. */
     @Transactional
     public void end(SignedIn who, UUID id, LocalDate untilDay) {
-        PauseRow pause = mapper.list(who.siteId()).stream()
+        PauseRow pause = mapper.list(who.siteId(), null).stream()
                 .filter(row -> row.id().equals(id))
                 .findFirst()
                 .orElseThrow(() -> new NotFound("pause"));
@@ -107,17 +103,6 @@ public class PauseOperations {
         if (mapper.delete(who.siteId(), id) == 0) {
             throw new NotFound("pause");
         }
-    }
-
-    /** What reaches one filter, as the core counts it. */
-    static Pauses reaching(List<PauseRow> rows, long tank, long filter) {
-        return new Pauses(rows.stream()
-                .filter(row -> row.tankId() == tank && (row.filterId() == null || row.filterId() == filter))
-                .map(row -> new Pause(
-                        row.firstDay(),
-                        Optional.ofNullable(row.untilDay()),
-                        row.cause().share()))
-                .toList());
     }
 
     private static void checkEnd(LocalDate firstDay, @Nullable LocalDate untilDay) {

@@ -2,23 +2,25 @@ package app.chervil.server.interval;
 
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Finding;
+import app.chervil.core.interval.Forecast;
 import app.chervil.core.interval.GradeWords;
 import app.chervil.core.interval.Story;
+import app.chervil.core.site.CareBook;
+import app.chervil.core.site.FilterStage;
+import app.chervil.core.site.SiteBook;
+import app.chervil.core.site.TankBook;
+import app.chervil.core.site.TaskForecast;
 import app.chervil.core.tank.ContextChange;
 import app.chervil.server.account.SignedIn;
-import app.chervil.server.filter.FilterView;
-import app.chervil.server.filter.FilterView.StageView;
+import app.chervil.server.book.SiteBooks;
 import app.chervil.server.interval.StoryView.ChapterView;
 import app.chervil.server.interval.StoryView.Event;
 import app.chervil.server.problem.NotFound;
-import app.chervil.server.tank.TankOperations;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -26,12 +28,10 @@ import org.springframework.transaction.annotation.Transactional;
 /** Tells how a task's interval came to be. */
 @Service
 public class StoryOperations {
-    private final ForecastOperations forecasts;
-    private final TankOperations tanks;
+    private final SiteBooks books;
 
-    StoryOperations(ForecastOperations forecasts, TankOperations tanks) {
-        this.forecasts = forecasts;
-        this.tanks = tanks;
+    StoryOperations(SiteBooks books) {
+        this.books = books;
     }
 
     /**
@@ -41,32 +41,24 @@ public class StoryOperations {
      */
     @Transactional(readOnly = true)
     public StoryView story(SignedIn who, long tank, long task) {
-        ForecastView forecast = forecasts.list(who, tank).stream()
-                .filter(one -> one.subject().taskId() == task)
+        SiteBook site = books.site(who);
+        TankBook book = site.tank(tank).orElseThrow(() -> new NotFound("task"));
+        return book.filters().stream()
+                .flatMap(care -> care.forecasts().stream()
+                        .filter(forecast -> forecast.task().id() == task)
+                        .map(forecast -> story(care, forecast, ForecastOperations.view(book, forecast, site.today()))))
                 .findFirst()
                 .orElseThrow(() -> new NotFound("task"));
-        CareBook book = forecasts.books(who, tank, service -> true).stream()
-                .filter(one -> one.filter().id() == forecast.subject().filterId())
-                .findFirst()
-                .orElseThrow(() -> new NotFound("task"));
-        FilterView filter = book.filter();
-        Optional<StageView> stage = stage(filter, task);
-        return new StoryView(
-                forecast,
-                filter.name(),
-                stage.map(StageView::name).orElse(null),
-                forecast.basis() == app.chervil.core.interval.Forecast.Basis.FIXED,
-                chapters(book.story(task, tanks.today()), stage.map(StageView::kind)));
     }
 
-    private static Optional<StageView> stage(FilterView filter, long task) {
-        return filter.tasks().stream()
-                .filter(one -> one.id() == task)
-                .flatMap(one -> Stream.ofNullable(one.stageId()))
-                .findFirst()
-                .flatMap(id -> filter.stages().stream()
-                        .filter(stage -> Objects.equals(stage.id(), id))
-                        .findFirst());
+    private static StoryView story(CareBook care, TaskForecast forecast, ForecastView view) {
+        Optional<FilterStage> stage = care.filter().stageOf(forecast.task());
+        return new StoryView(
+                view,
+                care.filter().name(),
+                stage.map(FilterStage::name).orElse(null),
+                view.basis() == Forecast.Basis.FIXED,
+                chapters(care.story(forecast.task().id()), stage.map(FilterStage::kind)));
     }
 
     private static List<ChapterView> chapters(List<Story.Chapter> story, Optional<StageKind> kind) {

@@ -1,19 +1,17 @@
 package app.chervil.server.plan;
 
+import app.chervil.core.agenda.Agenda;
+import app.chervil.core.agenda.Carried;
+import app.chervil.core.agenda.Moved;
+import app.chervil.core.agenda.Standing;
 import app.chervil.core.calc.FirstLetter;
-import app.chervil.core.filter.Material;
-import app.chervil.core.interval.Window;
 import app.chervil.core.plan.Audit;
 import app.chervil.core.plan.Plan.Occurrence;
 import app.chervil.core.plan.Plan.Visit;
 import app.chervil.core.plan.Score;
-import app.chervil.core.plan.Span;
 import app.chervil.core.plan.Trouble;
 import app.chervil.core.plan.Why;
-import app.chervil.core.tank.TankChore;
-import app.chervil.server.plan.PlanInput.Subject;
-import app.chervil.server.plan.PlanMapper.ChangeRow;
-import app.chervil.server.plan.PlanMapper.VisitRow;
+import app.chervil.core.site.Tank;
 import app.chervil.server.plan.PlanView.CarriedThing;
 import app.chervil.server.plan.PlanView.DayPrice;
 import app.chervil.server.plan.PlanView.DayPrices;
@@ -26,145 +24,102 @@ import app.chervil.server.plan.PlanView.PlannedTask;
 import app.chervil.server.plan.PlanView.PlannedVisit;
 import app.chervil.server.plan.PlanView.ShiftedWork;
 import app.chervil.server.plan.PlanView.WaitingWork;
-import app.chervil.server.tank.TankView;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.Collection;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
-import tools.jackson.core.type.TypeReference;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The plan in force as people see it. */
 final class PlanViews {
     static final int MOST_CHANGES = 12;
     private static final int LEAST_CLOSURE_DAYS = 4;
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
-    private static final TypeReference<List<String>> CAUSES = new TypeReference<>() {};
-    private static final TypeReference<List<PlanMove>> MOVES = new TypeReference<>() {};
 
-    private final PlanForce force;
-    private final PlanInput input;
-    private final JsonMapper json;
+    private final Standing standing;
 
-    PlanViews(PlanForce force, JsonMapper json) {
-        this.force = force;
-        this.input = force.input();
-        this.json = json;
+    PlanViews(Standing standing) {
+        this.standing = standing;
     }
 
-    PlanView of(int weeks, List<ChangeRow> changes, @Nullable String undo, boolean improving) {
-        Audit audit = new Audit(force.instance(), force.plan());
-        LocalDate end = input.today().plusDays(7L * weeks);
-        List<PlanDay> days = days(7 * weeks);
+    PlanView of(int weeks, List<Moved> changes, @Nullable String undo) {
+        Audit audit = new Audit(standing.instance(), standing.plan());
+        LocalDate end = standing.today().plusDays(7L * weeks);
+        List<PlanDay> days =
+                standing.days(7 * weeks).stream().map(PlanViews::day).toList();
         return new PlanView(
-                input.today(),
+                standing.today(),
                 weeks,
                 days,
-                visits().stream().filter(visit -> visit.on().isBefore(end)).toList(),
-                input.waiting().stream().map(this::waiting).toList(),
+                standing.visits().stream()
+                        .filter(visit -> visit.on().isBefore(end))
+                        .map(this::visit)
+                        .toList(),
+                standing.agenda().waiting().stream().map(this::waiting).toList(),
                 audit.troubles().stream()
                         .map(this::trouble)
                         .filter(trouble -> trouble.on().isBefore(end))
                         .toList(),
                 closures(days),
-                changes.stream().map(this::change).toList(),
+                changes.stream().map(PlanViews::change).toList(),
                 undo,
-                input.time().assumed(),
-                improving);
+                standing.agenda().people().assumed(),
+                standing.told().rough());
     }
 
-    /** The first so many days with their minutes. */
-    List<PlanDay> days(int count) {
-        List<Integer> minutes = new Audit(force.instance(), force.plan()).minutes();
-        List<PlanDay> days = new ArrayList<>();
-        for (int day = 0; day < count; day++) {
-            var hours = force.instance().hours().days().get(day);
-            days.add(new PlanDay(date(day), minutes.get(day), hours.keeper(), hours.helpers()));
-        }
-        return days;
+    private static PlanDay day(Standing.Day day) {
+        return new PlanDay(day.on(), day.minutes(), day.keeperMinutes(), day.helperMinutes());
     }
 
     private LocalDate date(int day) {
-        return input.today().plusDays(day);
+        return standing.date(day);
     }
 
-    /** Visits of the published days, each with its stored identity. */
-    List<PlannedVisit> visits() {
-        Map<String, VisitRow> rows = new LinkedHashMap<>();
-        force.rows().forEach(row -> rows.put(row.tankId() + " " + row.onDay(), row));
-        Map<Long, String> people = TimeOperations.names(input.time());
-        return force.plan().visits(force.instance()).stream()
-                .map(visit ->
-                        visit(visit, Objects.requireNonNull(rows.get(visit.tank() + " " + date(visit.day()))), people))
-                .toList();
-    }
-
-    private PlannedVisit visit(Visit visit, VisitRow row, Map<Long, String> people) {
-        TankView tank = Objects.requireNonNull(input.tanks().get(visit.tank()));
+    private PlannedVisit visit(Standing.Visit visit) {
+        Tank tank = visit.tank();
         return new PlannedVisit(
-                row.id(),
-                visit.tank(),
-                tank.tank().name(),
-                tank.tank().room(),
-                row.onDay(),
-                row.minutes(),
-                row.accountId() == null ? null : people.get(row.accountId()),
-                visit.occurrences().stream().map(this::task).toList(),
-                carry(visit.occurrences().stream()
-                        .map(one -> input.of(one.chain().id()).subject())
-                        .toList()));
+                visit.booked().id(),
+                tank.id(),
+                tank.name(),
+                tank.room(),
+                visit.on(),
+                visit.minutes(),
+                visit.person().orElse(null),
+                visit.tasks().stream().map(PlanViews::task).toList(),
+                visit.carry().stream().map(PlanViews::carried).toList());
     }
 
-    private PlannedTask task(Occurrence one) {
-        Subject subject = input.of(one.chain().id()).subject();
-        Span span = force.plan().span(one);
-        @Nullable TankChore chore = subject.chore();
+    private static PlannedTask task(Standing.Task task) {
         return new PlannedTask(
-                one.chain().id(),
-                chore == null ? one.chain().id() : null,
-                chore,
-                subject.name(),
-                subject.filter(),
-                one.chain().work().minutes(),
-                new Window(date(span.earliest()), date(span.ideal()), date(span.latest())),
-                Math.max(0, one.day() - span.latest()),
-                force.instance().pins(one.chain().id(), one.k()),
-                one.chain().demand().spaced());
+                task.chain(),
+                task.taskId().orElse(null),
+                task.chore().orElse(null),
+                task.subject().name(),
+                task.subject().filter(),
+                task.minutes(),
+                task.window(),
+                task.daysLate(),
+                task.pinned(),
+                task.spaced());
     }
 
-    static List<CarriedThing> carry(Collection<Subject> subjects) {
-        Map<Material, Integer> things = new LinkedHashMap<>();
-        for (Subject subject : subjects) {
-            for (Material thing : subject.carry()) {
-                things.merge(thing, 1, (had, one) -> thing.use() == Material.Use.SHARED ? had : had + one);
-            }
-        }
-        return things.entrySet().stream()
-                .map(thing -> new CarriedThing(
-                        thing.getKey().words(), thing.getValue(), thing.getKey().use() == Material.Use.SHARED))
-                .toList();
+    private static CarriedThing carried(Carried carried) {
+        return new CarriedThing(carried.thing().words(), carried.count(), carried.shared());
     }
 
-    private WaitingWork waiting(PlanInput.Work work) {
+    private WaitingWork waiting(Agenda.Work work) {
         long tank = work.chain().place().tank();
         return new WaitingWork(
                 tank,
-                input.tankName(tank),
+                standing.agenda().tank(tank).name(),
                 work.subject().name(),
                 work.subject().filter(),
-                Objects.requireNonNull(work.hold()));
+                work.hold().orElseThrow());
     }
 
     private String named(long chain) {
-        PlanInput.Work work = input.of(chain);
-        return work.subject().words() + " on "
-                + input.tankName(work.chain().place().tank());
+        return standing.agenda().named(chain);
     }
 
     private PlanTrouble trouble(Trouble trouble) {
@@ -187,7 +142,7 @@ final class PlanViews {
                     PlanTrouble.Kind.TOO_CLOSE,
                     on,
                     day + ": " + named(close.chain()) + ", only " + (close.day() - close.otherDay()) + " days after "
-                            + input.of(close.other()).subject().words() + "; seven are asked for.",
+                            + standing.agenda().of(close.other()).subject().words() + "; seven are asked for.",
                     "Each disturbs the bacteria; the tank needs time between.");
         }
         if (trouble instanceof Trouble.Apart apart) {
@@ -195,7 +150,7 @@ final class PlanViews {
                     PlanTrouble.Kind.APART,
                     on,
                     day + ": " + named(apart.chain()) + " without "
-                            + input.of(apart.partner()).subject().words() + " the same day.",
+                            + standing.agenda().of(apart.partner()).subject().words() + " the same day.",
                     "");
         }
         Trouble.Late late = (Trouble.Late) trouble;
@@ -204,11 +159,7 @@ final class PlanViews {
                 PlanTrouble.Kind.LATE,
                 on,
                 FirstLetter.upper(named(late.chain())) + " falls on " + day + ", " + days + " past its latest day.",
-                risk(input.of(late.chain())));
-    }
-
-    private static String risk(PlanInput.Work work) {
-        return work.hold() == null ? work.subject().risk() : work.hold().reason();
+                standing.agenda().of(late.chain()).risk());
     }
 
     /** Stretches without anyone, longer than a usual week has. */
@@ -233,13 +184,13 @@ final class PlanViews {
     private PlanClosure closure(int first, int last) {
         List<ShiftedWork> before = new ArrayList<>();
         List<ShiftedWork> after = new ArrayList<>();
-        for (Visit visit : force.plan().visits(force.instance())) {
+        for (Visit visit : standing.plan().visits(standing.instance())) {
             for (Occurrence one : visit.occurrences()) {
-                int ideal = force.plan().span(one).ideal();
+                int ideal = standing.plan().span(one).ideal();
                 if (ideal >= first && ideal <= last && (one.day() < first || one.day() > last)) {
                     ShiftedWork shifted = new ShiftedWork(
-                            input.tankName(visit.tank()),
-                            input.of(one.chain().id()).subject().name(),
+                            standing.agenda().tank(visit.tank()).name(),
+                            standing.agenda().of(one.chain().id()).subject().name(),
                             date(ideal),
                             date(one.day()));
                     (one.day() < first ? before : after).add(shifted);
@@ -249,9 +200,15 @@ final class PlanViews {
         return new PlanClosure(date(first), date(last), before, after);
     }
 
-    private PlanChange change(ChangeRow row) {
+    private static PlanChange change(Moved moved) {
         return new PlanChange(
-                row.changedAt(), json.readValue(row.causes(), CAUSES), json.readValue(row.moves(), MOVES));
+                moved.at(),
+                moved.causes(),
+                moved.moves().stream().map(PlanViews::move).toList());
+    }
+
+    static PlanMove move(Moved.Move move) {
+        return new PlanMove(move.tank(), move.name(), move.from(), move.to().orElse(null));
     }
 
     static DayPrices prices(Why.Answer answer, LocalDate today) {

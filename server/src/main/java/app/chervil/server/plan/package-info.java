@@ -1,3 +1,3 @@
-/** Visits on real days: the keeper's time, chores, the plan in force, calendars. Read {@link app.chervil.server.plan.PlanOperations} first. */
+/** Visits on real days: the plan in force, and what keepers decide on it. Read {@link app.chervil.server.plan.PlanOperations} first. */
 @org.jspecify.annotations.NullMarked
 package app.chervil.server.plan;

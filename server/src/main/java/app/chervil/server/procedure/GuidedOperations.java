@@ -3,16 +3,17 @@ package app.chervil.server.procedure;
 import app.chervil.core.interval.Finding;
 import app.chervil.core.procedure.GuidedWork;
 import app.chervil.core.procedure.Situation.Chore;
+import app.chervil.core.site.Filter;
+import app.chervil.core.site.FilterTask;
+import app.chervil.core.site.Tank;
 import app.chervil.core.tank.TankChore;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.chore.ChoreOperations;
 import app.chervil.server.filter.FilterOperations;
-import app.chervil.server.filter.FilterView;
-import app.chervil.server.plan.ChoreOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.procedure.ProcedureView.StepView;
 import app.chervil.server.tank.TankOperations;
-import app.chervil.server.tank.TankView;
 import app.chervil.server.visit.SavedService;
 import app.chervil.server.visit.ServiceInput;
 import app.chervil.server.visit.ServiceOperations;
@@ -139,14 +140,13 @@ public class GuidedOperations {
         if (open.isEmpty()) {
             return List.of();
         }
-        Map<Long, FilterView> byFilter =
-                filters.list(who, null).stream().collect(Collectors.toMap(FilterView::id, Function.identity()));
-        Map<Long, TankView> byTank =
-                tanks.list(who).stream().collect(Collectors.toMap(TankView::id, Function.identity()));
+        Map<Long, Filter> byFilter =
+                filters.list(who, null).stream().collect(Collectors.toMap(Filter::id, Function.identity()));
+        Map<Long, Tank> byTank = tanks.list(who).stream().collect(Collectors.toMap(Tank::id, Function.identity()));
         return open.stream()
                 .flatMap(row -> {
-                    @Nullable FilterView filter = byFilter.get(row.filterId());
-                    @Nullable TankView tank = byTank.get(row.tankId());
+                    @Nullable Filter filter = byFilter.get(row.filterId());
+                    @Nullable Tank tank = byTank.get(row.tankId());
                     return filter == null || tank == null
                             ? Stream.<GuidedView>empty()
                             : Stream.of(view(who, row, tank, filter));
@@ -282,10 +282,10 @@ public class GuidedOperations {
         return view(who, row, tanks.find(who, row.tankId()), filters.find(who, row.filterId()));
     }
 
-    private GuidedView view(SignedIn who, GuidedRow row, TankView tank, FilterView filter) {
+    private GuidedView view(SignedIn who, GuidedRow row, Tank tank, Filter filter) {
         return new GuidedView(
                 row.id(),
-                new GuidedView.Place(row.tankId(), tank.tank().name(), filter.id(), filter.name()),
+                new GuidedView.Place(row.tankId(), tank.name(), filter.id(), filter.name()),
                 json.readValue(row.steps(), STEPS),
                 mapper.listEvents(who.siteId(), row.id()),
                 row.startedAt(),
@@ -310,7 +310,7 @@ public class GuidedOperations {
     }
 
     private ServiceInput done(SignedIn who, GuidedRow row, GuidedWork work, GuidedFinish input) {
-        FilterView filter = filters.find(who, row.filterId());
+        Filter filter = filters.find(who, row.filterId());
         List<Long> asked = json.readValue(row.tasks(), TASKS);
         List<ServiceInput.Done> tasks = filter.tasks().stream()
                 .filter(task -> asked.contains(task.id()) && work.finished(task.id(), task.action()))
@@ -360,10 +360,12 @@ public class GuidedOperations {
                 .collect(Collectors.joining(" "));
     }
 
-    private static @Nullable Finding finding(GuidedWork work, FilterView.TaskView task) {
-        return task.graded() && task.stageId() != null
-                ? work.gradeOf(task.stageId()).map(Finding::valueOf).orElse(null)
-                : null;
+    private static @Nullable Finding finding(GuidedWork work, FilterTask task) {
+        return task.stageId()
+                .filter(stage -> task.graded())
+                .flatMap(work::gradeOf)
+                .map(Finding::valueOf)
+                .orElse(null);
     }
 
     private static ServiceInput.@Nullable FlowReading reading(OptionalDouble litresPerHour) {

@@ -2,7 +2,8 @@ package app.chervil.server.stock;
 
 import app.chervil.core.stock.Shelf;
 import app.chervil.server.account.SignedIn;
-import app.chervil.server.interval.ForecastOperations;
+import app.chervil.server.book.SiteBooks;
+import app.chervil.server.book.SiteMemory;
 import app.chervil.server.problem.Conflict;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
@@ -37,19 +38,22 @@ public class StockOperations {
     private static final double MOST = 1_000_000;
 
     private final StockMapper mapper;
-    private final ForecastOperations forecasts;
+    private final SiteBooks books;
+    private final SiteMemory memory;
     private final ServiceOperations services;
     private final TankOperations tanks;
     private final Clock clock;
 
     StockOperations(
             StockMapper mapper,
-            ForecastOperations forecasts,
+            SiteBooks books,
+            SiteMemory memory,
             ServiceOperations services,
             TankOperations tanks,
             Clock clock) {
         this.mapper = mapper;
-        this.forecasts = forecasts;
+        this.books = books;
+        this.memory = memory;
         this.services = services;
         this.tanks = tanks;
         this.clock = clock;
@@ -72,6 +76,10 @@ public class StockOperations {
     /** Everything in the stores, and what is used without being in them. */
     @Transactional(readOnly = true)
     public StoresView list(SignedIn who) {
+        return memory.recall(who.siteId(), StoresView.class, () -> workOut(who));
+    }
+
+    private StoresView workOut(SignedIn who) {
         Wants wants = wants(who);
         StoresViews views = new StoresViews(wants, tanks.today());
         List<ItemRow> rows = mapper.list(who.siteId());
@@ -203,7 +211,7 @@ public class StockOperations {
     }
 
     private Wants wants(SignedIn who) {
-        return Wants.of(forecasts.books(who, null, service -> true), tanks.today());
+        return Wants.of(books.site(who));
     }
 
     private static List<Shelf.Move> moves(List<Happening> happened) {

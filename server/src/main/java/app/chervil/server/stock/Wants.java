@@ -1,17 +1,17 @@
 package app.chervil.server.stock;
 
 import app.chervil.core.filter.Material;
+import app.chervil.core.site.FilterStage;
+import app.chervil.core.site.SiteBook;
+import app.chervil.core.site.TaskForecast;
 import app.chervil.core.stock.Need;
 import app.chervil.core.stock.Supply;
-import app.chervil.server.filter.FilterView.StageView;
-import app.chervil.server.interval.CareBook;
-import app.chervil.server.interval.CareBook.TaskForecast;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 
@@ -39,10 +39,10 @@ record Wants(Map<String, List<Want>> byName) {
         }
     }
 
-    static Wants of(List<CareBook> books, LocalDate today) {
-        return new Wants(books.stream()
-                .flatMap(book -> book.forecasts(today).stream()
-                        .flatMap(task -> wants(book.tank().tank().name(), task).stream()))
+    static Wants of(SiteBook site) {
+        return new Wants(site.filters().stream()
+                .flatMap(book -> book.forecasts().stream()
+                        .flatMap(task -> wants(book.tank().name(), task).stream()))
                 .collect(Collectors.groupingBy(want -> key(want.supply().name()), TreeMap::new, Collectors.toList())));
     }
 
@@ -69,18 +69,15 @@ record Wants(Map<String, List<Want>> byName) {
     }
 
     private static List<Want> wants(String tank, TaskForecast task) {
-        StageView stage = task.filter().stages().stream()
-                .filter(one -> Objects.equals(one.id(), task.task().stageId()))
-                .findFirst()
-                .orElse(null);
+        Optional<FilterStage> stage = task.filter().stageOf(task.task());
         LocalDate next = task.forecast().window().ideal();
         return task.rule().effort().carry().stream()
                 .filter(material -> material.use() != Material.Use.SHARED)
                 .map(material -> new Want(
                         task.task().id(),
                         tank,
-                        Supply.of(material, stage == null || stage.size() == null ? "" : stage.size()),
-                        stage == null ? 1 : stage.quantity(),
+                        Supply.of(material, stage.map(FilterStage::size).orElse("")),
+                        stage.map(FilterStage::quantity).orElse(1),
                         next,
                         task.intervalDays()))
                 .toList();

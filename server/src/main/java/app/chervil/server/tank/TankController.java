@@ -27,29 +27,29 @@ class TankController {
 
     @GetMapping
     List<TankView> list(@AuthenticationPrincipal SignedIn who) {
-        return operations.list(who);
+        return operations.list(who).stream().map(TankView::of).toList();
     }
 
     @GetMapping("/deleted")
     List<TankView> listDeleted(@AuthenticationPrincipal SignedIn who) {
-        return operations.listDeleted(who);
+        return operations.listDeleted(who).stream().map(TankView::of).toList();
     }
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     TankView create(@AuthenticationPrincipal SignedIn who, @Valid @RequestBody TankInput input) {
-        return operations.create(who, input);
+        return TankView.of(operations.create(who, input));
     }
 
     @GetMapping("/{tank}")
     TankView find(@AuthenticationPrincipal SignedIn who, @PathVariable long tank) {
-        return operations.find(who, tank);
+        return TankView.of(operations.find(who, tank));
     }
 
     @PutMapping("/{tank}")
     TankView update(
             @AuthenticationPrincipal SignedIn who, @PathVariable long tank, @Valid @RequestBody TankChange input) {
-        return operations.update(who, tank, input);
+        return TankView.of(operations.update(who, tank, input));
     }
 
     @DeleteMapping("/{tank}")
@@ -60,13 +60,13 @@ class TankController {
 
     @PostMapping("/{tank}/restore")
     TankView restore(@AuthenticationPrincipal SignedIn who, @PathVariable long tank) {
-        return operations.restore(who, tank);
+        return TankView.of(operations.restore(who, tank));
     }
 
     /** What changed on a tank, oldest first. */
     @GetMapping("/{tank}/changes")
-    List<ChangeRow> changes(@AuthenticationPrincipal SignedIn who, @PathVariable long tank) {
+    List<ContextChangeView> changes(@AuthenticationPrincipal SignedIn who, @PathVariable long tank) {
         operations.find(who, tank);
-        return operations.changes(who, tank);
+        return operations.changes(who, tank).stream().map(ContextChangeView::of).toList();
     }
 }

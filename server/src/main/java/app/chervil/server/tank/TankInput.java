@@ -85,9 +85,5 @@ public record TankInput(
             @NotNull OpeningSchool opening,
             @NotNull SockSchool sock,
             @NotNull RinseWater rinse,
-            @NotNull Thoroughness thoroughness) {
-        public app.chervil.core.tank.Schools toCore() {
-            return new app.chervil.core.tank.Schools(opening, sock);
-        }
-    }
+            @NotNull Thoroughness thoroughness) {}
 }

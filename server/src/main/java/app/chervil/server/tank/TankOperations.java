@@ -1,5 +1,7 @@
 package app.chervil.server.tank;
 
+import app.chervil.core.site.Change;
+import app.chervil.core.site.Tank;
 import app.chervil.core.tank.ContextChange;
 import app.chervil.core.tank.ContextChange.Kind;
 import app.chervil.core.tank.DirtLevel;
@@ -35,15 +37,15 @@ public class TankOperations {
     }
 
     @Transactional(readOnly = true)
-    public List<TankView> list(SignedIn who) {
-        return tanks.list(who.siteId()).stream().map(TankRow::view).toList();
+    public List<Tank> list(SignedIn who) {
+        return tanks.list(who.siteId()).stream().map(TankRow::tank).toList();
     }
 
     /** Tanks deleted within the days in which they can be restored. */
     @Transactional(readOnly = true)
-    public List<TankView> listDeleted(SignedIn who) {
+    public List<Tank> listDeleted(SignedIn who) {
         return tanks.listDeleted(who.siteId(), clock.instant().minus(RESTORABLE)).stream()
-                .map(TankRow::view)
+                .map(TankRow::tank)
                 .toList();
     }
 
@@ -53,14 +55,14 @@ public class TankOperations {
      * @throws NotFound if the site has no such tank
      */
     @Transactional(readOnly = true)
-    public TankView find(SignedIn who, long id) {
+    public Tank find(SignedIn who, long id) {
         return tanks.find(who.siteId(), id)
                 .orElseThrow(() -> new NotFound("tank"))
-                .view();
+                .tank();
     }
 
     @Transactional
-    public TankView create(SignedIn who, TankInput input) {
+    public Tank create(SignedIn who, TankInput input) {
         TankInput tank = tidy(input);
         checkDay("establishedOn", tank.establishedOn());
         long id = tanks.insert(who.siteId(), tank);
@@ -74,14 +76,14 @@ public class TankOperations {
      * @throws Conflict if the version is stale
      */
     @Transactional
-    public TankView update(SignedIn who, long id, TankChange input) {
+    public Tank update(SignedIn who, long id, TankChange input) {
         TankInput tank = tidy(input.tank());
         checkDay("tank.establishedOn", tank.establishedOn());
         LocalDate on = checkDay("changedOn", input.changedOn());
-        TankView before = find(who, id);
+        Tank before = find(who, id);
         int rows = tanks.update(who.siteId(), id, input.version(), tank);
-        Conflict.unlessUpdated(rows, "tank", () -> before);
-        TankInput.Setting was = before.tank().setting();
+        Conflict.unlessUpdated(rows, "tank", () -> TankView.of(before));
+        Tank.Setting was = before.setting();
         recordMove(who, id, on, Kind.STOCKING, was.stocking(), tank.setting().stocking());
         recordMove(who, id, on, Kind.FEEDING, was.feeding(), tank.setting().feeding());
         return find(who, id);
@@ -96,7 +98,7 @@ public class TankOperations {
     }
 
     @Transactional
-    public TankView restore(SignedIn who, long id) {
+    public Tank restore(SignedIn who, long id) {
         who.mustBeKeeper();
         if (tanks.restore(who.siteId(), id, clock.instant().minus(RESTORABLE)) == 0) {
             throw new NotFound("tank");
@@ -110,8 +112,8 @@ public class TankOperations {
      * @param tank null for all tanks of the site
      */
     @Transactional(readOnly = true)
-    public List<ChangeRow> changes(SignedIn who, @Nullable Long tank) {
-        return changes.list(who.siteId(), tank);
+    public List<Change> changes(SignedIn who, @Nullable Long tank) {
+        return changes.list(who.siteId(), tank).stream().map(ChangeRow::change).toList();
     }
 
     /** Logs a change that came from a filter. */

@@ -1,9 +1,11 @@
 package app.chervil.server.tank;
 
+import app.chervil.core.site.Tank;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.Feeding;
 import app.chervil.core.tank.OpeningSchool;
 import app.chervil.core.tank.RinseWater;
+import app.chervil.core.tank.Schools;
 import app.chervil.core.tank.SockSchool;
 import app.chervil.core.tank.Stocking;
 import app.chervil.core.tank.TapWater;
@@ -11,6 +13,7 @@ import app.chervil.core.tank.Thoroughness;
 import app.chervil.core.tank.WaterKind;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** A tank as stored. */
@@ -33,11 +36,16 @@ record TankRow(
         double drawShare,
         int version,
         @Nullable Instant deletedAt) {
-    TankView view() {
-        TankInput.Setting setting =
-                new TankInput.Setting(water, stocking, feeding, bacteriaHome, tapWater, bucketL, drawShare);
-        TankInput.Schools schools = new TankInput.Schools(openingSchool, sockSchool, rinseWater, thoroughness);
-        return new TankView(
-                id, version, new TankInput(name, room, netVolumeL, establishedOn, setting, schools), deletedAt);
+    Tank tank() {
+        return new Tank(
+                id,
+                version,
+                name,
+                room,
+                netVolumeL,
+                establishedOn,
+                new Tank.Setting(water, stocking, feeding, bacteriaHome, tapWater, bucketL, drawShare),
+                new Tank.Practice(new Schools(openingSchool, sockSchool), rinseWater, thoroughness),
+                Optional.ofNullable(deletedAt));
     }
 }

@@ -1,7 +1,6 @@
 package app.chervil.server.trial;
 
-import app.chervil.server.account.SignedIn;
-import app.chervil.server.interval.TrialBook;
+import app.chervil.server.book.TrialBook;
 import java.time.LocalDate;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -17,8 +16,8 @@ class RunningTrials implements TrialBook {
     }
 
     @Override
-    public Map<Long, Integer> triedDays(SignedIn who, LocalDate on) {
-        return mapper.list(who.siteId()).stream()
+    public Map<Long, Integer> triedDays(long site, LocalDate on) {
+        return mapper.list(site).stream()
                 .filter(trial -> trial.runsOn(on))
                 .collect(Collectors.toMap(
                         TrialMapper.TrialRow::taskId,

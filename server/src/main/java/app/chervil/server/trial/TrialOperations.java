@@ -1,18 +1,19 @@
 package app.chervil.server.trial;
 
+import app.chervil.core.site.Filter;
+import app.chervil.core.site.FilterTask;
+import app.chervil.core.site.PastService;
+import app.chervil.core.site.Tank;
+import app.chervil.core.site.TaskMode;
 import app.chervil.core.trial.Design;
 import app.chervil.core.water.Parameter;
 import app.chervil.core.water.Production;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.book.ServiceLog;
 import app.chervil.server.filter.FilterOperations;
-import app.chervil.server.filter.FilterView;
-import app.chervil.server.filter.FilterView.TaskView;
-import app.chervil.server.filter.TaskMode;
-import app.chervil.server.interval.ServiceHistory;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
-import app.chervil.server.tank.TankView;
 import app.chervil.server.trial.TrialMapper.TrialRow;
 import app.chervil.server.water.TankWaterOperations;
 import java.time.Clock;
@@ -38,7 +39,7 @@ public class TrialOperations {
     private final FilterOperations filters;
     private final TankOperations tanks;
     private final TankWaterOperations water;
-    private final ServiceHistory history;
+    private final ServiceLog history;
     private final Clock clock;
 
     TrialOperations(
@@ -46,7 +47,7 @@ public class TrialOperations {
             FilterOperations filters,
             TankOperations tanks,
             TankWaterOperations water,
-            ServiceHistory history,
+            ServiceLog history,
             Clock clock) {
         this.mapper = mapper;
         this.filters = filters;
@@ -57,13 +58,12 @@ public class TrialOperations {
     }
 
     /** A task with its filter. */
-    private record Placed(FilterView filter, TaskView task) {}
+    private record Placed(Filter filter, FilterTask task) {}
 
     /** Trials on tanks in use, those running first, then the latest. */
     @Transactional(readOnly = true)
     public List<TrialView> list(SignedIn who) {
-        Map<Long, TankView> inUse =
-                tanks.list(who).stream().collect(Collectors.toMap(TankView::id, Function.identity()));
+        Map<Long, Tank> inUse = tanks.list(who).stream().collect(Collectors.toMap(Tank::id, Function.identity()));
         Map<Long, Placed> placed = placed(who);
         return mapper.list(who.siteId()).stream()
                 .flatMap(row -> Stream.ofNullable(placed.get(row.taskId()))
@@ -163,25 +163,23 @@ public class TrialOperations {
                 .collect(Collectors.toMap(one -> one.task().id(), Function.identity()));
     }
 
-    private TrialView view(SignedIn who, TrialRow row, TankView tank, Placed placed) {
+    private TrialView view(SignedIn who, TrialRow row, Tank tank, Placed placed) {
         LocalDate today = tanks.today();
         LocalDate lived = row.lived(today);
         Optional<Production.Compared> compared = water.compare(
                 who, row.tankId(), row.parameter(), row.design().phases(), lived.plusDays(1), settles(row, placed));
-        return new TrialTold(row, services(who, row, lived), compared, today)
-                .view(tank.tank().name(), placed.task());
+        return new TrialTold(row, services(who, row, lived), compared, today).view(tank.name(), placed.task());
     }
 
     /** Twice the time a stage takes to make a difference, at most half a period. */
     private static int settles(TrialRow row, Placed placed) {
-        int days = placed.filter().stages().stream()
-                .filter(stage -> Objects.equals(stage.id(), placed.task().stageId()))
+        int days = placed.filter()
+                .stageOf(placed.task())
                 .map(stage -> switch (stage.kind()) {
                     case COARSE_FOAM, MEDIUM_FOAM -> 8;
                     case BIO_MEDIA -> 14;
                     default -> 4;
                 })
-                .findFirst()
                 .orElse(8);
         return Math.min(days, row.periodDays() / 2);
     }
@@ -189,7 +187,7 @@ public class TrialOperations {
     private List<LocalDate> services(SignedIn who, TrialRow row, LocalDate lived) {
         return history.list(who.siteId(), row.tankId(), row.beganOn()).stream()
                 .filter(service -> service.done().containsKey(row.taskId()))
-                .map(ServiceHistory.PastService::doneOn)
+                .map(PastService::doneOn)
                 .filter(day -> !day.isAfter(lived))
                 .distinct()
                 .toList();

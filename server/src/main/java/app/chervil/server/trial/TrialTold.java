@@ -1,10 +1,10 @@
 package app.chervil.server.trial;
 
+import app.chervil.core.site.FilterTask;
 import app.chervil.core.trial.Design;
 import app.chervil.core.trial.Verdict;
 import app.chervil.core.trial.Way;
 import app.chervil.core.water.Production;
-import app.chervil.server.filter.FilterView.TaskView;
 import app.chervil.server.trial.TrialMapper.TrialRow;
 import app.chervil.server.trial.TrialView.State;
 import app.chervil.server.trial.TrialView.TrialSubject;
@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
 record TrialTold(TrialRow row, List<LocalDate> services, Optional<Production.Compared> compared, LocalDate today) {
     private static final double DAYS_A_WEEK = 7;
 
-    TrialView view(String tank, TaskView task) {
+    TrialView view(String tank, FilterTask task) {
         Design design = row.design();
         return new TrialView(
                 row.id(),
@@ -42,7 +42,7 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Production.Com
                 services,
                 row.runsOn(today) ? design.wayOn(today).orElse(null) : null,
                 Arrays.stream(Way.values())
-                        .map(way -> way(way, design, task.catalogue().minutes()))
+                        .map(way -> way(way, design, task.minutes()))
                         .toList(),
                 Verdict.of(compared),
                 compared.map(Production.Compared::difference).orElse(null));

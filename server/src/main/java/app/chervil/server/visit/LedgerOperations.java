@@ -1,8 +1,8 @@
 package app.chervil.server.visit;
 
+import app.chervil.core.site.Tank;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.tank.TankOperations;
-import app.chervil.server.tank.TankView;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -26,8 +26,7 @@ public class LedgerOperations {
     /** One page of what was found. */
     @Transactional(readOnly = true)
     public LedgerView find(SignedIn who, LedgerQuery query) {
-        Map<Long, String> names = tanks.list(who).stream()
-                .collect(Collectors.toMap(TankView::id, tank -> tank.tank().name()));
+        Map<Long, String> names = tanks.list(who).stream().collect(Collectors.toMap(Tank::id, Tank::name));
         List<ServiceView> page = services.views(who, mapper.listFound(who.siteId(), query));
         return new LedgerView(
                 mapper.findCount(who.siteId(), query),

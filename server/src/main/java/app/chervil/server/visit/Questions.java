@@ -2,8 +2,8 @@ package app.chervil.server.visit;
 
 import app.chervil.core.interval.Note;
 import app.chervil.core.interval.Start.Sureness;
-import app.chervil.server.filter.FilterView;
-import app.chervil.server.interval.Asked;
+import app.chervil.core.site.Asked;
+import app.chervil.core.site.Filter;
 import app.chervil.server.visit.SavedService.AskedQuestion;
 import app.chervil.server.visit.SavedService.Choice;
 import app.chervil.server.visit.ServiceRows.UndatedRow;
@@ -47,7 +47,7 @@ final class Questions {
      * @param first whether it is the first service of this filter
      * @param gap whether a service seems to be missing before it
      */
-    static List<AskedQuestion> of(FilterView filter, Set<Note> with, Set<Note> without, boolean first, boolean gap) {
+    static List<AskedQuestion> of(Filter filter, Set<Note> with, Set<Note> without, boolean first, boolean gap) {
         List<AskedQuestion> questions = new ArrayList<>();
         if (first && filter.cleaned().sureness() == Sureness.UNKNOWN) {
             questions.add(question(filter, Asked.START));
@@ -76,7 +76,7 @@ final class Questions {
                 AGES);
     }
 
-    private static AskedQuestion question(FilterView filter, Asked asked) {
+    private static AskedQuestion question(Filter filter, Asked asked) {
         return new AskedQuestion(filter.id(), filter.name(), asked, text(asked, filter.name()), choices(asked));
     }
 

@@ -1,7 +1,7 @@
 package app.chervil.server.visit;
 
 import app.chervil.core.interval.Window;
-import app.chervil.server.interval.Asked;
+import app.chervil.core.site.Asked;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;

@@ -41,11 +41,8 @@ interface ServiceMapper {
 
     Optional<ServiceRow> find(long site, UUID id);
 
-    /** What was found at the services that {@link #list} answers. */
+    /** What was done at the services that {@link #list} answers. */
     List<FindingRow> listFindings(long site, @Nullable Long tank, @Nullable LocalDate since);
-
-    /** What flowed at the services that {@link #list} answers. */
-    List<FlowRow> listFlows(long site, @Nullable Long tank, @Nullable LocalDate since);
 
     List<DoneRow> listDoneOf(long site, Collection<UUID> services);
 

@@ -1,14 +1,16 @@
 package app.chervil.server.visit;
 
 import app.chervil.core.calc.FlowRate;
+import app.chervil.core.interval.Forecast;
 import app.chervil.core.interval.Note;
 import app.chervil.core.interval.Start.Sureness;
+import app.chervil.core.site.Asked;
+import app.chervil.core.site.CareBook;
+import app.chervil.core.site.TankBook;
+import app.chervil.core.site.TaskForecast;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.book.SiteBooks;
 import app.chervil.server.filter.FilterOperations;
-import app.chervil.server.filter.FilterOperations.CleanedInput;
-import app.chervil.server.interval.Asked;
-import app.chervil.server.interval.ForecastOperations;
-import app.chervil.server.interval.ForecastView;
 import app.chervil.server.problem.Conflict;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
@@ -32,10 +34,12 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -49,7 +53,7 @@ public class ServiceOperations {
     private final ServiceMapper mapper;
     private final TankOperations tanks;
     private final FilterOperations filters;
-    private final ForecastOperations forecasts;
+    private final SiteBooks books;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -57,13 +61,13 @@ public class ServiceOperations {
             ServiceMapper mapper,
             TankOperations tanks,
             FilterOperations filters,
-            ForecastOperations forecasts,
+            SiteBooks books,
             JsonMapper json,
             Clock clock) {
         this.mapper = mapper;
         this.filters = filters;
         this.tanks = tanks;
-        this.forecasts = forecasts;
+        this.books = books;
         this.json = json;
         this.clock = clock;
     }
@@ -78,39 +82,33 @@ public class ServiceOperations {
         checkHolds(who, id, input);
         record(who, id, input);
         ServiceView saved = find(who, id);
-        long tank = saved.tankId();
-        List<ForecastView> without =
-                forecasts.list(who, tank, service -> !service.id().equals(id));
+        TankBook now = books.tank(who, saved.tankId());
         return new SavedService(
-                saved, moved(saved, without, forecasts.list(who, tank)), twins(who, saved), questions(who, saved));
+                saved, moved(saved, now.without(id), now), twins(who, saved), questions(who, saved, now));
     }
 
     /** What a service makes us ask, apart from what was answered already. */
-    private List<AskedQuestion> questions(SignedIn who, ServiceView service) {
-        Map<Long, Set<Note>> with = forecasts.notes(who, service.tankId(), one -> true);
-        Map<Long, Set<Note>> without =
-                forecasts.notes(who, service.tankId(), one -> !one.id().equals(service.id()));
+    private List<AskedQuestion> questions(SignedIn who, ServiceView service, TankBook now) {
+        Map<Long, Set<Note>> without = now.without(service.id()).filters().stream()
+                .collect(Collectors.toMap(book -> book.filter().id(), CareBook::notes));
+        Set<Long> tasks =
+                service.tasks().stream().map(ServiceView.DoneView::taskId).collect(Collectors.toSet());
         Set<Long> touched =
                 service.tasks().stream().map(ServiceView.DoneView::filterId).collect(Collectors.toSet());
         Set<Long> served = new HashSet<>(mapper.listServedFilters(who.siteId(), service.tankId(), service.id()));
-        Set<Long> gaps = forecasts.gapsBefore(
-                who,
-                service.tankId(),
-                service.doneOn(),
-                service.tasks().stream().map(ServiceView.DoneView::taskId).collect(Collectors.toSet()));
         Set<List<Object>> answered = mapper.listAnswers(who.siteId()).stream()
                 .filter(answer ->
                         answer.question() == Asked.START || answer.serviceId().equals(service.id()))
                 .map(answer -> List.<Object>of(answer.filterId(), answer.question()))
                 .collect(Collectors.toSet());
-        return filters.listOf(who, service.tankId()).stream()
-                .filter(filter -> touched.contains(filter.id()))
-                .flatMap(filter -> Questions.of(
-                        filter,
-                        with.getOrDefault(filter.id(), Set.of()),
-                        without.getOrDefault(filter.id(), Set.of()),
-                        !served.contains(filter.id()),
-                        gaps.contains(filter.id()))
+        return now.filters().stream()
+                .filter(book -> touched.contains(book.filter().id()))
+                .flatMap(book -> Questions.of(
+                        book.filter(),
+                        book.notes(),
+                        without.getOrDefault(book.filter().id(), Set.of()),
+                        !served.contains(book.filter().id()),
+                        book.gapBefore(service.doneOn(), tasks))
                         .stream())
                 .filter(question -> !answered.contains(List.<Object>of(question.filterId(), question.asked())))
                 .toList();
@@ -134,19 +132,16 @@ public class ServiceOperations {
                         "unknown",
                         "Choose one of the answers.")
                 .done();
-        List<ForecastView> was = forecasts.list(who, service.tankId());
+        TankBook was = books.tank(who, service.tankId());
         mapper.saveAnswer(
                 who.siteId(), new AnswerRow(id, input.filterId(), input.asked(), input.answer()), clock.instant());
         if (input.asked() == Asked.START) {
             Questions.daysBefore(input.answer())
-                    .map(days -> new CleanedInput(service.doneOn().minusDays(days), Sureness.ABOUT))
-                    .ifPresent(cleaned -> filters.setCleaned(who, input.filterId(), cleaned));
+                    .map(days -> service.doneOn().minusDays(days))
+                    .ifPresent(on -> filters.setCleaned(who, input.filterId(), on, Sureness.ABOUT));
         }
-        return new SavedService(
-                service,
-                moved(service, was, forecasts.list(who, service.tankId())),
-                List.of(),
-                questions(who, service));
+        TankBook now = books.tank(who, service.tankId());
+        return new SavedService(service, moved(service, was, now), List.of(), questions(who, service, now));
     }
 
     /** Logs a service without asking what it moved; for histories brought in whole. */
@@ -170,7 +165,7 @@ public class ServiceOperations {
                 .check(input.tankId() == before.tankId(), "tankId", "tank-stays", "A service stays with its tank.")
                 .done();
         check(who, input);
-        List<ForecastView> was = forecasts.list(who, before.tankId());
+        TankBook was = books.tank(who, before.tankId());
         Conflict.unlessUpdated(mapper.update(who.siteId(), id, version, input), "service", () -> before);
         mapper.insertCorrection(who.siteId(), id, who.name(), json.writeValueAsString(before), clock.instant());
         mapper.deleteDone(who.siteId(), id);
@@ -178,11 +173,9 @@ public class ServiceOperations {
         mapper.deleteParts(who.siteId(), id);
         storeParts(who, id, input);
         ServiceView corrected = find(who, id);
+        TankBook now = books.tank(who, before.tankId());
         return new SavedService(
-                corrected,
-                moved(corrected, was, forecasts.list(who, before.tankId())),
-                twins(who, corrected),
-                questions(who, corrected));
+                corrected, moved(corrected, was, now), twins(who, corrected), questions(who, corrected, now));
     }
 
     /**
@@ -239,6 +232,21 @@ public class ServiceOperations {
         tanks.find(who, tank);
         int held = Math.min(Math.max(limit, 1), MOST_LISTED);
         return views(who, mapper.listLatest(who.siteId(), tank, Math.max(skip, 0), held));
+    }
+
+    /**
+     * A question left open by a service.
+     *
+     * @param serviceId by which it is answered
+     */
+    public record OpenQuestion(UUID serviceId, AskedQuestion question) {}
+
+    /** What was not answered yet about the first services of filters of unknown age. */
+    @Transactional(readOnly = true)
+    public List<OpenQuestion> undated(SignedIn who) {
+        return mapper.listUndated(who.siteId()).stream()
+                .map(row -> new OpenQuestion(row.serviceId(), Questions.start(row)))
+                .toList();
     }
 
     /** Rows with their tasks and flows, in the same order. */
@@ -299,7 +307,7 @@ public class ServiceOperations {
             return;
         }
         Set<Long> tasks = input.tasks().stream().map(ServiceInput.Done::taskId).collect(Collectors.toSet());
-        forecasts.permission(who, input.tankId(), tasks, 0, input.doneOn(), id).holds().stream()
+        books.tank(who, input.tankId()).permission(tasks, 0, input.doneOn(), Optional.of(id)).holds().stream()
                 .findFirst()
                 .ifPresent(hold -> {
                     throw Rejected.field(
@@ -373,28 +381,32 @@ public class ServiceOperations {
         return reading.litresPerHour();
     }
 
-    private static List<Moved> moved(ServiceView service, List<ForecastView> before, List<ForecastView> after) {
-        Map<Long, ForecastView> was =
-                before.stream().collect(Collectors.toMap(view -> view.subject().taskId(), Function.identity()));
+    private static List<Moved> moved(ServiceView service, TankBook before, TankBook after) {
+        Map<Long, TaskForecast> was = before.forecasts().stream()
+                .collect(Collectors.toMap(one -> one.task().id(), Function.identity()));
         Set<Long> done =
                 service.tasks().stream().map(ServiceView.DoneView::taskId).collect(Collectors.toSet());
-        return after.stream()
-                .flatMap(now -> {
-                    @Nullable ForecastView old = was.get(now.subject().taskId());
-                    return old == null || old.window().equals(now.window())
-                            ? java.util.stream.Stream.<Moved>empty()
-                            : java.util.stream.Stream.of(moved(old, now));
-                })
+        return after.forecasts().stream()
+                .flatMap(now -> Stream.ofNullable(was.get(now.task().id()))
+                        .filter(old ->
+                                !old.forecast().window().equals(now.forecast().window()))
+                        .map(old -> moved(old, now)))
                 .sorted(Comparator.comparing((Moved moved) -> !done.contains(moved.taskId())))
                 .toList();
     }
 
-    private static Moved moved(ForecastView old, ForecastView now) {
+    private static Moved moved(TaskForecast old, TaskForecast now) {
         return new Moved(
-                now.subject().taskId(),
-                now.subject().name(),
-                new Span(old.window(), old.intervalDays()),
-                new Span(now.window(), now.intervalDays()),
-                now.reasons());
+                now.task().id(),
+                now.task().name(),
+                span(old.forecast()),
+                span(now.forecast()),
+                now.forecast().reasons());
+    }
+
+    private static Span span(Forecast forecast) {
+        return new Span(
+                forecast.window(),
+                forecast.toldDays().isPresent() ? forecast.toldDays().getAsLong() : null);
     }
 }

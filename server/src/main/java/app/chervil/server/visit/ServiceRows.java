@@ -1,17 +1,23 @@
 package app.chervil.server.visit;
 
+import app.chervil.core.calc.FlowRate;
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.filter.TaskName;
 import app.chervil.core.interval.Finding;
 import app.chervil.core.interval.GradeWords;
-import app.chervil.server.interval.Asked;
+import app.chervil.core.site.Asked;
+import app.chervil.core.site.PastService;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** Rows of the service tables. */
@@ -50,21 +56,74 @@ final class ServiceRows {
         }
     }
 
-    /** Table service, as a forecast needs it. Public, or making each row costs an access exception. */
+    /** Table service with what was told, as a forecast needs it. Public, or making each row costs an access exception. */
     public record PastRow(
             UUID id,
             long tankId,
             LocalDate doneOn,
             @Nullable Integer filterOffMinutes,
             boolean again,
-            @Nullable Long recordedBy) {}
+            @Nullable Long recordedBy,
+            Told told) {
+        PastService service() {
+            return new PastService(
+                    id,
+                    tankId,
+                    doneOn,
+                    told.done(),
+                    told.flowed(),
+                    filterOffMinutes == null ? OptionalInt.empty() : OptionalInt.of(filterOffMinutes),
+                    new PastService.Manner(again, Optional.ofNullable(recordedBy), told.answered()));
+        }
+    }
+
+    /** Tables service_task, service_flow and service_answer of one service; null where there is nothing. */
+    record Told(
+            @Nullable List<Found> findings,
+            @Nullable List<Flowed> flows,
+            @Nullable List<Answered> answers) {
+        record Found(long taskId, @Nullable Finding finding) {}
+
+        record Flowed(
+                long filterId,
+                @Nullable Double beforeLph,
+                @Nullable Double afterLph) {
+            PastService.Flows flows() {
+                return new PastService.Flows(flow(beforeLph), flow(afterLph));
+            }
+
+            private static Optional<FlowRate> flow(@Nullable Double litresPerHour) {
+                return Optional.ofNullable(litresPerHour).map(FlowRate::of);
+            }
+        }
+
+        record Answered(long filterId, Asked question, String answer) {}
+
+        private Map<Long, Optional<Finding>> done() {
+            return findings == null
+                    ? Map.of()
+                    : findings.stream()
+                            .collect(Collectors.toMap(Found::taskId, row -> Optional.ofNullable(row.finding())));
+        }
+
+        private Map<Long, PastService.Flows> flowed() {
+            return flows == null ? Map.of() : flows.stream().collect(Collectors.toMap(Flowed::filterId, Flowed::flows));
+        }
+
+        private Map<Long, Map<Asked, String>> answered() {
+            return answers == null
+                    ? Map.of()
+                    : answers.stream()
+                            .collect(Collectors.groupingBy(
+                                    Answered::filterId, Collectors.toMap(Answered::question, Answered::answer)));
+        }
+    }
 
     /** Table service_answer. */
     public record AnswerRow(UUID serviceId, long filterId, Asked question, String answer) {}
 
-    /** Table service_task, as a forecast needs it. Public for the same reason. */
-    public record FindingRow(
-            UUID serviceId, long taskId, @Nullable Finding finding) {}
+    /** Table service_task, as the stores need it. */
+    record FindingRow(UUID serviceId, long taskId) {}
 
     /** Table service_task, with what is needed to name the task. */
     record DoneRow(

@@ -1,3 +1,3 @@
-/** Services done and the rounds to come. Read ServiceOperations first. */
+/** Services done, with photos and the ledger. Read ServiceOperations first. */
 @org.jspecify.annotations.NullMarked
 package app.chervil.server.visit;

@@ -5,6 +5,7 @@ import app.chervil.server.water.WaterRows.MedicationRow;
 import app.chervil.server.water.WaterRows.MethodRow;
 import app.chervil.server.water.WaterRows.OwnRow;
 import app.chervil.server.water.WaterRows.ReplacementRow;
+import app.chervil.server.water.WaterRows.TreatmentRow;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -20,19 +21,14 @@ import org.jspecify.annotations.Nullable;
 interface HusbandryMapper {
     List<ChangeRow> listChanges(long site, long tank, Instant sinceInclusive);
 
-    /** Day of the latest water change of each tank. */
-    @Select("""
-            select tank_id, max(changed_at) as changed_at
-            from water_change
-            where site_id = #{site} and removed_at is null
-            group by tank_id
-            """)
-    List<LatestChange> listLatestChanges(long site);
+    /**
+     * Medications, exchanges of media and the latest water change, oldest first.
+     *
+     * @param tank null for all tanks of the site
+     */
+    List<TreatmentRow> listTreatments(long site, @Nullable Long tank);
 
     int insertChange(long site, ChangeRow change);
-
-    /** When the water of a tank was last changed. */
-    record LatestChange(long tankId, Instant changedAt) {}
 
     @Update("update water_change set removed_at = #{now} where site_id = #{site} and id = #{id} and removed_at is null")
     int deleteChange(long site, UUID id, Instant now);

@@ -21,7 +21,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -151,19 +150,10 @@ public class HusbandryOperations {
      */
     public record AdviceView(List<String> readings, List<String> steps) {}
 
-    /** Day of the latest water change by tank; tanks without one are left out. */
-    @Transactional(readOnly = true)
-    public Map<Long, LocalDate> latestChanges(SignedIn who) {
-        return mapper.listLatestChanges(who.siteId()).stream()
-                .collect(Collectors.toMap(
-                        HusbandryMapper.LatestChange::tankId,
-                        latest -> LocalDate.ofInstant(latest.changedAt(), clock.getZone())));
-    }
-
     /** Logs a water change once under the id its client made. */
     @Transactional
     public ChangeView change(SignedIn who, long tank, UUID id, ChangeInput input) {
-        double volume = tanks.find(who, tank).tank().netVolumeL();
+        double volume = tanks.find(who, tank).netVolumeL();
         Rejected.Gatherer gatherer = new Rejected.Gatherer();
         readings.checkTime(gatherer, "changedAt", input.changedAt());
         gatherer.check(input.litres() <= volume, "litres", "more-than-all", "The tank holds " + volume + " L.")
@@ -233,7 +223,7 @@ public class HusbandryOperations {
     /** Water changes of a tank since an instant, oldest first. */
     @Transactional(readOnly = true)
     public List<ChangeView> changes(SignedIn who, long tank, Instant since) {
-        double volume = tanks.find(who, tank).tank().netVolumeL();
+        double volume = tanks.find(who, tank).netVolumeL();
         return mapper.listChanges(who.siteId(), tank, since).stream()
                 .map(row -> view(row, volume))
                 .toList();

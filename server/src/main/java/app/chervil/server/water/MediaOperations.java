@@ -2,16 +2,16 @@ package app.chervil.server.water;
 
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.procedure.Situation.Chore;
+import app.chervil.core.site.Filter;
+import app.chervil.core.site.FilterStage;
 import app.chervil.core.water.Hold;
 import app.chervil.core.water.MediaShare;
 import app.chervil.core.water.MediaShare.Verdict;
 import app.chervil.core.water.Permission;
 import app.chervil.core.water.Replacement;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.book.SiteBooks;
 import app.chervil.server.filter.FilterOperations;
-import app.chervil.server.filter.FilterView;
-import app.chervil.server.filter.FilterView.StageView;
-import app.chervil.server.interval.ForecastOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
@@ -37,22 +37,15 @@ public class MediaOperations {
     private final HusbandryMapper mapper;
     private final TankOperations tanks;
     private final FilterOperations filters;
-    private final WaterBooks books;
-    private final ForecastOperations forecasts;
+    private final SiteBooks books;
     private final Clock clock;
 
     MediaOperations(
-            HusbandryMapper mapper,
-            TankOperations tanks,
-            FilterOperations filters,
-            WaterBooks books,
-            ForecastOperations forecasts,
-            Clock clock) {
+            HusbandryMapper mapper, TankOperations tanks, FilterOperations filters, SiteBooks books, Clock clock) {
         this.mapper = mapper;
         this.tanks = tanks;
         this.filters = filters;
         this.books = books;
-        this.forecasts = forecasts;
         this.clock = clock;
     }
 
@@ -106,7 +99,7 @@ public class MediaOperations {
         checkHolds(stage(who, tank, plan.stageId()), plan);
         Optional<Verdict> verdict = verdict(who, tank, new Replacement(on, plan.grams()));
         Permission permission =
-                forecasts.permission(who, tank, Set.of(), Chore.BIO_PART_REPLACED.disturbance(), on, null);
+                books.tank(who, tank).permission(Set.of(), Chore.BIO_PART_REPLACED.disturbance(), on, Optional.empty());
         List<String> holds = permission.holds().stream().map(Hold::reason).toList();
         @Nullable String spacing = permission.spacing(on).orElse(null);
         return verdict.map(one -> new MediaVerdict(one.within(), one.leftGrams(), one.sum(), holds, spacing))
@@ -118,14 +111,14 @@ public class MediaOperations {
                         spacing));
     }
 
-    private static void checkHolds(StageView stage, MediaPlan plan) {
-        @Nullable Double mass = stage.massG();
+    private static void checkHolds(FilterStage stage, MediaPlan plan) {
+        double most = stage.massG().orElse(Double.MAX_VALUE);
         new Rejected.Gatherer()
                 .check(
-                        mass == null || plan.grams() <= mass,
+                        plan.grams() <= most,
                         "grams",
                         "more-than-there-is",
-                        "This stage holds " + (mass == null ? 0 : Math.round(mass)) + " g.")
+                        "This stage holds " + Math.round(most) + " g.")
                 .done();
     }
 
@@ -138,7 +131,8 @@ public class MediaOperations {
     public MediaVerdict replace(SignedIn who, long tank, UUID id, MediaDone done) {
         tanks.checkDay("replacedOn", done.replacedOn());
         MediaVerdict verdict = weigh(who, tank, done.media(), done.replacedOn());
-        if (books.replaced(who, tank).stream().anyMatch(row -> row.id().equals(id))) {
+        if (mapper.listReplacements(who.siteId(), tank).stream()
+                .anyMatch(row -> row.id().equals(id))) {
             return verdict;
         }
         checkAllowed(verdict, done.overrideReason(), "media.grams");
@@ -190,7 +184,7 @@ public class MediaOperations {
     @Transactional(readOnly = true)
     public List<MediaView> list(SignedIn who, long tank) {
         tanks.find(who, tank);
-        List<MediaView> all = new java.util.ArrayList<>(books.replaced(who, tank).stream()
+        List<MediaView> all = new java.util.ArrayList<>(mapper.listReplacements(who.siteId(), tank).stream()
                 .map(row -> new MediaView(
                         row.id(),
                         row.stageId(),
@@ -213,19 +207,19 @@ public class MediaOperations {
 
     /** Empty if some media has no weight. */
     private Optional<Verdict> verdict(SignedIn who, long tank, Replacement wanted) {
-        List<StageView> media = media(filters.list(who, tank));
-        if (media.stream().anyMatch(stage -> stage.massG() == null)) {
+        List<FilterStage> media = media(filters.list(who, tank));
+        if (media.stream().anyMatch(stage -> stage.massG().isEmpty())) {
             return Optional.empty();
         }
-        double total = media.stream()
-                .mapToDouble(stage -> stage.massG() == null ? 0 : stage.massG())
-                .sum();
-        List<Replacement> earlier =
-                books.replaced(who, tank).stream().map(WaterBooks::replacement).toList();
-        return Optional.of(MediaShare.weigh(tanks.find(who, tank).tank().establishedOn(), total, earlier, wanted));
+        double total =
+                media.stream().mapToDouble(stage -> stage.massG().orElseThrow()).sum();
+        List<Replacement> earlier = mapper.listReplacements(who.siteId(), tank).stream()
+                .map(WaterBooks::replacement)
+                .toList();
+        return Optional.of(MediaShare.weigh(tanks.find(who, tank).establishedOn(), total, earlier, wanted));
     }
 
-    private StageView stage(SignedIn who, long tank, long id) {
+    private FilterStage stage(SignedIn who, long tank, long id) {
         tanks.find(who, tank);
         return media(filters.list(who, tank)).stream()
                 .filter(stage -> stage.id() == id)
@@ -233,7 +227,7 @@ public class MediaOperations {
                 .orElseThrow(() -> new NotFound("bio media"));
     }
 
-    private static List<StageView> media(List<FilterView> filters) {
+    private static List<FilterStage> media(List<Filter> filters) {
         return filters.stream()
                 .flatMap(filter -> filter.stages().stream())
                 .filter(stage -> stage.kind() == StageKind.BIO_MEDIA)

@@ -1,15 +1,15 @@
 package app.chervil.server.water;
 
+import app.chervil.core.site.PastService;
+import app.chervil.core.site.Tank;
 import app.chervil.core.tank.WaterKind;
 import app.chervil.core.water.Parameter;
 import app.chervil.core.water.TargetBand;
 import app.chervil.core.water.Thinning;
 import app.chervil.core.water.WaterBook;
 import app.chervil.server.account.SignedIn;
-import app.chervil.server.interval.ServiceHistory;
-import app.chervil.server.interval.ServiceHistory.PastService;
+import app.chervil.server.book.ServiceLog;
 import app.chervil.server.problem.Rejected;
-import app.chervil.server.tank.TankInput;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.water.WaterRows.ReadingRow;
 import java.time.Clock;
@@ -40,7 +40,7 @@ public class SeriesOperations {
     private final ReadingMapper readings;
     private final HusbandryMapper husbandry;
     private final MethodOperations methods;
-    private final ServiceHistory history;
+    private final ServiceLog history;
     private final WaterBooks books;
     private final Clock clock;
 
@@ -49,7 +49,7 @@ public class SeriesOperations {
             ReadingMapper readings,
             HusbandryMapper husbandry,
             MethodOperations methods,
-            ServiceHistory history,
+            ServiceLog history,
             WaterBooks books,
             Clock clock) {
         this.tanks = tanks;
@@ -107,7 +107,7 @@ public class SeriesOperations {
      */
     @Transactional(readOnly = true)
     public SeriesView series(SignedIn who, long tank, LocalDate from, LocalDate to) {
-        TankInput described = tanks.find(who, tank).tank();
+        Tank described = tanks.find(who, tank);
         long days = ChronoUnit.DAYS.between(from, to);
         new Rejected.Gatherer()
                 .check(days >= 0, "to", "before-it-began", "The last day lies before the first.")

@@ -10,6 +10,7 @@ import app.chervil.core.water.RiseQuestion.Tap;
 import app.chervil.core.water.ToxicAmmonia;
 import app.chervil.core.water.WaterChange;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.book.SiteBooks;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.water.TapOperations.TapView;
 import app.chervil.server.water.WatchOperations.DueReading;
@@ -45,6 +46,7 @@ public class TankWaterOperations {
     private final WatchOperations watches;
     private final MethodOperations methods;
     private final WaterBooks books;
+    private final SiteBooks site;
     private final TapOperations taps;
     private final Clock clock;
 
@@ -55,6 +57,7 @@ public class TankWaterOperations {
             WatchOperations watches,
             MethodOperations methods,
             WaterBooks books,
+            SiteBooks site,
             TapOperations taps,
             Clock clock) {
         this.tanks = tanks;
@@ -63,6 +66,7 @@ public class TankWaterOperations {
         this.watches = watches;
         this.methods = methods;
         this.books = books;
+        this.site = site;
         this.taps = taps;
         this.clock = clock;
     }
@@ -123,7 +127,7 @@ public class TankWaterOperations {
                 readings.listBetween(who.siteId(), tank, since, clock.instant().plusSeconds(600)));
         return new WaterView(
                 inOrder(who, latest),
-                books.holds(who, tank, today).getOrDefault(tank, List.of()),
+                site.tank(who, tank).holds(),
                 watches.due(who, tank),
                 toxic(latest, clock.instant()),
                 Stream.of(Parameter.NITRATE, Parameter.PHOSPHATE)

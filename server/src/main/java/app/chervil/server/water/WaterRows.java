@@ -1,10 +1,12 @@
 package app.chervil.server.water;
 
 import app.chervil.core.water.Amount;
+import app.chervil.core.water.Medication;
 import app.chervil.core.water.MethodCatalogue;
 import app.chervil.core.water.Parameter;
 import app.chervil.core.water.Reading;
 import app.chervil.core.water.Reading.Trust;
+import app.chervil.core.water.Replacement;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -96,6 +98,35 @@ final class WaterRows {
             String told,
             @Nullable String overrideReason,
             String doneBy) {}
+
+    /**
+     * What was done to a tank's water that bears on its care; each row tells one thing.
+     *
+     * @param firstDay of a medication, or the day of an exchange of media
+     * @param grams of an exchange
+     * @param changedAt of the latest water change
+     */
+    record TreatmentRow(
+            long tankId,
+            String what,
+            @Nullable LocalDate firstDay,
+            @Nullable LocalDate lastDay,
+            @Nullable Double grams,
+            @Nullable Instant changedAt) {
+        Optional<Medication> medication() {
+            return what.equals("MEDICATION") && firstDay != null
+                    ? Optional.of(new Medication(firstDay, Optional.ofNullable(lastDay)))
+                    : Optional.empty();
+        }
+
+        Optional<Replacement> replacement() {
+            return grams != null && firstDay != null ? Optional.of(new Replacement(firstDay, grams)) : Optional.empty();
+        }
+
+        Optional<LocalDate> changed(ZoneId zone) {
+            return Optional.ofNullable(changedAt).map(at -> LocalDate.ofInstant(at, zone));
+        }
+    }
 
     /** Table test_method. */
     record MethodRow(long id, String parameter, String name, double limitValue, String steps) {}

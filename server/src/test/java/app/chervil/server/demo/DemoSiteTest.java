@@ -27,6 +27,7 @@ import tools.jackson.databind.node.ObjectNode;
 @TestPropertySource(properties = {"chervil.demo=true", "springdoc.api-docs.enabled=true"})
 class DemoSiteTest {
     private static final Path DOCUMENT = Path.of("openapi.json");
+    private static final Path VOCABULARY = Path.of("vocabulary.json");
     private static final LocalDate TODAY = LocalDate.of(2026, 6, 1);
     private static final String TO_WRITE = "chervil.write-openapi";
 
@@ -122,6 +123,17 @@ class DemoSiteTest {
         JsonNode committed = json.readTree(DOCUMENT);
 
         assertThat((JsonNode) document).isEqualTo(committed);
+    }
+
+    /** The front end is built with it. Written anew likewise. */
+    @Test
+    void the_committed_vocabulary_is_the_one_served() throws Exception {
+        JsonNode served = read("/api/vocabulary");
+        if (Boolean.getBoolean(TO_WRITE)) {
+            Files.writeString(VOCABULARY, json.writeValueAsString(json.treeToValue(served, Object.class)) + "\n");
+        }
+
+        assertThat(served).isEqualTo(json.readTree(VOCABULARY));
     }
 
     private JsonNode read(String path) throws Exception {

@@ -19,19 +19,21 @@ import app.chervil.core.filter.Stage.Make;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Start.Sureness;
 import app.chervil.core.procedure.Build;
+import app.chervil.core.site.Tank;
+import app.chervil.core.site.TaskMode;
 import app.chervil.core.tank.ContextChange;
 import app.chervil.core.tank.ContextChange.Kind;
+import app.chervil.core.tank.RinseWater;
 import app.chervil.core.tank.Schools;
+import app.chervil.core.tank.Thoroughness;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterInput.Rating;
 import app.chervil.server.filter.FilterInput.StageInput;
-import app.chervil.server.filter.FilterOperations.CleanedInput;
 import app.chervil.server.problem.Conflict;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
-import app.chervil.server.tank.TankView;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -59,19 +61,18 @@ class FilterOperationsTest {
 
     @BeforeEach
     void weir() {
-        TankView tank = mock(TankView.class, Mockito.RETURNS_DEEP_STUBS);
+        Tank tank = mock(Tank.class, Mockito.RETURNS_DEEP_STUBS);
         when(tank.id()).thenReturn(3L);
-        when(tank.tank().schools().toCore()).thenReturn(Schools.DEFAULT);
+        when(tank.practice()).thenReturn(new Tank.Practice(Schools.DEFAULT, RinseWater.TANK_WATER, Thoroughness.LIGHT));
+        when(tanks.find(any(), eq(3L))).thenReturn(tank);
         when(tanks.list(KEEPER)).thenReturn(List.of(tank));
         when(tanks.list(HELPER)).thenReturn(List.of(tank));
         when(tanks.today()).thenReturn(TODAY);
         when(filters.find(7, 5)).thenReturn(Optional.of(row(null)));
         when(filters.find(7, 6)).thenReturn(Optional.empty());
         when(filters.list(eq(7L), any())).thenReturn(List.of(row(null)));
-        when(filters.listStages(eq(7L), any())).thenReturn(stages);
         when(filters.insert(anyLong(), anyLong(), any(), any())).thenReturn(5L);
         when(filters.update(anyLong(), anyLong(), anyInt(), any())).thenReturn(1);
-        when(tasks.list(eq(7L), any())).thenReturn(List.of());
     }
 
     @Test
@@ -186,7 +187,7 @@ class FilterOperationsTest {
     })
     void when_it_was_last_cleaned_is_as_sure_as_somebody_says(
             @Nullable LocalDate on, Sureness sure, LocalDate kept, Sureness keptSure) {
-        operations.setCleaned(KEEPER, 5, new CleanedInput(on, sure));
+        operations.setCleaned(KEEPER, 5, on, sure);
 
         Cleaned before = new Cleaned(TODAY.minusDays(90), Sureness.EXACT);
         verify(filters).updateCleaned(7, 5, new Cleaned(kept, keptSure));
@@ -247,7 +248,7 @@ class FilterOperationsTest {
     @Test
     void what_is_not_there_is_not_found() {
         assertThatThrownBy(() -> operations.find(KEEPER, 6)).isInstanceOf(NotFound.class);
-        assertThatThrownBy(() -> operations.setCleaned(KEEPER, 6, new CleanedInput(null, Sureness.UNKNOWN)))
+        assertThatThrownBy(() -> operations.setCleaned(KEEPER, 6, null, Sureness.UNKNOWN))
                 .isInstanceOf(NotFound.class);
         assertThatThrownBy(() -> operations.setTask(KEEPER, 99, new TaskSettingInput(1, TaskMode.OFF, null)))
                 .isInstanceOf(NotFound.class);
@@ -297,7 +298,7 @@ class FilterOperationsTest {
                 null);
     }
 
-    private static FilterRow row(@Nullable LocalDate removed) {
+    private FilterRow row(@Nullable LocalDate removed) {
         return new FilterRow(
                 5,
                 3,
@@ -314,7 +315,8 @@ class FilterOperationsTest {
                 TODAY.minusDays(90),
                 Sureness.EXACT,
                 Build.Valves.NONE,
-                null);
+                null,
+                new FilterRow.Path(stages, null));
     }
 
     private static TaskRow task() {

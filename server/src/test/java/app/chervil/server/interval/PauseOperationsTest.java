@@ -9,13 +9,11 @@ import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
-import app.chervil.core.interval.Pauses;
 import app.chervil.core.interval.Pauses.Cause;
-import app.chervil.core.interval.Pauses.Pause;
+import app.chervil.core.site.Filter;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterOperations;
-import app.chervil.server.filter.FilterView;
 import app.chervil.server.interval.PauseMapper.PauseRow;
 import app.chervil.server.interval.PauseOperations.PauseInput;
 import app.chervil.server.interval.PauseOperations.PauseView;
@@ -24,7 +22,6 @@ import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.BeforeEach;
@@ -44,9 +41,9 @@ class PauseOperationsTest {
     @BeforeEach
     void site() {
         when(tanks.today()).thenReturn(TODAY);
-        FilterView mine = mock(FilterView.class);
+        Filter mine = mock(Filter.class);
         when(mine.tankId()).thenReturn(3L);
-        FilterView others = mock(FilterView.class);
+        Filter others = mock(Filter.class);
         when(others.tankId()).thenReturn(4L);
         when(filters.find(KEEPER, 5)).thenReturn(mine);
         when(filters.find(KEEPER, 6)).thenReturn(others);
@@ -81,14 +78,14 @@ class PauseOperationsTest {
 
     @Test
     void only_pauses_of_that_tank_are_listed() {
-        when(mapper.list(7)).thenReturn(List.of(row(3, 5L, Cause.OFF), row(4, null, Cause.AWAY)));
+        when(mapper.list(7, 3L)).thenReturn(List.of(row(3, 5L, Cause.OFF)));
 
         assertThat(pauses.list(KEEPER, 3)).extracting(PauseView::filterId).containsExactly(5L);
     }
 
     @Test
     void a_pause_that_is_not_there_can_neither_end_nor_be_taken_out() {
-        when(mapper.list(7)).thenReturn(List.of());
+        when(mapper.list(7, null)).thenReturn(List.of());
         when(mapper.delete(7, ID)).thenReturn(0);
 
         assertThatThrownBy(() -> pauses.end(KEEPER, ID, TODAY)).isInstanceOf(NotFound.class);
@@ -98,23 +95,12 @@ class PauseOperationsTest {
     @Test
     void a_pause_ends_on_the_first_usual_day() {
         PauseRow open = row(3, 5L, Cause.OFF);
-        when(mapper.list(7)).thenReturn(List.of(open));
+        when(mapper.list(7, null)).thenReturn(List.of(open));
 
         assertThatThrownBy(() -> pauses.end(KEEPER, open.id(), open.firstDay())).isInstanceOf(Rejected.class);
         pauses.end(KEEPER, open.id(), open.firstDay().plusDays(1));
 
         verify(mapper).end(7, open.id(), open.firstDay().plusDays(1));
-    }
-
-    @Test
-    void a_filter_is_reached_by_its_own_pauses_and_those_of_its_whole_tank() {
-        List<PauseRow> rows = List.of(
-                row(3, 5L, Cause.OFF), row(3, null, Cause.AWAY), row(3, 9L, Cause.OFF), row(4, null, Cause.OFF));
-
-        assertThat(PauseOperations.reaching(rows, 3, 5))
-                .isEqualTo(new Pauses(List.of(
-                        new Pause(TODAY.minusDays(9), Optional.empty(), 0),
-                        new Pause(TODAY.minusDays(9), Optional.empty(), 0.5))));
     }
 
     private void refused(PauseInput input, String why) {

@@ -7,7 +7,6 @@ import app.chervil.server.ChervilTest;
 import app.chervil.server.TestSite;
 import app.chervil.server.account.SignedIn;
 import java.util.Set;
-import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -22,7 +21,7 @@ class LargeSiteTest {
     TestSite site;
 
     @Autowired
-    PlanWorker worker;
+    PlanOperations plans;
 
     private JsonNode plan(SignedIn keeper) throws Exception {
         return site.read(site.get(keeper, "/api/plan?weeks=8").andExpect(status().isOk()));
@@ -46,7 +45,7 @@ class LargeSiteTest {
 
         JsonNode first = plan(keeper);
         boolean improving = first.get("improving").asBoolean();
-        worker.idle().get(5, TimeUnit.MINUTES);
+        plans.better(keeper);
         JsonNode better = plan(keeper);
 
         assertThat(improving).isTrue();

@@ -180,6 +180,22 @@ class PlanApiTest {
     }
 
     @Test
+    void what_is_decided_on_a_short_plan_holds_although_somebody_looked_further_ahead() throws Exception {
+        JsonNode eight = site.read(site.get(keeper, PLAN + "?weeks=8"));
+        LocalDate first = daysOf(eight, "Water change").get(0);
+        long chain = chain(eight, "Water change");
+        plan();
+        site.get(keeper, "/api/rounds").andExpect(status().isOk());
+
+        JsonNode pinned = site.read(
+                site.post(keeper, PLAN + "/decisions?weeks=8", decision(chain, first, "PIN", first.plusDays(1)))
+                        .andExpect(status().isOk()));
+
+        assertThat(daysOf(pinned, "Water change").get(0)).isEqualTo(first.plusDays(1));
+        assertThat(pinned.get("weeks").asInt()).isEqualTo(8);
+    }
+
+    @Test
     void what_is_skipped_leaves_its_day_and_comes_again_an_interval_later() throws Exception {
         JsonNode before = plan();
         List<LocalDate> days = daysOf(before, "Water change");

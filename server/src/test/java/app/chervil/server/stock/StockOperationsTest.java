@@ -8,17 +8,18 @@ import static org.mockito.ArgumentMatchers.anyInt;
 import static org.mockito.ArgumentMatchers.anyLong;
 import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.ArgumentMatchers.eq;
-import static org.mockito.ArgumentMatchers.isNull;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import app.chervil.core.site.SiteBook;
 import app.chervil.core.stock.Shelf.Kind;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
-import app.chervil.server.interval.ForecastOperations;
+import app.chervil.server.book.SiteBooks;
+import app.chervil.server.book.SiteMemory;
 import app.chervil.server.problem.Conflict;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
@@ -37,6 +38,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -56,16 +58,16 @@ class StockOperationsTest {
     private static final UUID ID = new UUID(0, 1);
 
     private final StockMapper mapper = mock(StockMapper.class);
-    private final ForecastOperations forecasts = mock(ForecastOperations.class);
+    private final SiteBooks books = mock(SiteBooks.class);
     private final ServiceOperations services = mock(ServiceOperations.class);
     private final TankOperations tanks = mock(TankOperations.class);
-    private final StockOperations stock =
-            new StockOperations(mapper, forecasts, services, tanks, Clock.fixed(NOW, ZoneOffset.UTC));
+    private final StockOperations stock = new StockOperations(
+            mapper, books, mock(SiteMemory.class), services, tanks, Clock.fixed(NOW, ZoneOffset.UTC));
 
     @BeforeEach
     void shelf() {
         when(tanks.today()).thenReturn(TODAY);
-        when(forecasts.books(any(), isNull(), any())).thenReturn(List.of());
+        when(books.site(any())).thenReturn(new SiteBook(new SiteBook.Shared(TODAY, Map.of(), Map.of()), List.of()));
         when(mapper.find(7, 4)).thenReturn(Optional.of(item(4, "Fine pad", Unit.PIECE, false, 1, "0.80")));
         when(mapper.find(7, 5)).thenReturn(Optional.of(item(5, "Clean sock", Unit.PIECE, true, 1, null)));
         when(mapper.find(7, 6)).thenReturn(Optional.of(item(6, "Conditioner", Unit.MILLILITRE, false, 30, "0.05")));

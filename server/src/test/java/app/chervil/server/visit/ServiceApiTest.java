@@ -5,7 +5,6 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import app.chervil.server.ChervilTest;
-import app.chervil.server.StatementCount;
 import app.chervil.server.TestSite;
 import app.chervil.server.account.SignedIn;
 import java.util.UUID;
@@ -22,9 +21,6 @@ import tools.jackson.databind.JsonNode;
 class ServiceApiTest {
     @Autowired
     TestSite site;
-
-    @Autowired
-    StatementCount count;
 
     @Autowired
     JdbcClient jdbc;
@@ -139,26 +135,6 @@ class ServiceApiTest {
         site.put(stranger, path, foreignTask).andExpect(jsonPath("$.code").value("task-not-found"));
         site.put(stranger, path, foreignTask.replaceAll("\"taskId\": \\d+", "\"taskId\": 987654321"))
                 .andExpect(status().isNotFound());
-    }
-
-    @Test
-    void rounds_ask_as_many_statements_for_five_tanks_as_for_one() throws Exception {
-        site.put(keeper, path, rinse("HEAVY", "2026-05-24"));
-        for (int i = 0; i < 4; i++) {
-            site.canister(keeper, site.tank(keeper), "Creek", "2026-03-01");
-        }
-        count.reset();
-
-        site.get(keeper, "/api/rounds").andExpect(jsonPath("$.visits.length()").value(5));
-
-        // What forecasts and watches rest on, chores, people's time, and the plan that is made and stored once.
-        assertThat(count.statements()).hasSize(41);
-        count.reset();
-
-        site.get(keeper, "/api/rounds").andExpect(jsonPath("$.visits.length()").value(5));
-
-        // The plan in force is read and kept.
-        assertThat(count.statements()).hasSize(31);
     }
 
     @ParameterizedTest(name = "{0}")

@@ -15,20 +15,21 @@ import static org.mockito.Mockito.when;
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.interval.Finding;
+import app.chervil.core.interval.Forecast;
 import app.chervil.core.interval.Forecast.Basis;
 import app.chervil.core.interval.Window;
-import app.chervil.core.interval.Window.Standing;
+import app.chervil.core.site.Asked;
+import app.chervil.core.site.Filter;
+import app.chervil.core.site.FilterTask;
+import app.chervil.core.site.TankBook;
+import app.chervil.core.site.TaskForecast;
 import app.chervil.core.water.Hold;
 import app.chervil.core.water.Hold.Cause;
 import app.chervil.core.water.Permission;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.book.SiteBooks;
 import app.chervil.server.filter.FilterOperations;
-import app.chervil.server.filter.FilterOperations.CleanedInput;
-import app.chervil.server.interval.Asked;
-import app.chervil.server.interval.ForecastOperations;
-import app.chervil.server.interval.ForecastView;
-import app.chervil.server.interval.ForecastView.Subject;
 import app.chervil.server.problem.Conflict;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
@@ -71,9 +72,11 @@ class ServiceOperationsTest {
     private final ServiceMapper mapper = mock(ServiceMapper.class);
     private final TankOperations tanks = mock(TankOperations.class);
     private final FilterOperations filters = mock(FilterOperations.class);
-    private final ForecastOperations forecasts = mock(ForecastOperations.class);
+    private final SiteBooks books = mock(SiteBooks.class);
+    private final TankBook now = mock(TankBook.class);
+    private final TankBook without = mock(TankBook.class);
     private final ServiceOperations services = new ServiceOperations(
-            mapper, tanks, filters, forecasts, JsonMapper.builder().build(), Clock.fixed(NOW, ZoneOffset.UTC));
+            mapper, tanks, filters, books, JsonMapper.builder().build(), Clock.fixed(NOW, ZoneOffset.UTC));
 
     @BeforeEach
     void brook() {
@@ -84,6 +87,8 @@ class ServiceOperationsTest {
         when(mapper.listDoneOf(eq(7L), any())).thenReturn(List.of(done(ID), done(OTHER)));
         when(mapper.insert(anyLong(), any(), any(), anyLong(), any())).thenReturn(1);
         when(mapper.update(anyLong(), any(), anyInt(), any())).thenReturn(1);
+        when(books.tank(KEEPER, 3)).thenReturn(now);
+        when(now.without(ID)).thenReturn(without);
         permitted();
     }
 
@@ -177,8 +182,10 @@ class ServiceOperationsTest {
 
     @Test
     void it_tells_which_dates_moved_those_of_the_work_first_and_no_others() {
-        when(forecasts.list(eq(KEEPER), eq(3L), any())).thenReturn(List.of(forecast(81, 40), forecast(82, 5)));
-        when(forecasts.list(KEEPER, 3L)).thenReturn(List.of(forecast(81, 55), forecast(82, 14), forecast(83, 9)));
+        List<TaskForecast> before = List.of(forecast(81, 40), forecast(82, 5));
+        List<TaskForecast> after = List.of(forecast(81, 55), forecast(82, 14), forecast(83, 9));
+        when(without.forecasts()).thenReturn(before);
+        when(now.forecasts()).thenReturn(after);
 
         assertThat(services.save(KEEPER, ID, rinsed()).moved())
                 .extracting(Moved::taskId)
@@ -241,11 +248,7 @@ class ServiceOperationsTest {
         services.answer(KEEPER, ID, new AnswerInput(5L, Asked.START, "DAYS_90"));
 
         verify(mapper).saveAnswer(7, new AnswerRow(ID, 5, Asked.START, "DAYS_90"), NOW);
-        verify(filters)
-                .setCleaned(
-                        KEEPER,
-                        5,
-                        new CleanedInput(TODAY.minusDays(90), app.chervil.core.interval.Start.Sureness.ABOUT));
+        verify(filters).setCleaned(KEEPER, 5, TODAY.minusDays(90), app.chervil.core.interval.Start.Sureness.ABOUT);
     }
 
     @Test
@@ -253,7 +256,7 @@ class ServiceOperationsTest {
         services.answer(KEEPER, ID, new AnswerInput(5L, Asked.START, "UNKNOWN"));
 
         verify(mapper).saveAnswer(7, new AnswerRow(ID, 5, Asked.START, "UNKNOWN"), NOW);
-        verify(filters, never()).setCleaned(any(), anyLong(), any());
+        verify(filters, never()).setCleaned(any(), anyLong(), any(), any());
     }
 
     @ParameterizedTest
@@ -280,7 +283,7 @@ class ServiceOperationsTest {
     }
 
     private void permitted(Hold... holds) {
-        when(forecasts.permission(eq(KEEPER), anyLong(), anySet(), anyInt(), any(), any()))
+        when(now.permission(anySet(), anyInt(), any(), any()))
                 .thenReturn(new Permission(2, List.of(holds), Optional.empty()));
     }
 
@@ -305,18 +308,15 @@ class ServiceOperationsTest {
         return new DoneRow(service, 82, CareAction.RINSE, 5, "Weir", FilterKind.CANISTER, null, null, Finding.HEAVY);
     }
 
-    private static ForecastView forecast(long task, int days) {
+    private static TaskForecast forecast(long id, int days) {
         LocalDate ideal = TODAY.plusDays(days);
-        return new ForecastView(
-                new Subject(3, 5, null, task, "Task"),
-                Standing.LATER,
-                new Window(ideal, ideal, ideal),
-                TODAY,
-                (long) days,
-                Basis.LEARNED,
-                null,
-                List.of(),
-                List.of(),
-                null);
+        FilterTask task = mock(FilterTask.class);
+        when(task.id()).thenReturn(id);
+        when(task.name()).thenReturn("Task");
+        return new TaskForecast(
+                mock(Filter.class),
+                task,
+                new Forecast(TODAY, new Window(ideal, ideal, ideal), Basis.LEARNED, Optional.empty(), List.of()),
+                false);
     }
 }

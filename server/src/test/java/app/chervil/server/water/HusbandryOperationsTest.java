@@ -10,12 +10,12 @@ import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import app.chervil.core.site.Tank;
 import app.chervil.core.water.Parameter;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
-import app.chervil.server.tank.TankView;
 import app.chervil.server.water.HusbandryOperations.ChangeInput;
 import app.chervil.server.water.WaterRows.ChangeRow;
 import java.time.Clock;
@@ -44,8 +44,8 @@ class HusbandryOperationsTest {
 
     @BeforeEach
     void tank() {
-        TankView tank = mock(TankView.class, RETURNS_DEEP_STUBS);
-        when(tank.tank().netVolumeL()).thenReturn(38.0);
+        Tank tank = mock(Tank.class, RETURNS_DEEP_STUBS);
+        when(tank.netVolumeL()).thenReturn(38.0);
         when(tanks.find(KEEPER, 3)).thenReturn(tank);
         when(readings.latest(KEEPER, 3, Parameter.TEMPERATURE)).thenReturn(Optional.of(25.0));
     }

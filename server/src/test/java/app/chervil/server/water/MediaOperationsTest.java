@@ -7,7 +7,6 @@ import static org.mockito.ArgumentMatchers.anyInt;
 import static org.mockito.ArgumentMatchers.anyLong;
 import static org.mockito.ArgumentMatchers.anySet;
 import static org.mockito.ArgumentMatchers.eq;
-import static org.mockito.ArgumentMatchers.isNull;
 import static org.mockito.Mockito.RETURNS_DEEP_STUBS;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
@@ -15,20 +14,21 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.site.Filter;
+import app.chervil.core.site.FilterStage;
+import app.chervil.core.site.Tank;
+import app.chervil.core.site.TankBook;
 import app.chervil.core.water.Hold;
 import app.chervil.core.water.Hold.Cause;
 import app.chervil.core.water.Permission;
 import app.chervil.core.water.Permission.Earlier;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.book.SiteBooks;
 import app.chervil.server.filter.FilterOperations;
-import app.chervil.server.filter.FilterView;
-import app.chervil.server.filter.FilterView.StageView;
-import app.chervil.server.interval.ForecastOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
-import app.chervil.server.tank.TankView;
 import app.chervil.server.water.MediaOperations.MediaDone;
 import app.chervil.server.water.MediaOperations.MediaPlan;
 import app.chervil.server.water.MediaOperations.MediaVerdict;
@@ -39,6 +39,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.BeforeEach;
@@ -56,23 +57,19 @@ class MediaOperationsTest {
     private final HusbandryMapper mapper = mock(HusbandryMapper.class);
     private final TankOperations tanks = mock(TankOperations.class);
     private final FilterOperations filters = mock(FilterOperations.class);
-    private final WaterBooks books = mock(WaterBooks.class);
-    private final ForecastOperations forecasts = mock(ForecastOperations.class);
+    private final SiteBooks books = mock(SiteBooks.class);
+    private final TankBook brook = mock(TankBook.class);
     private final MediaOperations media = new MediaOperations(
-            mapper,
-            tanks,
-            filters,
-            books,
-            forecasts,
-            Clock.fixed(Instant.parse("2026-06-01T10:00:00Z"), ZoneOffset.UTC));
+            mapper, tanks, filters, books, Clock.fixed(Instant.parse("2026-06-01T10:00:00Z"), ZoneOffset.UTC));
 
     @BeforeEach
     void tank() {
-        TankView tank = mock(TankView.class, RETURNS_DEEP_STUBS);
-        when(tank.tank().establishedOn()).thenReturn(TODAY.minusYears(10));
+        Tank tank = mock(Tank.class, RETURNS_DEEP_STUBS);
+        when(tank.establishedOn()).thenReturn(TODAY.minusYears(10));
         when(tanks.find(KEEPER, 3)).thenReturn(tank);
+        when(books.tank(KEEPER, 3)).thenReturn(brook);
         filled(stage(11, 2000.0));
-        when(books.replaced(KEEPER, 3L)).thenReturn(List.of());
+        when(mapper.listReplacements(7, 3L)).thenReturn(List.of());
         permitted(new Permission(3, List.of(), Optional.empty()));
     }
 
@@ -97,7 +94,7 @@ class MediaOperationsTest {
 
     @Test
     void what_was_exchanged_before_counts_with_it() {
-        when(books.replaced(KEEPER, 3L)).thenReturn(List.of(row(new UUID(0, 9), TODAY.minusDays(20), 600)));
+        when(mapper.listReplacements(7, 3L)).thenReturn(List.of(row(new UUID(0, 9), TODAY.minusDays(20), 600)));
 
         assertThat(media.weigh(KEEPER, 3, plan(400), TODAY).within()).isTrue();
         assertThat(media.weigh(KEEPER, 3, plan(401), TODAY).within()).isFalse();
@@ -154,7 +151,7 @@ class MediaOperationsTest {
 
     @Test
     void sent_twice_it_is_kept_once() {
-        when(books.replaced(KEEPER, 3L)).thenReturn(List.of(row(ID, TODAY, 100)));
+        when(mapper.listReplacements(7, 3L)).thenReturn(List.of(row(ID, TODAY, 100)));
 
         media.replace(KEEPER, 3, ID, done(100, null));
 
@@ -163,7 +160,7 @@ class MediaOperationsTest {
 
     @Test
     void foam_is_no_bio_media_and_the_media_of_another_tank_is_not_here() {
-        StageView foam = stage(13, 50.0);
+        FilterStage foam = stage(13, 50.0);
         when(foam.kind()).thenReturn(StageKind.COARSE_FOAM);
         filled(foam);
 
@@ -181,7 +178,7 @@ class MediaOperationsTest {
 
     @Test
     void the_latest_exchange_is_listed_first() {
-        when(books.replaced(KEEPER, 3L))
+        when(mapper.listReplacements(7, 3L))
                 .thenReturn(List.of(row(new UUID(0, 8), TODAY.minusDays(40), 100), row(new UUID(0, 9), TODAY, 200)));
 
         assertThat(media.list(KEEPER, 3))
@@ -190,21 +187,20 @@ class MediaOperationsTest {
     }
 
     private void permitted(Permission permission) {
-        when(forecasts.permission(eq(KEEPER), anyLong(), anySet(), anyInt(), any(), isNull()))
-                .thenReturn(permission);
+        when(brook.permission(anySet(), anyInt(), any(), any())).thenReturn(permission);
     }
 
-    private void filled(StageView... stages) {
-        FilterView filter = mock(FilterView.class);
+    private void filled(FilterStage... stages) {
+        Filter filter = mock(Filter.class);
         when(filter.stages()).thenReturn(List.of(stages));
         when(filters.list(KEEPER, 3L)).thenReturn(List.of(filter));
     }
 
-    private static StageView stage(long id, @Nullable Double grams) {
-        StageView stage = mock(StageView.class);
+    private static FilterStage stage(long id, @Nullable Double grams) {
+        FilterStage stage = mock(FilterStage.class);
         when(stage.id()).thenReturn(id);
         when(stage.kind()).thenReturn(StageKind.BIO_MEDIA);
-        when(stage.massG()).thenReturn(grams);
+        when(stage.massG()).thenReturn(grams == null ? OptionalDouble.empty() : OptionalDouble.of(grams));
         return stage;
     }
 

@@ -1,0 +1,11 @@
+package app.chervil.core.agenda;
+
+import app.chervil.core.plan.Instance.How;
+import java.time.LocalDate;
+
+/**
+ * What a keeper decided on work of a chain.
+ *
+ * @param id opaque here; by it a decision is ended
+ */
+public record Decided(long id, long chain, LocalDate on, How how) {}

@@ -1,0 +1,218 @@
+package app.chervil.core.agenda;
+
+import app.chervil.core.agenda.Agenda.Subject;
+import app.chervil.core.agenda.Agenda.Work;
+import app.chervil.core.calc.FirstLetter;
+import app.chervil.core.filter.CareAction;
+import app.chervil.core.filter.CareRule;
+import app.chervil.core.filter.Material;
+import app.chervil.core.plan.Chain;
+import app.chervil.core.plan.Chain.Demand;
+import app.chervil.core.plan.Chain.Place;
+import app.chervil.core.plan.Instance.Logged;
+import app.chervil.core.plan.Rhythms;
+import app.chervil.core.plan.SetUps;
+import app.chervil.core.site.CareBook;
+import app.chervil.core.site.PlannedChore;
+import app.chervil.core.site.SiteBook;
+import app.chervil.core.site.Tank;
+import app.chervil.core.site.TankBook;
+import app.chervil.core.site.TaskForecast;
+import app.chervil.core.tank.TankChore;
+import app.chervil.core.visit.Errand.Reach;
+import app.chervil.core.water.Hold;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.stream.Stream;
+
+/** Gathers what a plan rests on from the site's picture and its people; tanks as they are walked. */
+public final class Gathering {
+    /** Set-up minutes; our judgement, docs/sources.md#planning. */
+    private static final int ROOM_MINUTES = 2;
+
+    private static final int TANK_MINUTES = 3;
+
+    /** Work done before that can no longer stand too close to anything. */
+    private static final int LOOK_BACK_DAYS = 7;
+
+    private final LocalDate today;
+    private final People people;
+    private final Map<Long, Tank> tanks = new LinkedHashMap<>();
+    private final Map<Long, Work> work = new LinkedHashMap<>();
+    private final List<Work> waiting = new ArrayList<>();
+    private final List<Logged> logged = new ArrayList<>();
+    private final Map<Long, Integer> openings = new HashMap<>();
+    private final Map<Long, Integer> rooms = new HashMap<>();
+    private final Map<String, Integer> roomNumbers = new HashMap<>();
+    private final Map<Long, Long> changeOfTank = new HashMap<>();
+    private final Map<Long, Long> sockOfTank = new HashMap<>();
+
+    private Gathering(LocalDate today, People people) {
+        this.today = today;
+        this.people = people;
+    }
+
+    public static Agenda of(SiteBook site, People people) {
+        Gathering gathering = new Gathering(site.today(), people);
+        site.tanks().forEach(gathering::tank);
+        return gathering.agenda();
+    }
+
+    private void tank(TankBook book) {
+        Tank tank = book.tank();
+        tanks.put(tank.id(), tank);
+        rooms.put(tank.id(), roomNumbers.computeIfAbsent(tank.room(), room -> roomNumbers.size()));
+        book.filters().forEach(filter -> filter(book, filter));
+        book.records().chores().forEach(chore -> chore(book, chore));
+    }
+
+    private void filter(TankBook tank, CareBook book) {
+        List<TaskForecast> tasks = book.forecasts();
+        for (TaskForecast task : tasks) {
+            if (!task.task().withOpening()) {
+                add(work(tank, book, task));
+            }
+            if (catchesBlownDirt(task)) {
+                sockOfTank.putIfAbsent(tank.tank().id(), task.task().id());
+            }
+        }
+        book.services().stream()
+                .filter(service -> lately(service.doneOn()))
+                .filter(service -> tasks.stream()
+                        .anyMatch(task -> task.disturbs()
+                                && service.done().containsKey(task.task().id())))
+                .forEach(service -> logged.add(
+                        new Logged(new Place(tank.tank().id(), book.filter().id()), day(service.doneOn()))));
+    }
+
+    private static boolean catchesBlownDirt(TaskForecast task) {
+        boolean changed =
+                task.task().action() == CareAction.CHANGE || task.task().action() == CareAction.RINSE;
+        return changed
+                && task.filter()
+                        .stageOf(task.task())
+                        .filter(stage -> stage.kind().catchesBlownDirt())
+                        .isPresent();
+    }
+
+    private boolean lately(LocalDate day) {
+        return !day.isAfter(today) && day.isAfter(today.minusDays(LOOK_BACK_DAYS));
+    }
+
+    private int day(LocalDate date) {
+        return Math.toIntExact(ChronoUnit.DAYS.between(today, date));
+    }
+
+    private Work work(TankBook tank, CareBook book, TaskForecast task) {
+        CareRule rule = task.rule();
+        if (rule.effort().setUpMinutes() > 0) {
+            openings.put(book.filter().id(), rule.effort().setUpMinutes());
+        }
+        Optional<Hold> hold = tank.holding(task);
+        Chain chain = new Chain(
+                task.task().id(),
+                new Place(tank.tank().id(), book.filter().id()),
+                Rhythms.of(task.forecast().since(), task.forecast().window(), rule, today),
+                new Chain.Work(
+                        rule.effort().minutes(),
+                        task.reach() == Reach.FREE ? Chain.Reach.OUTSIDE : Chain.Reach.OPENED,
+                        people.handsFor(rule.action().name())),
+                new Demand(task.disturbs(), notBefore(hold), OptionalLong.empty()));
+        Subject subject =
+                new Subject(task.task().name(), book.filter().name(), Optional.empty(), carry(book, rule), rule.why());
+        return new Work(chain, subject, task.forecast().since(), task.forecast().window(), hold);
+    }
+
+    /** An opening takes along what is done whenever the filter is open. */
+    private static List<Material> carry(CareBook book, CareRule rule) {
+        Stream<Material> along = rule.action() == CareAction.OPEN
+                ? book.goingWithOpening().stream().flatMap(inner -> inner.effort().carry().stream())
+                : Stream.empty();
+        return Stream.concat(rule.effort().carry().stream(), along).distinct().toList();
+    }
+
+    private int notBefore(Optional<Hold> hold) {
+        return hold.flatMap(Hold::likelyUntil)
+                .map(until -> Math.max(0, day(until)))
+                .orElse(0);
+    }
+
+    private void chore(TankBook tank, PlannedChore chore) {
+        TankChore kind = chore.kind();
+        long place = tank.tank().id();
+        long id = Agenda.chainOfChore(chore.id());
+        int disturbs =
+                CareRule.disturbanceOf(kind.disturbance(), tank.tank().setting().bacteriaHome());
+        // The substrate's own bacteria are what a vacuum disturbs, wherever else they live.
+        boolean spaced = kind == TankChore.SUBSTRATE_VACUUM || Hold.concerns(disturbs);
+        Optional<Hold> hold = spaced ? tank.hold() : Optional.empty();
+        boolean change = kind == TankChore.WATER_CHANGE;
+        if (change) {
+            changeOfTank.put(place, id);
+        }
+        Chain chain = new Chain(
+                id,
+                new Place(place, Place.NO_FILTER),
+                Rhythms.of(chore.since(), chore.window(), today),
+                new Chain.Work(
+                        kind.minutes(),
+                        change ? Chain.Reach.WATER_CHANGE : Chain.Reach.OUTSIDE,
+                        people.handsFor(kind.name())),
+                new Demand(spaced, notBefore(hold), OptionalLong.empty()));
+        Subject subject =
+                new Subject(FirstLetter.upper(kind.words()), "", Optional.of(kind), Carried.by(kind), "It is put off.");
+        add(new Work(chain, subject, chore.since(), chore.window(), hold));
+        if (kind == TankChore.SUBSTRATE_VACUUM) {
+            chore.done().stream()
+                    .filter(this::lately)
+                    .forEach(done -> logged.add(new Logged(new Place(place, Place.NO_FILTER), day(done))));
+        }
+    }
+
+    private void add(Work one) {
+        if (one.hold().map(Hold::endless).orElse(false)) {
+            waiting.add(one);
+        } else {
+            work.put(one.chain().id(), one);
+        }
+    }
+
+    private Agenda agenda() {
+        work.replaceAll((id, one) -> linked(one));
+        return new Agenda(
+                today, tanks, work, waiting, logged, new SetUps(ROOM_MINUTES, TANK_MINUTES, openings, rooms), people);
+    }
+
+    /** A vacuum goes with the water change; blown-off dirt is caught by the sock, which is changed the same day. */
+    private Work linked(Work one) {
+        Optional<Long> with = one.subject()
+                .chore()
+                .flatMap(kind -> partner(kind, one.chain().place().tank()));
+        if (with.isEmpty() || !work.containsKey(with.get())) {
+            return one;
+        }
+        Chain chain = one.chain();
+        Demand demand = new Demand(chain.demand().spaced(), chain.demand().notBefore(), OptionalLong.of(with.get()));
+        return new Work(
+                new Chain(chain.id(), chain.place(), chain.rhythm(), chain.work(), demand),
+                one.subject(),
+                one.since(),
+                one.window(),
+                one.hold());
+    }
+
+    private Optional<Long> partner(TankChore kind, long tank) {
+        return switch (kind) {
+            case SUBSTRATE_VACUUM -> Optional.ofNullable(changeOfTank.get(tank));
+            case ROCK_BLOW_OFF -> Optional.ofNullable(sockOfTank.get(tank));
+            default -> Optional.empty();
+        };
+    }
+}

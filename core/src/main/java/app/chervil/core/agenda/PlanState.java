@@ -1,0 +1,60 @@
+package app.chervil.core.agenda;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/**
+ * A plan as it was told: for each chain what it rested on and the days it was given.
+ *
+ * @param chains by chain id
+ * @param hours a mark of the people's time
+ * @param decisions a mark of what keepers decided
+ */
+public record PlanState(LocalDate madeOn, Map<Long, ChainState> chains, String hours, String decisions) {
+    public static final PlanState NONE = new PlanState(LocalDate.EPOCH, Map.of(), "", "");
+
+    /**
+     * One chain.
+     *
+     * @param since the day its window was counted from
+     * @param hold cause of the hold that kept it
+     * @param days planned, in order; empty if it waits
+     */
+    public record ChainState(
+            LocalDate since, LocalDate ideal, Optional<String> hold, String name, String tank, List<LocalDate> days) {
+        /** The state of work that is planned on these days; none if it waits. */
+        static ChainState of(Agenda agenda, Agenda.Work work, List<LocalDate> days) {
+            return new ChainState(
+                    work.since(),
+                    work.window().ideal(),
+                    work.hold().map(hold -> hold.cause().name()),
+                    work.subject().words(),
+                    agenda.tank(work.chain().place().tank()).name(),
+                    days);
+        }
+
+        boolean restsOnTheSame(ChainState other) {
+            return hold.equals(other.hold) && since.equals(other.since) && ideal.equals(other.ideal);
+        }
+
+        ChainState moved(LocalDate from, LocalDate to) {
+            return new ChainState(
+                    since,
+                    ideal,
+                    hold,
+                    name,
+                    tank,
+                    days.stream().map(day -> day.equals(from) ? to : day).toList());
+        }
+    }
+
+    /** The same with one occurrence on another day. */
+    public PlanState moved(long chain, LocalDate from, LocalDate to) {
+        Map<Long, ChainState> other = new TreeMap<>(chains);
+        other.computeIfPresent(chain, (id, state) -> state.moved(from, to));
+        return new PlanState(madeOn, other, hours, decisions);
+    }
+}

@@ -1,0 +1,136 @@
+package app.chervil.core.agenda;
+
+import app.chervil.core.agenda.PlanState.ChainState;
+import app.chervil.core.plan.Instance;
+import app.chervil.core.plan.Plan;
+import app.chervil.core.plan.Planner;
+import app.chervil.core.plan.Planner.Effort;
+import app.chervil.core.plan.Score;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+
+/**
+ * From the plan that people were told to the plan in force. The same plan, agenda and decisions give the same answer on every
+ * server, so that it may be worked out at every question and kept by whoever comes first.
+ *
+ * @param told empty before the first plan
+ * @param decisions of keepers, by day
+ */
+public record Replanning(Optional<Told> told, List<Decided> decisions) {
+    public static final int MOST_WEEKS = 26;
+    public static final int USUAL_WEEKS = 8;
+
+    /** Days for which a work left out still counts as done. */
+    public static final int SKIPS_COUNT_DAYS = 400;
+
+    private static final long SEED = 26_1126;
+
+    /** Sites with more chains than this are first planned without a search, and searched while nobody waits. */
+    private static final int MOST_AT_ONCE = 600;
+
+    /** Sites with no more chains than this are searched to the end at once: half a second. */
+    private static final int MOST_THOROUGHLY = 60;
+
+    public Replanning {
+        decisions = List.copyOf(decisions);
+    }
+
+    /**
+     * The plan in force.
+     *
+     * @param weeks asked for, 1 to 26; as many as were told before are planned in any case
+     */
+    public Standing of(Agenda gathered, int weeks, Instant now) {
+        int horizon = Math.max(weeks, told.map(Told::weeks).orElse(USUAL_WEEKS));
+        PlanState before = told.map(Told::state).orElse(PlanState.NONE);
+        Agenda agenda = CarriedOver.skipped(gathered, decisions);
+        Instance instance = agenda.instance(horizon, CarriedOver.before(agenda, before, decisions));
+        String mark = Marks.of(agenda, decisions, horizon);
+        if (told.isPresent() && told.get().mark().equals(mark)) {
+            return new Standing(agenda, instance, Planner.kept(instance), told.get(), Optional.empty());
+        }
+        boolean large = instance.chains().size() > MOST_AT_ONCE;
+        Plan plan = told.isEmpty() ? first(instance) : again(instance, agenda, before);
+        PlanState state = state(agenda, plan);
+        Difference difference = new Difference(before, state);
+        List<Moved.Move> moves =
+                told.isEmpty() ? List.of() : difference.moves(agenda.today().plusDays(instance.publishedDays()));
+        return new Standing(
+                agenda,
+                instance,
+                plan,
+                new Told(
+                        mark,
+                        horizon,
+                        state,
+                        visits(agenda, instance, plan, now),
+                        told.map(Told::rough).orElse(large),
+                        List.of()),
+                moves.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(new Moved(
+                                now, difference.causes(told.map(Told::decided).orElse(List.of())), moves)));
+    }
+
+    /** A better plan for a site that was first planned in haste. */
+    public Told better(Standing rough, Instant now) {
+        Plan plan = Planner.plan(rough.instance(), Effort.INTERACTIVE, SEED);
+        return new Told(
+                rough.told().mark(),
+                rough.told().weeks(),
+                state(rough.agenda(), plan),
+                visits(rough.agenda(), rough.instance(), plan, now),
+                false,
+                List.of());
+    }
+
+    private List<BookedVisit> visits(Agenda agenda, Instance instance, Plan plan, Instant now) {
+        return new Visits(agenda, instance, plan).booked(told.map(Told::visits).orElse(List.of()), now);
+    }
+
+    private static Plan first(Instance instance) {
+        int chains = instance.chains().size();
+        Effort effort = chains > MOST_AT_ONCE
+                ? Effort.USABLE
+                : chains > MOST_THOROUGHLY ? Effort.INTERACTIVE : Effort.BACKGROUND;
+        return Planner.plan(instance, effort, SEED);
+    }
+
+    private Plan again(Instance instance, Agenda agenda, PlanState before) {
+        PlanState now = state(agenda, new Plan(Map.of(), new Score(0, 0)));
+        boolean everywhere =
+                !before.hours().equals(now.hours()) && instance.chains().size() <= MOST_AT_ONCE;
+        Set<String> names = new Difference(before, now).touched();
+        Set<Long> touched = agenda.tanks().values().stream()
+                .filter(tank -> everywhere || names.contains(tank.name()))
+                .map(tank -> tank.id())
+                .collect(Collectors.toCollection(HashSet::new));
+        if (!before.decisions().equals(now.decisions())) {
+            decisions.stream()
+                    .flatMap(decision -> agenda.find(decision.chain()).stream())
+                    .forEach(work -> touched.add(work.chain().place().tank()));
+        }
+        return Planner.replan(instance, touched, SEED);
+    }
+
+    private PlanState state(Agenda agenda, Plan plan) {
+        LocalDate today = agenda.today();
+        Map<Long, ChainState> chains = new TreeMap<>();
+        agenda.work()
+                .forEach((id, work) -> chains.put(
+                        id,
+                        ChainState.of(
+                                agenda,
+                                work,
+                                plan.of(id).stream().map(today::plusDays).toList())));
+        agenda.waiting().forEach(work -> chains.put(work.chain().id(), ChainState.of(agenda, work, List.of())));
+        return new PlanState(today, chains, Marks.hours(agenda.people()), Marks.decisions(decisions));
+    }
+}

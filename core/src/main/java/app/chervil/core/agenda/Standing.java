@@ -1,0 +1,191 @@
+package app.chervil.core.agenda;
+
+import app.chervil.core.agenda.Agenda.Subject;
+import app.chervil.core.interval.Window;
+import app.chervil.core.plan.Audit;
+import app.chervil.core.plan.Instance;
+import app.chervil.core.plan.Plan;
+import app.chervil.core.plan.Plan.Occurrence;
+import app.chervil.core.plan.Span;
+import app.chervil.core.site.Tank;
+import app.chervil.core.tank.TankChore;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * The plan in force with what it was made from.
+ *
+ * @param told as it is to be kept
+ * @param moved what moved against the plan before it; empty if nothing did
+ */
+public record Standing(Agenda agenda, Instance instance, Plan plan, Told told, Optional<Moved> moved) {
+    /**
+     * A day with its minutes.
+     *
+     * @param minutes planned, set-ups included
+     */
+    public record Day(LocalDate on, int minutes, int keeperMinutes, int helperMinutes) {}
+
+    /**
+     * A visit with its work.
+     *
+     * @param person who is to do it; empty if nobody has time
+     */
+    public record Visit(BookedVisit booked, Tank tank, Optional<String> person, List<Task> tasks, List<Carried> carry) {
+        public LocalDate on() {
+            return booked.on();
+        }
+
+        public int minutes() {
+            return booked.minutes();
+        }
+    }
+
+    /**
+     * One task or chore of a visit.
+     *
+     * @param window within which it is best done, given the time before
+     * @param daysLate past its latest day; zero if it is not
+     * @param pinned by a keeper
+     * @param spaced whether it disturbs bacteria and must stand apart from other such work
+     */
+    public record Task(
+            long chain, Subject subject, int minutes, Window window, int daysLate, boolean pinned, boolean spaced) {
+        /** The care task; empty for a chore. */
+        public Optional<Long> taskId() {
+            return subject.chore().isPresent() ? Optional.empty() : Optional.of(chain);
+        }
+
+        public Optional<TankChore> chore() {
+            return subject.chore();
+        }
+    }
+
+    public LocalDate today() {
+        return agenda.today();
+    }
+
+    public LocalDate date(int day) {
+        return agenda.today().plusDays(day);
+    }
+
+    /** The first so many days with their minutes. */
+    public List<Day> days(int count) {
+        List<Integer> minutes = new Audit(instance, plan).minutes();
+        List<Day> days = new ArrayList<>();
+        for (int day = 0; day < count; day++) {
+            var hours = instance.hours().days().get(day);
+            days.add(new Day(date(day), minutes.get(day), hours.keeper(), hours.helpers()));
+        }
+        return days;
+    }
+
+    /** Visits of the published days, by day. */
+    public List<Visit> visits() {
+        Map<Long, Map<LocalDate, BookedVisit>> byTank = new HashMap<>();
+        told.visits().forEach(visit -> byTank.computeIfAbsent(visit.tank(), tank -> new HashMap<>())
+                .put(visit.on(), visit));
+        Map<Long, String> names = agenda.people().names();
+        return plan.visits(instance).stream()
+                .map(visit -> {
+                    BookedVisit booked = Objects.requireNonNull(
+                            byTank.getOrDefault(visit.tank(), Map.of()).get(date(visit.day())));
+                    List<Subject> subjects = visit.occurrences().stream()
+                            .map(one -> agenda.of(one.chain().id()).subject())
+                            .toList();
+                    return new Visit(
+                            booked,
+                            agenda.tank(visit.tank()),
+                            booked.account().flatMap(id -> Optional.ofNullable(names.get(id))),
+                            visit.occurrences().stream().map(this::task).toList(),
+                            Carried.by(subjects));
+                })
+                .toList();
+    }
+
+    private Task task(Occurrence one) {
+        long chain = one.chain().id();
+        Span span = plan.span(one);
+        return new Task(
+                chain,
+                agenda.of(chain).subject(),
+                one.chain().work().minutes(),
+                new Window(date(span.earliest()), date(span.ideal()), date(span.latest())),
+                Math.max(0, one.day() - span.latest()),
+                instance.pins(chain, one.k()),
+                one.chain().demand().spaced());
+    }
+
+    /** The occurrence of a chain on a day; empty if it is not planned then. */
+    public Optional<Occurrence> occurrence(long chain, LocalDate on) {
+        int day = CarriedOver.day(today(), on);
+        int k = plan.of(chain).indexOf(day);
+        return k < 0
+                ? Optional.empty()
+                : Optional.of(new Occurrence(agenda.of(chain).chain(), k, day));
+    }
+
+    /** Visits sorted by what rounds ask for. */
+    public Walk walk() {
+        return new Walk(visits());
+    }
+
+    /** The plan's visits as the rounds of a day ask for them. */
+    public static final class Walk {
+        private final List<Visit> visits;
+        private final Map<Long, LocalDate> next = new HashMap<>();
+
+        Walk(List<Visit> visits) {
+            this.visits = visits;
+            visits.forEach(visit -> visit.tasks().forEach(task -> next.putIfAbsent(task.chain(), visit.on())));
+        }
+
+        private Stream<Visit> on(LocalDate day) {
+            return visits.stream().filter(visit -> visit.on().equals(day));
+        }
+
+        /** Tasks of a day. */
+        public Set<Long> tasksOn(LocalDate day) {
+            return on(day).flatMap(visit -> visit.tasks().stream())
+                    .flatMap(task -> task.taskId().stream())
+                    .collect(Collectors.toSet());
+        }
+
+        /** How many tanks are visited on a day. */
+        public int tanksOn(LocalDate day) {
+            return (int) on(day).count();
+        }
+
+        /** The next day of a task or a chore by its chain; empty if it is not planned. */
+        public Optional<LocalDate> next(long chain) {
+            return Optional.ofNullable(next.get(chain));
+        }
+
+        /** Chores that are planned for a day, or late by then, by tank. */
+        public Map<Long, List<Task>> choresOn(LocalDate day) {
+            Map<Long, List<Task>> chores = new HashMap<>();
+            for (Visit visit : visits) {
+                visit.tasks().stream()
+                        .filter(task -> task.chore().isPresent())
+                        .filter(task ->
+                                visit.on().equals(day) || task.window().latest().isBefore(day))
+                        .forEach(task -> chores.computeIfAbsent(visit.tank().id(), tank -> new ArrayList<>())
+                                .add(task));
+            }
+            return chores;
+        }
+
+        /** The visits of a day by tank. */
+        public Map<Long, Visit> visitsOn(LocalDate day) {
+            return on(day).collect(Collectors.toMap(visit -> visit.tank().id(), visit -> visit));
+        }
+    }
+}

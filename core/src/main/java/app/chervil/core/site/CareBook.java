@@ -1,0 +1,191 @@
+package app.chervil.core.site;
+
+import app.chervil.core.calc.FlowRate;
+import app.chervil.core.filter.BacteriaHomes.Touched;
+import app.chervil.core.filter.CareAction;
+import app.chervil.core.filter.CareRule;
+import app.chervil.core.filter.StageKind;
+import app.chervil.core.interval.Course;
+import app.chervil.core.interval.Forecast;
+import app.chervil.core.interval.Note;
+import app.chervil.core.interval.Pauses;
+import app.chervil.core.interval.Story;
+import app.chervil.core.interval.Surroundings;
+import app.chervil.core.interval.TaskSetting;
+import app.chervil.core.site.PastService.Flows;
+import app.chervil.core.tank.ContextChange;
+import app.chervil.core.tank.OpeningSchool;
+import app.chervil.core.visit.BookedTask;
+import app.chervil.core.visit.FilterBook;
+import app.chervil.core.visit.LoggedService;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Supplier;
+
+/** One filter with all that bears on its care. What is asked of it twice is worked out once. */
+public final class CareBook {
+    private final TankBook tank;
+    private final Filter filter;
+    private final Once<FilterBook> book = new Once<>(this::written);
+    private final Once<List<TaskForecast>> forecasts = new Once<>(this::foretold);
+    private final Once<Set<Note>> notes = new Once<>(this::noted);
+
+    CareBook(TankBook tank, Filter filter) {
+        this.tank = tank;
+        this.filter = filter;
+    }
+
+    public Tank tank() {
+        return tank.tank();
+    }
+
+    public Filter filter() {
+        return filter;
+    }
+
+    /** Services of the whole tank, oldest first. */
+    public List<PastService> services() {
+        return tank.records().services();
+    }
+
+    /** Forecasts of the tasks that are not switched off, in the order of the water path. */
+    public List<TaskForecast> forecasts() {
+        return forecasts.get();
+    }
+
+    private List<TaskForecast> foretold() {
+        Map<Long, Forecast> byTask = book.get().forecasts(today());
+        return filter.inUse().stream()
+                .map(task ->
+                        new TaskForecast(filter, task, Objects.requireNonNull(byTask.get(task.id())), disturbs(task)))
+                .toList();
+    }
+
+    /** Makes the course of a learned task anew at each call. */
+    public Supplier<Course> course(long task) {
+        return book.get().course(task, today()).orElseThrow();
+    }
+
+    /** What was not taken from the log as it stands. */
+    public Set<Note> notes() {
+        return notes.get();
+    }
+
+    private Set<Note> noted() {
+        return book.get().notes(today());
+    }
+
+    /** Whether a service seems to be missing before that of a day. */
+    public boolean gapBefore(LocalDate day, Set<Long> done) {
+        return book.get().gapBefore(day, done, today());
+    }
+
+    /** Whether a pre-filter would keep dirt from a task's stage. */
+    public boolean behindPrefilter(long task) {
+        return book.get().behindPrefilter(task);
+    }
+
+    /** Care that is done whenever the filter is opened. */
+    public List<CareRule> goingWithOpening() {
+        return filter.inUse().stream()
+                .filter(FilterTask::withOpening)
+                .map(FilterTask::rule)
+                .toList();
+    }
+
+    /** The story of a task that is learned from findings, oldest first; empty for others. */
+    public List<Story.Chapter> story(long task) {
+        return book.get().story(task, today());
+    }
+
+    /** Whether a task, done alone, disturbs the tank's bacteria: it is spaced, and waits while the tank is on hold. */
+    public boolean disturbs(FilterTask task) {
+        return tank.homes().disturbs(List.of(touched(task)));
+    }
+
+    /** A task as the bacteria feel it. */
+    Touched touched(FilterTask task) {
+        return new Touched(filter.id(), task.stageId(), task.action());
+    }
+
+    private LocalDate today() {
+        return tank.today();
+    }
+
+    private FilterBook written() {
+        List<ContextChange> reaching = tank.records().changes().stream()
+                .filter(change -> change.reaches(filter.id()))
+                .map(Change::what)
+                .toList();
+        Tank.Setting setting = tank().setting();
+        int prefilters = (int) filter.stages().stream()
+                .filter(stage -> stage.kind() == StageKind.PREFILTER_SPONGE)
+                .count();
+        int others = tank.records().filters().size() - 1;
+        return new FilterBook(
+                new FilterBook.Device(filter.name(), filter.kind(), plate()),
+                filter.inUse().stream().map(this::booked).toList(),
+                services().stream().map(this::logged).toList(),
+                new FilterBook.Around(
+                        new Surroundings(setting.stocking(), setting.feeding(), prefilters, others),
+                        reaching,
+                        pauses()));
+    }
+
+    private Optional<FlowRate> plate() {
+        return filter.rating().flowLph().isPresent()
+                ? Optional.of(FlowRate.of(filter.rating().flowLph().getAsDouble()))
+                : Optional.empty();
+    }
+
+    private Pauses pauses() {
+        return new Pauses(tank.records().pauses().stream()
+                .filter(pause -> pause.reaches(filter.id()))
+                .map(Pause::what)
+                .toList());
+    }
+
+    private LoggedService logged(PastService service) {
+        Flows flows = service.flows().getOrDefault(filter.id(), Flows.NONE);
+        return new LoggedService(
+                service.doneOn(),
+                service.done(),
+                flows.before(),
+                flows.after(),
+                new LoggedService.Manner(
+                        service.manner().again(),
+                        service.said(filter.id(), Asked.FLOW_DOUBTED, Asked.SURE),
+                        service.said(filter.id(), Asked.SOON_FULL, Asked.FULL_AGAIN),
+                        tank.eye(service.manner().recordedBy())));
+    }
+
+    private BookedTask booked(FilterTask task) {
+        Optional<BookedTask.StagePart> part = filter.stageOf(task)
+                .map(stage -> new BookedTask.StagePart(
+                        stage.id(),
+                        stage.kind(),
+                        stage.fittedOn(),
+                        stage.endurance(),
+                        tank.records().looks().getOrDefault(stage.id(), List.of())));
+        return new BookedTask(task.id(), part, task.cleaned(), task.rule(), setting(task));
+    }
+
+    private TaskSetting setting(FilterTask task) {
+        Optional<Integer> tried = tank.triedDays(task.id());
+        if (tried.isPresent()) {
+            return new TaskSetting.Fixed(tried.get(), TaskSetting.By.TRIAL);
+        }
+        if (task.mode() == TaskMode.FIXED && task.fixedDays().isPresent()) {
+            return new TaskSetting.Fixed(task.fixedDays().getAsInt(), TaskSetting.By.KEEPER);
+        }
+        boolean calendar = task.action() == CareAction.OPEN
+                && tank().practice().schools().opening() == OpeningSchool.MAKERS_CALENDAR;
+        return calendar
+                ? new TaskSetting.Fixed(task.rule().startDays(), TaskSetting.By.MAKERS_CALENDAR)
+                : new TaskSetting.Learned();
+    }
+}

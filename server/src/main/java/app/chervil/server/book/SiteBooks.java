@@ -1,0 +1,135 @@
+package app.chervil.server.book;
+
+import app.chervil.core.site.Change;
+import app.chervil.core.site.Filter;
+import app.chervil.core.site.PastService;
+import app.chervil.core.site.SiteBook;
+import app.chervil.core.site.Tank;
+import app.chervil.core.site.TankBook;
+import app.chervil.server.account.SignedIn;
+import app.chervil.server.book.CareLog.Care;
+import app.chervil.server.book.SiteMemory.Earlier;
+import app.chervil.server.book.SiteMemory.Renewed;
+import app.chervil.server.book.WaterLog.Water;
+import app.chervil.server.filter.FilterOperations;
+import app.chervil.server.problem.NotFound;
+import app.chervil.server.tank.TankOperations;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/**
+ * The site's picture on a day. Between commands it is kept in memory, and only tanks of which something changed are loaded
+ * anew; within a command it is loaded from what the command has written.
+ */
+@Component
+public class SiteBooks {
+    /** With more tanks than this moved, one statement a table for all is quicker than one a tank. */
+    private static final int MOST_SINGLY = 3;
+
+    private static final Renewed BOOK = new Book();
+
+    private final SiteMemory memory;
+    private final RevisionMapper revisions;
+    private final TankOperations tanks;
+    private final FilterOperations filters;
+    private final Sources sources;
+
+    SiteBooks(
+            SiteMemory memory,
+            RevisionMapper revisions,
+            TankOperations tanks,
+            FilterOperations filters,
+            Sources sources) {
+        this.memory = memory;
+        this.revisions = revisions;
+        this.tanks = tanks;
+        this.filters = filters;
+        this.sources = sources;
+    }
+
+    /** The question all others rest on. */
+    private record Book() implements Renewed {}
+
+    /** The whole site today. */
+    public SiteBook site(SignedIn who) {
+        return memory.renew(who.siteId(), BOOK, before -> load(who, before));
+    }
+
+    /**
+     * One tank in use today.
+     *
+     * @throws NotFound if the site has no such tank
+     */
+    public TankBook tank(SignedIn who, long tank) {
+        if (SiteMemory.writing()) {
+            Care care = sources.care().care(who.siteId(), tank);
+            return load(who, List.of(tanks.find(who, tank)), tank, care, shared(who, care))
+                    .get(0);
+        }
+        return site(who).tank(tank).orElseThrow(() -> new NotFound("tank"));
+    }
+
+    private SiteBook load(SignedIn who, Optional<Earlier<SiteBook>> before) {
+        Care care = sources.care().care(who.siteId(), null);
+        SiteBook.Shared shared = shared(who, care);
+        List<Tank> inUse = tanks.list(who);
+        Map<Long, TankBook> kept = before.map(earlier -> unmoved(who, earlier)).orElse(Map.of());
+        List<Tank> moved =
+                inUse.stream().filter(tank -> !kept.containsKey(tank.id())).toList();
+        List<TankBook> books = new ArrayList<>();
+        inUse.forEach(tank -> Optional.ofNullable(kept.get(tank.id()))
+                .map(book -> book.sharing(shared))
+                .ifPresent(books::add));
+        if (moved.size() <= MOST_SINGLY) {
+            moved.forEach(tank -> books.addAll(load(who, List.of(tank), tank.id(), care, shared)));
+        } else {
+            books.addAll(load(who, moved, null, care, shared));
+        }
+        return new SiteBook(shared, books);
+    }
+
+    /** Books of tanks of which nothing changed since. */
+    private Map<Long, TankBook> unmoved(SignedIn who, Earlier<SiteBook> earlier) {
+        Set<Long> moved = Set.copyOf(revisions.listMoved(who.siteId(), earlier.revision()));
+        return earlier.answer().tanks().stream()
+                .filter(book -> !moved.contains(book.tank().id()))
+                .collect(Collectors.toMap(book -> book.tank().id(), Function.identity()));
+    }
+
+    private SiteBook.Shared shared(SignedIn who, Care care) {
+        return new SiteBook.Shared(tanks.today(), care.eyes(), sources.trials().triedDays(who.siteId(), tanks.today()));
+    }
+
+    private List<TankBook> load(SignedIn who, List<Tank> some, @Nullable Long tank, Care care, SiteBook.Shared shared) {
+        long site = who.siteId();
+        Map<Long, Water> waters = sources.water().waters(site, some, tank);
+        Loading loaded = new Loading(
+                byTank(filters.of(site, some, tank), Filter::tankId),
+                byTank(tanks.changes(who, tank), Change::tankId),
+                byTank(sources.services().list(site, tank, null), PastService::tankId),
+                care.looks(),
+                care.pauses(),
+                waters,
+                sources.chores().chores(site, tank, changed(waters)));
+        return some.stream().map(one -> loaded.book(one, shared)).toList();
+    }
+
+    private static <T> Map<Long, List<T>> byTank(List<T> rows, Function<T, Long> tank) {
+        return rows.stream().collect(Collectors.groupingBy(tank));
+    }
+
+    private static Map<Long, LocalDate> changed(Map<Long, Water> waters) {
+        Map<Long, LocalDate> days = new HashMap<>();
+        waters.forEach((tank, water) -> water.changed().ifPresent(day -> days.put(tank, day)));
+        return days;
+    }
+}

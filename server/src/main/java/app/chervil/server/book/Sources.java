@@ -1,0 +1,41 @@
+package app.chervil.server.book;
+
+import org.springframework.stereotype.Component;
+
+/** Where the site's picture comes from, beside tanks and filters. */
+@Component
+class Sources {
+    private final ServiceLog services;
+    private final WaterLog water;
+    private final ChoreLog chores;
+    private final CareLog care;
+    private final TrialBook trials;
+
+    Sources(ServiceLog services, WaterLog water, ChoreLog chores, CareLog care, TrialBook trials) {
+        this.services = services;
+        this.water = water;
+        this.chores = chores;
+        this.care = care;
+        this.trials = trials;
+    }
+
+    ServiceLog services() {
+        return services;
+    }
+
+    WaterLog water() {
+        return water;
+    }
+
+    ChoreLog chores() {
+        return chores;
+    }
+
+    CareLog care() {
+        return care;
+    }
+
+    TrialBook trials() {
+        return trials;
+    }
+}

@@ -1,0 +1,64 @@
+package app.chervil.server.filter;
+
+import app.chervil.core.filter.CareCatalogue;
+import app.chervil.core.filter.CareRule;
+import app.chervil.core.filter.TaskName;
+import app.chervil.core.site.Filter;
+import app.chervil.core.site.FilterStage;
+import app.chervil.core.site.FilterTask;
+import app.chervil.core.tank.Schools;
+import java.util.List;
+import java.util.Optional;
+
+/** Stored rows joined with the catalogue. */
+final class FilterRows {
+    private FilterRows() {}
+
+    static Filter filter(FilterRow row, Schools schools) {
+        List<FilterStage> stages = row.stages().stream().map(StageRow::stage).toList();
+        return new Filter(
+                row.id(),
+                row.tankId(),
+                row.version(),
+                row.name(),
+                row.build(),
+                row.rating(),
+                Optional.ofNullable(row.fittedOn()),
+                stages,
+                row.tasks().stream()
+                        .flatMap(task -> task(row, stages, task, schools).stream())
+                        .toList(),
+                new Cleaned(row.careFrom(), row.careSureness()).start());
+    }
+
+    /** Empty for a task that the stage no longer brings, as when a pad became disposable. */
+    private static Optional<FilterTask> task(
+            FilterRow filter, List<FilterStage> stages, TaskRow task, Schools schools) {
+        if (task.stageId() == null) {
+            return CareCatalogue.find(filter.kind(), task.action(), schools)
+                    .map(rule -> task(task, rule, TaskName.of(task.action(), filter.kind(), filter.name()), false));
+        }
+        return stages.stream()
+                .filter(stage -> stage.id() == task.stageId())
+                .findFirst()
+                .flatMap(stage -> CareCatalogue.find(stage.stage(), task.action(), schools)
+                        .map(rule -> task(
+                                task,
+                                rule,
+                                TaskName.of(task.action(), stage.kind()),
+                                CareCatalogue.goesWithOpening(filter.kind(), stage.kind(), task.action()))));
+    }
+
+    private static FilterTask task(TaskRow row, CareRule rule, String name, boolean withOpening) {
+        return new FilterTask(
+                row.id(),
+                row.version(),
+                Optional.ofNullable(row.stageId()),
+                rule,
+                name,
+                row.mode(),
+                Given.count(row.fixedDays()),
+                withOpening,
+                new Cleaned(row.careFrom(), row.careSureness()).start());
+    }
+}

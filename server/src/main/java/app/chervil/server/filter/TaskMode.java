@@ -1,8 +1,0 @@
-package app.chervil.server.filter;
-
-/** What a keeper made of a task: left to learn, fixed, or switched off. */
-public enum TaskMode {
-    LEARN,
-    FIXED,
-    OFF
-}

@@ -1,0 +1,44 @@
+package app.chervil.server.filter;
+
+import app.chervil.core.calc.FirstLetter;
+import app.chervil.core.filter.FilterKind;
+import app.chervil.core.filter.StageKind;
+import java.util.Arrays;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The words for what filters are made of, so that no front end repeats them. */
+@RestController
+class VocabularyController {
+    /**
+     * All kinds, in the order in which they are offered.
+     *
+     * @param filterKinds kinds of filter
+     * @param stageKinds kinds of stage
+     */
+    record Vocabulary(List<FilterWord> filterKinds, List<StageWord> stageKinds) {}
+
+    /** A kind of filter; its label begins a sentence. */
+    record FilterWord(FilterKind kind, String label) {}
+
+    /**
+     * A kind of stage; its label begins a sentence.
+     *
+     * @param texture what it is made of
+     * @param measuredByMass whether its amount is a mass of media
+     */
+    record StageWord(StageKind kind, String label, StageKind.Texture texture, boolean measuredByMass) {}
+
+    @GetMapping("/api/vocabulary")
+    Vocabulary vocabulary() {
+        return new Vocabulary(
+                Arrays.stream(FilterKind.values())
+                        .map(kind -> new FilterWord(kind, FirstLetter.upper(kind.words())))
+                        .toList(),
+                Arrays.stream(StageKind.values())
+                        .map(kind -> new StageWord(
+                                kind, FirstLetter.upper(kind.words()), kind.texture(), kind.measuredByMass()))
+                        .toList());
+    }
+}

@@ -1,0 +1,128 @@
+package app.chervil.server.bench;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** One run of the packaged server, and somebody signed in to it. */
+final class Served implements AutoCloseable {
+    private static final Pattern CODE = Pattern.compile("(?m)^SETUP-CODE (\\S+)");
+    private static final Duration PATIENCE = Duration.ofMinutes(3);
+    private static final String LOGIN = "ada";
+    private static final String PASSWORD = "a long enough password";
+
+    private final Process process;
+    private final Path log;
+    private final String base;
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(cookies).build();
+
+    private Served(Process process, Path log, int port) {
+        this.process = process;
+        this.log = log;
+        this.base = "http://127.0.0.1:" + port;
+    }
+
+    /**
+     * Starts a server and waits until it answers.
+     *
+     * @param java command and flags, up to the jar
+     */
+    static Served start(List<String> java, Path jar, int port, Path log, boolean demo) throws Exception {
+        List<String> command = new ArrayList<>(java);
+        command.addAll(List.of("-jar", jar.toString()));
+        if (demo) {
+            command.add("--chervil.demo=true");
+        }
+        ProcessBuilder builder = new ProcessBuilder(command);
+        builder.environment().put("CHERVIL_PORT", Integer.toString(port));
+        builder.redirectErrorStream(true).redirectOutput(log.toFile());
+        Served served = new Served(builder.start(), log, port);
+        Instant patient = Instant.now().plus(PATIENCE);
+        while (!served.answers()) {
+            if (!served.process.isAlive() || Instant.now().isAfter(patient)) {
+                throw new IllegalStateException("the server did not start; see " + log);
+            }
+            Thread.onSpinWait();
+        }
+        return served;
+    }
+
+    private boolean answers() throws InterruptedException {
+        try {
+            return send("GET", "/api/session", "").statusCode() == 200;
+        } catch (IOException notYet) {
+            return false;
+        }
+    }
+
+    long pid() {
+        return process.pid();
+    }
+
+    /** Makes the keeper's account on a fresh database. */
+    void setUp() throws Exception {
+        Matcher code = CODE.matcher(Files.readString(log));
+        if (!code.find()) {
+            throw new IllegalStateException("no setup code in " + log);
+        }
+        ask("POST", "/api/setup", """
+                {"code": "%s", "siteName": "Bench", "keeper": {"login": "%s", "name": "Ada", "password": "%s"}}""".formatted(code.group(1), LOGIN, PASSWORD));
+    }
+
+    void signIn() throws Exception {
+        ask("POST", "/api/session", """
+                {"login": "%s", "password": "%s"}""".formatted(LOGIN, PASSWORD));
+    }
+
+    void enterDemo() throws Exception {
+        ask("POST", "/api/demo-session/marit", "");
+    }
+
+    String get(String path) throws Exception {
+        return ask("GET", path, "");
+    }
+
+    /** Sends a request and takes nothing but success for an answer. */
+    String ask(String method, String path, String body) throws Exception {
+        HttpResponse<String> answer = send(method, path, body);
+        if (answer.statusCode() >= 300) {
+            throw new IllegalStateException(method + " " + path + ": " + answer.statusCode() + " " + answer.body());
+        }
+        return answer.body();
+    }
+
+    private HttpResponse<String> send(String method, String path, String body)
+            throws IOException, InterruptedException {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
+                .header("Content-Type", "application/json")
+                .method(method, body.isEmpty() ? BodyPublishers.noBody() : BodyPublishers.ofString(body));
+        cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .ifPresent(token -> request.header("X-XSRF-TOKEN", token));
+        return client.send(request.build(), BodyHandlers.ofString());
+    }
+
+    @Override
+    public void close() {
+        process.destroy();
+        process.onExit().join();
+    }
+}
