@@ -1,10 +1,12 @@
 package app.chervil.core.agenda;
 
+import app.chervil.core.plan.SetUps;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 
 /** Marks of what a plan rests on: the same mark, the same plan. */
@@ -24,10 +26,16 @@ final class Marks {
                 chains,
                 waiting,
                 agenda.logged().toString(),
-                agenda.setUps().toString(),
+                setUps(agenda.setUps()),
                 hours(agenda.people()),
                 decisions(decisions),
                 Integer.toString(weeks)));
+    }
+
+    /** Maps have no order of their own, and another on each server. */
+    private static String setUps(SetUps setUps) {
+        return setUps.roomMinutes() + " " + setUps.tankMinutes() + " " + new TreeMap<>(setUps.openingMinutes()) + " "
+                + new TreeMap<>(setUps.rooms());
     }
 
     static String hours(People people) {

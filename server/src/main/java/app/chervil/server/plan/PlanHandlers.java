@@ -2,6 +2,7 @@ package app.chervil.server.plan;
 
 import app.chervil.core.agenda.PlanState;
 import app.chervil.server.plan.PlanMapper.Hanging;
+import app.chervil.server.plan.PlanMapper.Lately;
 import app.chervil.server.plan.PlanMapper.Moves;
 import app.chervil.server.plan.PlanMapper.VisitRows;
 import app.chervil.server.plan.PlanMapper.Words;
@@ -27,6 +28,15 @@ public final class PlanHandlers {
         /** Made by the database layer. */
         public OfHanging() {
             super(Hanging.class, Names.COLUMNS);
+        }
+    }
+
+    /** What happened to a plan. */
+    @MappedTypes(Lately.class)
+    public static class OfLately extends JsonHandler<Lately> {
+        /** Made by the database layer. */
+        public OfLately() {
+            super(Lately.class, Names.COLUMNS);
         }
     }
 

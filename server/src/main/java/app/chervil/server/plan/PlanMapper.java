@@ -137,14 +137,36 @@ interface PlanMapper {
             "insert into plan_change (site_id, changed_at, causes, moves) values (#{site}, #{now}, #{causes}, #{moves})")
     void insertChange(long site, Instant now, Words causes, Moves moves);
 
+    /** How the plan moved lately, latest first, and the last decision that can be undone. */
     @Select("""
-            select changed_at, causes, moves
-            from plan_change
-            where site_id = #{site}
-            order by id desc
-            limit #{limit}
+            select json_build_object(
+              'changes',
+              (
+                select json_agg(
+                  json_build_object('changed_at', changed_at, 'causes', causes::json, 'moves', moves::json) order by id desc)
+                from (select * from plan_change where site_id = #{site} order by id desc limit #{most}) as latest
+              ),
+              'undo',
+              (
+                select words
+                from plan_step
+                where site_id = #{site} and undone_at is null and made_at > #{undoSince}
+                order by id desc
+                limit 1
+              )
+            )
             """)
-    List<ChangeRow> listChanges(long site, int limit);
+    Lately findLately(long site, Instant undoSince, int most);
+
+    /** What happened to the plan. */
+    record Lately(
+            @Nullable List<ChangeRow> changes, @Nullable String undo) {
+        List<Moved> moved() {
+            return changes == null
+                    ? List.of()
+                    : changes.stream().map(ChangeRow::moved).toList();
+        }
+    }
 
     /** Some sentences. */
     record Words(@JsonValue List<String> all) {

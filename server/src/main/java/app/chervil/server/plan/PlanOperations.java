@@ -15,6 +15,7 @@ import app.chervil.server.book.SiteMemory;
 import app.chervil.server.book.SiteMemory.Earlier;
 import app.chervil.server.book.SiteMemory.Renewed;
 import app.chervil.server.people.TimeOperations;
+import app.chervil.server.plan.PlanMapper.Lately;
 import app.chervil.server.plan.PlanMapper.PlanRow;
 import app.chervil.server.plan.PlanMapper.StepRow;
 import app.chervil.server.plan.PlanView.DayPrices;
@@ -25,9 +26,9 @@ import app.chervil.server.problem.Rejected;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionOperations;
@@ -66,6 +67,9 @@ public class PlanOperations {
         this.clock = clock;
     }
 
+    /** The question for what people see of so many weeks. */
+    private record Page(int weeks) {}
+
     /** The question for the plan of so many weeks, or as many as were told before. */
     private record InForce(int weeks) implements Renewed {}
 
@@ -80,23 +84,21 @@ public class PlanOperations {
         new Rejected.Gatherer()
                 .check(weeks >= 1 && weeks <= Replanning.MOST_WEEKS, "weeks", "out-of-range", "1 to 26 weeks.")
                 .done();
+        return memory.recall(who.siteId(), new Page(weeks), () -> page(who, weeks));
+    }
+
+    private PlanView page(SignedIn who, int weeks) {
         Known known = known(who, weeks);
-        return new PlanViews(known.standing())
-                .of(
-                        weeks,
-                        changes(who, known),
-                        lastStep(who).map(StepRow::words).orElse(null));
+        Lately lately = lately(who);
+        List<Moved> changes = Stream.concat(known.untold().stream(), lately.moved().stream())
+                .distinct()
+                .limit(PlanViews.MOST_CHANGES)
+                .toList();
+        return new PlanViews(known.standing()).of(weeks, changes, lately.undo());
     }
 
-    private Optional<StepRow> lastStep(SignedIn who) {
-        return mapper.findLastStep(who.siteId(), clock.instant().minus(UNDO_WITHIN));
-    }
-
-    /** How the plan moved lately, latest first; what is not kept yet before what is. */
-    private List<Moved> changes(SignedIn who, Known known) {
-        List<Moved> changes = new ArrayList<>(known.untold());
-        mapper.listChanges(who.siteId(), PlanViews.MOST_CHANGES).forEach(row -> changes.add(row.moved()));
-        return changes.stream().distinct().limit(PlanViews.MOST_CHANGES).toList();
+    private Lately lately(SignedIn who) {
+        return mapper.findLately(who.siteId(), clock.instant().minus(UNDO_WITHIN), PlanViews.MOST_CHANGES);
     }
 
     /** The plan in force. */
@@ -179,7 +181,8 @@ public class PlanOperations {
      */
     public PlanView undo(SignedIn who, int weeks) {
         onKept(who, weeks, (standing, row) -> {
-            StepRow step = lastStep(who).orElseThrow(() -> new NotFound("step"));
+            StepRow step = mapper.findLastStep(who.siteId(), clock.instant().minus(UNDO_WITHIN))
+                    .orElseThrow(() -> new NotFound("step"));
             mapper.deleteDecisions(who.siteId(), step.id());
             mapper.reviveDecisions(who.siteId(), step.id());
             mapper.updateStep(who.siteId(), step.id(), clock.instant());

@@ -2,14 +2,13 @@ package app.chervil.server.visit;
 
 import app.chervil.server.visit.ServiceRows.AnswerRow;
 import app.chervil.server.visit.ServiceRows.DoneRow;
-import app.chervil.server.visit.ServiceRows.FindingRow;
 import app.chervil.server.visit.ServiceRows.FlowRow;
 import app.chervil.server.visit.ServiceRows.PartRow;
 import app.chervil.server.visit.ServiceRows.PastRow;
 import app.chervil.server.visit.ServiceRows.PhotoCount;
-import app.chervil.server.visit.ServiceRows.RecordedRow;
 import app.chervil.server.visit.ServiceRows.ServiceRow;
 import app.chervil.server.visit.ServiceRows.UndatedRow;
+import app.chervil.server.visit.ServiceRows.UsedRow;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
@@ -41,20 +40,14 @@ interface ServiceMapper {
 
     Optional<ServiceRow> find(long site, UUID id);
 
-    /** What was done at the services that {@link #list} answers. */
-    List<FindingRow> listFindings(long site, @Nullable Long tank, @Nullable LocalDate since);
-
     List<DoneRow> listDoneOf(long site, Collection<UUID> services);
 
     List<FlowRow> listFlowsOf(long site, Collection<UUID> services);
 
     List<PartRow> listPartsOf(long site, Collection<UUID> services);
 
-    /** Parts written down at services not withdrawn since a day. */
-    List<PartRow> listParts(long site, LocalDate since);
-
-    /** Services not withdrawn since a day, with who wrote them down and when. */
-    List<RecordedRow> listRecorded(long site, LocalDate since);
+    /** What services not withdrawn since a day did and used. */
+    List<UsedRow> listUsed(long site, LocalDate since);
 
     List<PhotoCount> listPhotoCountsOf(long site, Collection<UUID> services);
 

@@ -23,11 +23,11 @@ import app.chervil.server.visit.ServiceInput.FlowInput;
 import app.chervil.server.visit.ServiceInput.FlowReading;
 import app.chervil.server.visit.ServiceRows.AnswerRow;
 import app.chervil.server.visit.ServiceRows.DoneRow;
-import app.chervil.server.visit.ServiceRows.FindingRow;
 import app.chervil.server.visit.ServiceRows.FlowRow;
 import app.chervil.server.visit.ServiceRows.PartRow;
 import app.chervil.server.visit.ServiceRows.PhotoCount;
 import app.chervil.server.visit.ServiceRows.ServiceRow;
+import app.chervil.server.visit.ServiceRows.UsedRow;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Comparator;
@@ -43,6 +43,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionOperations;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Logs services, corrects and withdraws them, and tells what each moved. */
@@ -54,6 +55,7 @@ public class ServiceOperations {
     private final TankOperations tanks;
     private final FilterOperations filters;
     private final SiteBooks books;
+    private final TransactionOperations transactions;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -62,12 +64,14 @@ public class ServiceOperations {
             TankOperations tanks,
             FilterOperations filters,
             SiteBooks books,
+            TransactionOperations transactions,
             JsonMapper json,
             Clock clock) {
         this.mapper = mapper;
         this.filters = filters;
         this.tanks = tanks;
         this.books = books;
+        this.transactions = transactions;
         this.json = json;
         this.clock = clock;
     }
@@ -77,10 +81,9 @@ public class ServiceOperations {
      *
      * @throws NotFound if the tank, a task or a filter is not there, or the id was withdrawn or belongs elsewhere
      */
-    @Transactional
     public SavedService save(SignedIn who, UUID id, ServiceInput input) {
         checkHolds(who, id, input);
-        record(who, id, input);
+        transactions.executeWithoutResult(status -> record(who, id, input));
         ServiceView saved = find(who, id);
         TankBook now = books.tank(who, saved.tankId());
         return new SavedService(
@@ -119,7 +122,6 @@ public class ServiceOperations {
      *
      * @throws Rejected if the question has no such answer
      */
-    @Transactional
     public SavedService answer(SignedIn who, UUID id, AnswerInput input) {
         ServiceView service = find(who, id);
         if (service.tasks().stream().noneMatch(done -> done.filterId() == input.filterId())) {
@@ -133,15 +135,21 @@ public class ServiceOperations {
                         "Choose one of the answers.")
                 .done();
         TankBook was = books.tank(who, service.tankId());
+        transactions.executeWithoutResult(status -> keep(who, service, input));
+        TankBook now = books.tank(who, service.tankId());
+        return new SavedService(service, moved(service, was, now), List.of(), questions(who, service, now));
+    }
+
+    private void keep(SignedIn who, ServiceView service, AnswerInput input) {
         mapper.saveAnswer(
-                who.siteId(), new AnswerRow(id, input.filterId(), input.asked(), input.answer()), clock.instant());
+                who.siteId(),
+                new AnswerRow(service.id(), input.filterId(), input.asked(), input.answer()),
+                clock.instant());
         if (input.asked() == Asked.START) {
             Questions.daysBefore(input.answer())
                     .map(days -> service.doneOn().minusDays(days))
                     .ifPresent(on -> filters.setCleaned(who, input.filterId(), on, Sureness.ABOUT));
         }
-        TankBook now = books.tank(who, service.tankId());
-        return new SavedService(service, moved(service, was, now), List.of(), questions(who, service, now));
     }
 
     /** Logs a service without asking what it moved; for histories brought in whole. */
@@ -158,7 +166,6 @@ public class ServiceOperations {
      *
      * @throws Conflict if the version is stale
      */
-    @Transactional
     public SavedService correct(SignedIn who, UUID id, int version, ServiceInput input) {
         ServiceView before = find(who, id);
         new Rejected.Gatherer()
@@ -166,16 +173,21 @@ public class ServiceOperations {
                 .done();
         check(who, input);
         TankBook was = books.tank(who, before.tankId());
+        transactions.executeWithoutResult(status -> replace(who, before, version, input));
+        ServiceView corrected = find(who, id);
+        TankBook now = books.tank(who, before.tankId());
+        return new SavedService(
+                corrected, moved(corrected, was, now), twins(who, corrected), questions(who, corrected, now));
+    }
+
+    private void replace(SignedIn who, ServiceView before, int version, ServiceInput input) {
+        UUID id = before.id();
         Conflict.unlessUpdated(mapper.update(who.siteId(), id, version, input), "service", () -> before);
         mapper.insertCorrection(who.siteId(), id, who.name(), json.writeValueAsString(before), clock.instant());
         mapper.deleteDone(who.siteId(), id);
         mapper.deleteFlows(who.siteId(), id);
         mapper.deleteParts(who.siteId(), id);
         storeParts(who, id, input);
-        ServiceView corrected = find(who, id);
-        TankBook now = books.tank(who, before.tankId());
-        return new SavedService(
-                corrected, moved(corrected, was, now), twins(who, corrected), questions(who, corrected, now));
     }
 
     /**
@@ -275,14 +287,7 @@ public class ServiceOperations {
     /** What services of the whole site used since a day, in no order. */
     @Transactional(readOnly = true)
     public List<UsedParts> used(SignedIn who, LocalDate since) {
-        Map<UUID, Set<Long>> tasks = mapper.listFindings(who.siteId(), null, since).stream()
-                .collect(Collectors.groupingBy(
-                        FindingRow::serviceId, Collectors.mapping(FindingRow::taskId, Collectors.toSet())));
-        Map<UUID, List<PartRow>> parts =
-                mapper.listParts(who.siteId(), since).stream().collect(Collectors.groupingBy(PartRow::serviceId));
-        return mapper.listRecorded(who.siteId(), since).stream()
-                .map(row -> row.used(tasks.getOrDefault(row.id(), Set.of()), parts.getOrDefault(row.id(), List.of())))
-                .toList();
+        return mapper.listUsed(who.siteId(), since).stream().map(UsedRow::view).toList();
     }
 
     private List<ServiceView> twins(SignedIn who, ServiceView service) {

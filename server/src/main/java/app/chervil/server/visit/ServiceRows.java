@@ -122,9 +122,6 @@ final class ServiceRows {
     /** Table service_answer. */
     public record AnswerRow(UUID serviceId, long filterId, Asked question, String answer) {}
 
-    /** Table service_task, as the stores need it. */
-    record FindingRow(UUID serviceId, long taskId) {}
-
     /** Table service_task, with what is needed to name the task. */
     record DoneRow(
             UUID serviceId,
@@ -156,16 +153,21 @@ final class ServiceRows {
         }
     }
 
-    /** Table service, as the stores need it. */
-    record RecordedRow(UUID id, LocalDate doneOn, Instant recordedAt, String doneBy) {
-        UsedParts used(Set<Long> tasks, List<PartRow> parts) {
-            return new UsedParts(
-                    id,
-                    doneOn,
-                    recordedAt,
-                    doneBy,
-                    tasks,
-                    parts.stream().map(PartRow::view).toList());
+    /** Table service with what it used, as the stores need it. */
+    record UsedRow(UUID id, LocalDate doneOn, Instant recordedAt, String doneBy, Used used) {
+        UsedParts view() {
+            return new UsedParts(id, doneOn, recordedAt, doneBy, used.done(), used.written());
+        }
+    }
+
+    /** Tables service_task and service_part of one service; null where there is nothing. */
+    record Used(@Nullable List<Long> tasks, @Nullable List<PartRow> parts) {
+        private Set<Long> done() {
+            return tasks == null ? Set.of() : Set.copyOf(tasks);
+        }
+
+        private List<ServiceInput.Part> written() {
+            return parts == null ? List.of() : parts.stream().map(PartRow::view).toList();
         }
     }
 

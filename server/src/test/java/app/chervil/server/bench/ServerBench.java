@@ -163,6 +163,7 @@ public final class ServerBench {
                 reset();
                 double millis = millis(() -> served.get(path));
                 say("cold %-18s %7.1f ms  %d statements%n", path, millis, statements());
+                tell();
             }
         }
     }
@@ -252,6 +253,21 @@ public final class ServerBench {
                 select coalesce(sum(calls), 0) from pg_stat_statements
                 where query !~* '^(begin|commit|rollback|set|show)' and query !~* 'pg_stat|scheduled_tasks|^select \\$1$'
                   and query !~* 'select \\* from'""");
+    }
+
+    /** Which statements they were, where somebody wants to know. */
+    private void tell() throws SQLException {
+        if (!options.containsKey("tell")) {
+            return;
+        }
+        try (Statement statement = database.createStatement();
+                ResultSet result = statement.executeQuery("""
+                        select calls, regexp_replace(left(query, 400), '\\s+', ' ', 'g') from pg_stat_statements
+                        where query !~* '^(begin|commit|rollback|set|show)|pg_stat'""")) {
+            while (result.next()) {
+                say("    %d x %s%n", result.getLong(1), result.getString(2));
+            }
+        }
     }
 
     private long count(String sql) throws SQLException {

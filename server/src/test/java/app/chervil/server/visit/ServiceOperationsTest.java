@@ -57,6 +57,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.transaction.support.TransactionOperations;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Canister 5 of tank 3 has the opening as task 81 and the rinse of its pre-filter as task 82. */
@@ -76,7 +77,13 @@ class ServiceOperationsTest {
     private final TankBook now = mock(TankBook.class);
     private final TankBook without = mock(TankBook.class);
     private final ServiceOperations services = new ServiceOperations(
-            mapper, tanks, filters, books, JsonMapper.builder().build(), Clock.fixed(NOW, ZoneOffset.UTC));
+            mapper,
+            tanks,
+            filters,
+            books,
+            TransactionOperations.withoutTransaction(),
+            JsonMapper.builder().build(),
+            Clock.fixed(NOW, ZoneOffset.UTC));
 
     @BeforeEach
     void brook() {
