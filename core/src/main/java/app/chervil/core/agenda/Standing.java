@@ -18,7 +18,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /**
  * The plan in force with what it was made from.
@@ -90,25 +89,33 @@ public record Standing(Agenda agenda, Instance instance, Plan plan, Told told, O
 
     /** Visits of the published days, by day. */
     public List<Visit> visits() {
+        return visits(plan.visits(instance));
+    }
+
+    private List<Visit> visits(List<Plan.Visit> some) {
         Map<Long, Map<LocalDate, BookedVisit>> byTank = new HashMap<>();
         told.visits().forEach(visit -> byTank.computeIfAbsent(visit.tank(), tank -> new HashMap<>())
                 .put(visit.on(), visit));
         Map<Long, String> names = agenda.people().names();
-        return plan.visits(instance).stream()
-                .map(visit -> {
-                    BookedVisit booked = Objects.requireNonNull(
-                            byTank.getOrDefault(visit.tank(), Map.of()).get(date(visit.day())));
-                    List<Subject> subjects = visit.occurrences().stream()
-                            .map(one -> agenda.of(one.chain().id()).subject())
-                            .toList();
-                    return new Visit(
-                            booked,
-                            agenda.tank(visit.tank()),
-                            booked.account().flatMap(id -> Optional.ofNullable(names.get(id))),
-                            visit.occurrences().stream().map(this::task).toList(),
-                            Carried.by(subjects));
-                })
+        return some.stream()
+                .map(visit -> visit(
+                        visit,
+                        Objects.requireNonNull(
+                                byTank.getOrDefault(visit.tank(), Map.of()).get(date(visit.day()))),
+                        names))
                 .toList();
+    }
+
+    private Visit visit(Plan.Visit visit, BookedVisit booked, Map<Long, String> names) {
+        List<Subject> subjects = visit.occurrences().stream()
+                .map(one -> agenda.of(one.chain().id()).subject())
+                .toList();
+        return new Visit(
+                booked,
+                agenda.tank(visit.tank()),
+                booked.account().flatMap(id -> Optional.ofNullable(names.get(id))),
+                visit.occurrences().stream().map(this::task).toList(),
+                Carried.by(subjects));
     }
 
     private Task task(Occurrence one) {
@@ -133,35 +140,54 @@ public record Standing(Agenda agenda, Instance instance, Plan plan, Told told, O
                 : Optional.of(new Occurrence(agenda.of(chain).chain(), k, day));
     }
 
-    /** Visits sorted by what rounds ask for. */
-    public Walk walk() {
-        return new Walk(visits());
+    /** What the rounds of a day ask of the plan. */
+    public Walk walk(LocalDate day) {
+        return new Walk(day);
     }
 
-    /** The plan's visits as the rounds of a day ask for them. */
-    public static final class Walk {
-        private final List<Visit> visits;
+    /** The plan as one day's rounds see it; only what lies on that day is put together whole. */
+    public final class Walk {
         private final Map<Long, LocalDate> next = new HashMap<>();
+        private final Map<LocalDate, Integer> tanks = new HashMap<>();
+        private final Map<Long, Visit> visits = new HashMap<>();
+        private final Map<Long, List<Task>> chores = new HashMap<>();
 
-        Walk(List<Visit> visits) {
-            this.visits = visits;
-            visits.forEach(visit -> visit.tasks().forEach(task -> next.putIfAbsent(task.chain(), visit.on())));
+        private Walk(LocalDate day) {
+            List<Plan.Visit> today = new ArrayList<>();
+            for (Plan.Visit visit : plan.visits(instance)) {
+                LocalDate on = date(visit.day());
+                tanks.merge(on, 1, Integer::sum);
+                if (on.equals(day)) {
+                    today.add(visit);
+                }
+                for (Occurrence one : visit.occurrences()) {
+                    next.putIfAbsent(one.chain().id(), on);
+                    if (isDueChore(one, on, day)) {
+                        chores.computeIfAbsent(visit.tank(), tank -> new ArrayList<>())
+                                .add(task(one));
+                    }
+                }
+            }
+            Standing.this.visits(today).forEach(visit -> visits.put(visit.tank().id(), visit));
         }
 
-        private Stream<Visit> on(LocalDate day) {
-            return visits.stream().filter(visit -> visit.on().equals(day));
+        private boolean isDueChore(Occurrence one, LocalDate on, LocalDate day) {
+            boolean late = date(plan.span(one).latest()).isBefore(day);
+            return (on.equals(day) || late)
+                    && agenda.of(one.chain().id()).subject().chore().isPresent();
         }
 
-        /** Tasks of a day. */
-        public Set<Long> tasksOn(LocalDate day) {
-            return on(day).flatMap(visit -> visit.tasks().stream())
+        /** Tasks of the day. */
+        public Set<Long> tasks() {
+            return visits.values().stream()
+                    .flatMap(visit -> visit.tasks().stream())
                     .flatMap(task -> task.taskId().stream())
                     .collect(Collectors.toSet());
         }
 
-        /** How many tanks are visited on a day. */
+        /** How many tanks are visited on any day. */
         public int tanksOn(LocalDate day) {
-            return (int) on(day).count();
+            return tanks.getOrDefault(day, 0);
         }
 
         /** The next day of a task or a chore by its chain; empty if it is not planned. */
@@ -169,23 +195,14 @@ public record Standing(Agenda agenda, Instance instance, Plan plan, Told told, O
             return Optional.ofNullable(next.get(chain));
         }
 
-        /** Chores that are planned for a day, or late by then, by tank. */
-        public Map<Long, List<Task>> choresOn(LocalDate day) {
-            Map<Long, List<Task>> chores = new HashMap<>();
-            for (Visit visit : visits) {
-                visit.tasks().stream()
-                        .filter(task -> task.chore().isPresent())
-                        .filter(task ->
-                                visit.on().equals(day) || task.window().latest().isBefore(day))
-                        .forEach(task -> chores.computeIfAbsent(visit.tank().id(), tank -> new ArrayList<>())
-                                .add(task));
-            }
+        /** Chores that are planned for the day, or late by then, by tank. */
+        public Map<Long, List<Task>> chores() {
             return chores;
         }
 
-        /** The visits of a day by tank. */
-        public Map<Long, Visit> visitsOn(LocalDate day) {
-            return on(day).collect(Collectors.toMap(visit -> visit.tank().id(), visit -> visit));
+        /** The visits of the day by tank. */
+        public Map<Long, Visit> visits() {
+            return visits;
         }
     }
 }

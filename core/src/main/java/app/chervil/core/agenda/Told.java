@@ -12,16 +12,17 @@ import java.util.List;
  */
 public record Told(
         String mark, int weeks, PlanState state, List<BookedVisit> visits, boolean rough, List<String> decided) {
-    /** Mark of a plan that is to be made anew whatever it rests on. */
-    private static final String STALE = "";
-
     public Told {
         visits = List.copyOf(visits);
         decided = List.copyOf(decided);
     }
 
-    /** Other days, by a keeper's decision; they are planned around at the next question. */
-    public Told decided(PlanState other, String words) {
-        return new Told(STALE, weeks, other, visits, rough, List.of(words));
+    /**
+     * Other days, by a keeper's decision; they are planned around at the next question.
+     *
+     * @param decision names the decision, unlike all before it
+     */
+    public Told decided(PlanState other, String decision, String words) {
+        return new Told(decision, weeks, other, visits, rough, List.of(words));
     }
 }

@@ -149,7 +149,7 @@ class ReplanningTest {
                 .map(task -> new Decided(0, task.chain(), to, How.PINNED))
                 .toList();
         for (Decided pin : pins) {
-            moved = moved.decided(moved.state().moved(pin.chain(), next.on(), to), "moved 2 tasks");
+            moved = moved.decided(moved.state().moved(pin.chain(), next.on(), to), "decided 1", "moved 2 tasks");
         }
 
         Standing after = new Replanning(Optional.of(moved), pins).of(agenda(brook()), 8, NOW);

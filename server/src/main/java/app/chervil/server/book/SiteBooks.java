@@ -81,28 +81,31 @@ public class SiteBooks {
     private SiteBook load(SignedIn who, Optional<Earlier<SiteBook>> before) {
         Care care = sources.care().care(who.siteId(), null);
         SiteBook.Shared shared = shared(who, care);
-        List<Tank> inUse = tanks.list(who);
-        Map<Long, TankBook> kept = before.map(earlier -> unmoved(who, earlier)).orElse(Map.of());
-        List<Tank> moved =
-                inUse.stream().filter(tank -> !kept.containsKey(tank.id())).toList();
         List<TankBook> books = new ArrayList<>();
-        inUse.forEach(tank -> Optional.ofNullable(kept.get(tank.id()))
-                .map(book -> book.sharing(shared))
-                .ifPresent(books::add));
-        if (moved.size() <= MOST_SINGLY) {
-            moved.forEach(tank -> books.addAll(load(who, List.of(tank), tank.id(), care, shared)));
+        if (before.isPresent()) {
+            Set<Long> moved =
+                    Set.copyOf(revisions.listMoved(who.siteId(), before.get().revision()));
+            before.get().answer().tanks().stream()
+                    .filter(book -> !moved.contains(book.tank().id()))
+                    .forEach(book -> books.add(book.sharing(shared)));
+            books.addAll(moved(who, moved, care, shared));
         } else {
-            books.addAll(load(who, moved, null, care, shared));
+            books.addAll(load(who, tanks.list(who), null, care, shared));
         }
         return new SiteBook(shared, books);
     }
 
-    /** Books of tanks of which nothing changed since. */
-    private Map<Long, TankBook> unmoved(SignedIn who, Earlier<SiteBook> earlier) {
-        Set<Long> moved = Set.copyOf(revisions.listMoved(who.siteId(), earlier.revision()));
-        return earlier.answer().tanks().stream()
-                .filter(book -> !moved.contains(book.tank().id()))
-                .collect(Collectors.toMap(book -> book.tank().id(), Function.identity()));
+    private List<TankBook> moved(SignedIn who, Set<Long> moved, Care care, SiteBook.Shared shared) {
+        if (moved.size() > MOST_SINGLY) {
+            List<Tank> inUse = tanks.list(who).stream()
+                    .filter(tank -> moved.contains(tank.id()))
+                    .toList();
+            return load(who, inUse, null, care, shared);
+        }
+        return moved.stream()
+                .flatMap(id -> tanks.findInUse(who, id).stream())
+                .flatMap(tank -> load(who, List.of(tank), tank.id(), care, shared).stream())
+                .toList();
     }
 
     private SiteBook.Shared shared(SignedIn who, Care care) {

@@ -1,6 +1,7 @@
 package app.chervil.server.plan;
 
 import app.chervil.core.agenda.Agenda;
+import app.chervil.core.agenda.Decided;
 import app.chervil.core.agenda.Moved;
 import app.chervil.core.agenda.Replanning;
 import app.chervil.core.agenda.Standing;
@@ -8,21 +9,22 @@ import app.chervil.core.agenda.Told;
 import app.chervil.server.plan.PlanMapper.PlanRow;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /**
  * The plan in force, and the way it came from the plan that is kept.
  *
- * @param version of the kept plan
- * @param way from it, oldest first; empty if the plan in force is the one that is kept
+ * @param decisions of keepers that it honours
+ * @param way from the kept plan, oldest first; empty if the plan in force is the one that is kept
  */
-record Known(Standing standing, int version, List<Step> way) {
+record Known(Standing standing, List<Decided> decisions, List<Step> way) {
     /** Mark of no plan at all. */
-    private static final String NONE = "";
+    static final String NONE = "";
 
     Known {
+        decisions = List.copyOf(decisions);
         way = List.copyOf(way);
     }
 
@@ -34,41 +36,52 @@ record Known(Standing standing, int version, List<Step> way) {
      */
     record Step(String from, Optional<Moved> moved) {}
 
-    /**
-     * What follows from the plan that is kept, or from one that is about to be.
-     *
-     * @param row the plan that is kept; empty before the first
-     * @param before what was known when something was different
-     */
-    static Known of(Optional<PlanRow> row, Optional<Known> before, Agenda agenda, int weeks, Instant now) {
-        int version = row.map(PlanRow::version).orElse(0);
-        Optional<Known> unkept = before.filter(one -> one.version == version && !one.way.isEmpty());
-        Optional<Told> base = unkept.map(one -> one.standing.told()).or(() -> row.map(PlanRow::told));
-        Standing standing =
-                new Replanning(base, row.map(one -> one.hanging().decided()).orElse(List.of())).of(agenda, weeks, now);
-        List<Step> way = new ArrayList<>(unkept.map(Known::way).orElse(List.of()));
-        if (!Optional.of(standing.told()).equals(base)) {
-            way.add(new Step(base.map(Told::mark).orElse(NONE), standing.moved()));
+    /** What a plan is worked out from: the plan before it, and the way that led there. */
+    private record Base(Optional<Told> told, List<Decided> decisions, List<Step> way) {
+        Known worked(Agenda agenda, int weeks, Instant now) {
+            Standing standing = new Replanning(told, decisions).of(agenda, weeks, now);
+            List<Step> further = new ArrayList<>(way);
+            if (!Optional.of(standing.told()).equals(told)) {
+                further.add(new Step(told.map(Told::mark).orElse(NONE), standing.moved()));
+            }
+            return new Known(standing, decisions, further);
         }
-        return new Known(standing, version, way);
+    }
+
+    /**
+     * What follows from the plan that is kept.
+     *
+     * @param row empty before the first
+     */
+    static Known of(Optional<PlanRow> row, Agenda agenda, int weeks, Instant now) {
+        return new Base(
+                        row.map(PlanRow::told),
+                        row.map(one -> one.hanging().decided()).orElse(List.of()),
+                        List.of())
+                .worked(agenda, weeks, now);
+    }
+
+    /** What follows from this plan now that something is different. */
+    Known then(String keptMark, Agenda agenda, int weeks, Instant now) {
+        return new Base(Optional.of(standing.told()), decisions, since(keptMark)).worked(agenda, weeks, now);
+    }
+
+    /** Whether a kept plan is this one, or lies on the way to it. One made in haste may have been bettered meanwhile. */
+    boolean leadsFrom(String keptMark) {
+        boolean same = keptMark.equals(standing.told().mark());
+        return !standing.told().rough() && (same || !since(keptMark).isEmpty());
     }
 
     /** What people are still to be told, latest first. */
     List<Moved> untold() {
         List<Moved> moves = new ArrayList<>(
                 way.stream().flatMap(step -> step.moved().stream()).toList());
-        java.util.Collections.reverse(moves);
+        Collections.reverse(moves);
         return moves;
     }
 
-    /**
-     * The rest of the way from a plan that is kept by now, oldest first; empty if the way does not lead past it.
-     *
-     * @param row empty where none is kept
-     */
-    List<Step> since(Optional<PlanRow> row) {
-        String mark = row.map(PlanRow::mark).orElse(NONE);
-        Stream<Step> rest = way.stream().dropWhile(step -> !step.from().equals(mark));
-        return rest.toList();
+    /** The rest of the way from a plan that is kept by now, oldest first; empty if the way does not lead past it. */
+    List<Step> since(String keptMark) {
+        return way.stream().dropWhile(step -> !step.from().equals(keptMark)).toList();
     }
 }

@@ -59,7 +59,7 @@ class PlanKeeper {
         mapper.lock(site);
         LocalDate today = known.standing().today();
         Optional<PlanRow> row = mapper.find(site, today.minusDays(VISITS_KEPT_DAYS), today);
-        List<Known.Step> rest = known.since(row);
+        List<Known.Step> rest = known.since(row.map(PlanRow::mark).orElse(Known.NONE));
         if (rest.isEmpty()) {
             return;
         }

@@ -28,6 +28,10 @@ interface PlanMapper {
     @Select("select pg_advisory_xact_lock(471120262, #{site}::int)::text")
     String lock(long site);
 
+    /** The mark of the plan that people were told; empty before the first. */
+    @Select("select fingerprint from plan where site_id = #{site}")
+    Optional<String> findMark(long site);
+
     /**
      * The plan that people were told; empty before the first.
      *

@@ -122,11 +122,20 @@ public class PlanOperations {
         InForce question = new InForce(Math.max(weeks, Replanning.USUAL_WEEKS));
         return memory.renew(who.siteId(), question, (Optional<Earlier<Known>> before) -> {
             Agenda agenda = Gathering.of(books.site(who), time.people(who));
-            Optional<PlanRow> row = find(who, agenda.today());
-            Known known = Known.of(row, before.map(Earlier::answer), agenda, question.weeks(), clock.instant());
+            Known known = before.map(Earlier::answer)
+                    .flatMap(earlier -> then(who, earlier, agenda, question.weeks()))
+                    .orElseGet(() -> Known.of(find(who, agenda.today()), agenda, question.weeks(), clock.instant()));
             keeper.keepSoon(who.siteId(), known);
             return known;
         });
+    }
+
+    /** What follows from a plan in memory, if it is the one that is kept or leads on from it. */
+    private Optional<Known> then(SignedIn who, Known earlier, Agenda agenda, int weeks) {
+        String kept = mapper.findMark(who.siteId()).orElse(Known.NONE);
+        return earlier.leadsFrom(kept)
+                ? Optional.of(earlier.then(kept, agenda, weeks, clock.instant()))
+                : Optional.empty();
     }
 
     private Optional<PlanRow> find(SignedIn who, LocalDate today) {
@@ -169,7 +178,7 @@ public class PlanOperations {
                     .filter(made::ends)
                     .forEach(one -> mapper.endDecision(who.siteId(), one.id(), step));
             made.begun().forEach(one -> mapper.insertDecision(who.siteId(), one.chain(), one.on(), one.how(), step));
-            save(who, row.told().decided(made.moved(row.state()), made.words()));
+            save(who, row.told().decided(made.moved(row.state()), "decided " + step, made.words()));
         });
         return view(who, weeks);
     }
@@ -186,7 +195,7 @@ public class PlanOperations {
             mapper.deleteDecisions(who.siteId(), step.id());
             mapper.reviveDecisions(who.siteId(), step.id());
             mapper.updateStep(who.siteId(), step.id(), clock.instant());
-            save(who, row.told().decided(step.before(), "undone: " + step.words()));
+            save(who, row.told().decided(step.before(), "undone " + step.id(), "undone: " + step.words()));
         });
         return view(who, weeks);
     }

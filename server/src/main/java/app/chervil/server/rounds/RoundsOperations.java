@@ -61,7 +61,7 @@ public class RoundsOperations {
     private RoundsView workOut(SignedIn who) {
         SiteBook site = books.site(who);
         Standing standing = plans.inForce(who);
-        Day day = new Day(site, standing, standing.walk());
+        Day day = new Day(site, standing, standing.walk(site.today()));
         return new RoundsView(
                 site.today(),
                 site.tanks().size(),
@@ -82,12 +82,12 @@ public class RoundsOperations {
         Map<Long, Rounds.Visit> rounds = Rounds.on(
                         day.site.today(),
                         free.stream().map(TaskForecast::errand).toList(),
-                        day.walk.tasksOn(day.site.today()))
+                        day.walk.tasks())
                 .visits()
                 .stream()
                 .collect(Collectors.toMap(Rounds.Visit::tankId, Function.identity()));
-        Map<Long, List<Standing.Task>> chores = day.walk.choresOn(day.site.today());
-        Map<Long, Standing.Visit> planned = day.walk.visitsOn(day.site.today());
+        Map<Long, List<Standing.Task>> chores = day.walk.chores();
+        Map<Long, Standing.Visit> planned = day.walk.visits();
         return day.site.tanks().stream()
                 .map(TankBook::tank)
                 .filter(tank -> rounds.containsKey(tank.id()) || chores.containsKey(tank.id()))

@@ -13,6 +13,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -56,9 +57,12 @@ public class TankOperations {
      */
     @Transactional(readOnly = true)
     public Tank find(SignedIn who, long id) {
-        return tanks.find(who.siteId(), id)
-                .orElseThrow(() -> new NotFound("tank"))
-                .tank();
+        return findInUse(who, id).orElseThrow(() -> new NotFound("tank"));
+    }
+
+    /** One tank, unless it was deleted. */
+    public Optional<Tank> findInUse(SignedIn who, long id) {
+        return tanks.find(who.siteId(), id).map(TankRow::tank);
     }
 
     @Transactional

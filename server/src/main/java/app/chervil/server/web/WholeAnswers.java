@@ -17,7 +17,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class WholeAnswers extends OncePerRequestFilter {
-    private static final int MOST_BYTES = 1 << 20;
+    private static final int MOST_BYTES = 1 << 22;
 
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
