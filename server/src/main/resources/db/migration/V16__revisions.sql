@@ -41,20 +41,21 @@ begin
             execute format('select ($1).%I', tg_argv[1]) into tank using new;
         end if;
     elsif way = 'filter' then
-        if tg_op = 'DELETE' then
-            execute format('select tank_id from filter where id = ($1).%I', tg_argv[1]) into tank using old;
-        else
-            execute format('select tank_id from filter where id = ($1).%I', tg_argv[1]) into tank using new;
-        end if;
+        select filter.tank_id into tank
+        from filter
+        where filter.site_id = site
+          and filter.id = (case when tg_op = 'DELETE' then old.filter_id else new.filter_id end);
     elsif way = 'stage' then
         select filter.tank_id into tank
         from stage
-        join filter on filter.id = stage.filter_id
-        where stage.id = (case when tg_op = 'DELETE' then old.stage_id else new.stage_id end);
+        join filter on filter.site_id = stage.site_id and filter.id = stage.filter_id
+        where stage.site_id = site
+          and stage.id = (case when tg_op = 'DELETE' then old.stage_id else new.stage_id end);
     elsif way = 'service' then
         select service.tank_id into tank
         from service
-        where service.id = (case when tg_op = 'DELETE' then old.service_id else new.service_id end);
+        where service.site_id = site
+          and service.id = (case when tg_op = 'DELETE' then old.service_id else new.service_id end);
     end if;
 
     mark := '[' || site || ']';

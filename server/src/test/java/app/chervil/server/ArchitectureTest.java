@@ -70,7 +70,8 @@ class ArchitectureTest {
                             "chore",
                             "people",
                             "stock",
-                            "trial")));
+                            "trial",
+                            "mail")));
 
     private static final Set<String> GROUND = Set.of("problem", "storage");
 

@@ -10,6 +10,7 @@ import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -59,7 +60,7 @@ public class LookOperations {
                 .flatMap(row -> stages.stream()
                         .filter(stage -> stage.id() == row.stageId())
                         .map(stage -> view(row, stage)))
-                .sorted(java.util.Comparator.comparing(LookView::on).reversed())
+                .sorted(Comparator.comparing(LookView::on).reversed())
                 .toList();
     }
 

@@ -3,10 +3,7 @@ package app.chervil.server.mail;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.mail.DigestOperations.DigestInput;
 import app.chervil.server.mail.DigestOperations.DigestView;
-import app.chervil.server.mail.MailCatcher.CaughtMail;
 import jakarta.validation.Valid;
-import java.util.List;
-import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,15 +11,13 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The evening's mail over HTTP, and in the demo what was caught of it. */
+/** The evening's mail over HTTP. */
 @RestController
 class DigestController {
     private final DigestOperations operations;
-    private final ObjectProvider<MailCatcher> catcher;
 
-    DigestController(DigestOperations operations, ObjectProvider<MailCatcher> catcher) {
+    DigestController(DigestOperations operations) {
         this.operations = operations;
-        this.catcher = catcher;
     }
 
     @GetMapping("/api/digest")
@@ -38,12 +33,5 @@ class DigestController {
     @DeleteMapping("/api/digest")
     DigestView remove(@AuthenticationPrincipal SignedIn who) {
         return operations.remove(who);
-    }
-
-    /** Mails the demo caught; empty elsewhere. */
-    @GetMapping("/api/digest/caught")
-    List<CaughtMail> caught() {
-        MailCatcher here = catcher.getIfAvailable();
-        return here == null ? List.of() : here.caught();
     }
 }

@@ -8,6 +8,7 @@ import app.chervil.core.site.FilterTask;
 import app.chervil.core.site.Tank;
 import app.chervil.core.tank.TankChore;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.book.SiteMemory;
 import app.chervil.server.chore.ChoreOperations;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.problem.NotFound;
@@ -23,6 +24,7 @@ import app.chervil.server.water.MediaOperations.MediaPlan;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -59,6 +61,7 @@ public class GuidedOperations {
     private final ServiceOperations services;
     private final MediaOperations media;
     private final ChoreOperations choreLog;
+    private final SiteMemory memory;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -70,6 +73,7 @@ public class GuidedOperations {
             ServiceOperations services,
             MediaOperations media,
             ChoreOperations choreLog,
+            SiteMemory memory,
             JsonMapper json,
             Clock clock) {
         this.mapper = mapper;
@@ -79,6 +83,7 @@ public class GuidedOperations {
         this.services = services;
         this.media = media;
         this.choreLog = choreLog;
+        this.memory = memory;
         this.json = json;
         this.clock = clock;
     }
@@ -136,6 +141,10 @@ public class GuidedOperations {
     /** Services in progress on the site. */
     @Transactional(readOnly = true)
     public List<GuidedView> listOpen(SignedIn who) {
+        return memory.recall(who.siteId(), GuidedView.class, () -> open(who));
+    }
+
+    private List<GuidedView> open(SignedIn who) {
         List<GuidedRow> open = mapper.listOpen(who.siteId());
         if (open.isEmpty()) {
             return List.of();
@@ -294,7 +303,7 @@ public class GuidedOperations {
     }
 
     private void addTask(SignedIn who, GuidedRow row, long task) {
-        List<Long> tasks = new java.util.ArrayList<>(json.readValue(row.tasks(), TASKS));
+        List<Long> tasks = new ArrayList<>(json.readValue(row.tasks(), TASKS));
         tasks.add(task);
         ProcedureView procedure = procedures.assemble(
                 who,

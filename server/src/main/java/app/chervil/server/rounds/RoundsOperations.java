@@ -17,6 +17,7 @@ import app.chervil.server.rounds.RoundsView.CarryView;
 import app.chervil.server.visit.ServiceOperations;
 import app.chervil.server.water.WatchOperations;
 import app.chervil.server.water.WatchOperations.DueReading;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -111,7 +112,7 @@ public class RoundsOperations {
     private static List<RoundsView.HeldView> held(SiteBook site) {
         return site.tanks().stream()
                 .filter(tank -> !tank.holds().isEmpty())
-                .sorted(java.util.Comparator.comparing(tank -> tank.tank().name()))
+                .sorted(Comparator.comparing(tank -> tank.tank().name()))
                 .map(tank -> new RoundsView.HeldView(
                         brief(tank.tank()),
                         tank.holds(),
@@ -165,7 +166,7 @@ public class RoundsOperations {
                                     errands.stream().map(RoundsView.ErrandView::plannedOn),
                                     work.stream().map(RoundsView.ChoreErrand::plannedOn))
                             .filter(Objects::nonNull)
-                            .min(java.util.Comparator.naturalOrder())
+                            .min(Comparator.naturalOrder())
                             .orElse(null),
                     planned.stream()
                             .flatMap(one -> one.person().stream())

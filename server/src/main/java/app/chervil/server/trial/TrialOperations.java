@@ -18,6 +18,7 @@ import app.chervil.server.trial.TrialMapper.TrialRow;
 import app.chervil.server.water.TankWaterOperations;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -69,7 +70,7 @@ public class TrialOperations {
                 .flatMap(row -> Stream.ofNullable(placed.get(row.taskId()))
                         .filter(one -> inUse.containsKey(row.tankId()))
                         .map(one -> view(who, row, Objects.requireNonNull(inUse.get(row.tankId())), one)))
-                .sorted(java.util.Comparator.comparing(TrialView::state))
+                .sorted(Comparator.comparing(TrialView::state))
                 .toList();
     }
 

@@ -23,6 +23,8 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -184,7 +186,7 @@ public class MediaOperations {
     @Transactional(readOnly = true)
     public List<MediaView> list(SignedIn who, long tank) {
         tanks.find(who, tank);
-        List<MediaView> all = new java.util.ArrayList<>(mapper.listReplacements(who.siteId(), tank).stream()
+        List<MediaView> all = new ArrayList<>(mapper.listReplacements(who.siteId(), tank).stream()
                 .map(row -> new MediaView(
                         row.id(),
                         row.stageId(),
@@ -194,7 +196,7 @@ public class MediaOperations {
                         row.overrideReason(),
                         row.doneBy()))
                 .toList());
-        java.util.Collections.reverse(all);
+        Collections.reverse(all);
         return all;
     }
 

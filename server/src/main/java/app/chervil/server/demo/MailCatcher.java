@@ -1,5 +1,6 @@
-package app.chervil.server.mail;
+package app.chervil.server.demo;
 
+import app.chervil.server.mail.SmtpPost;
 import com.icegreen.greenmail.util.GreenMail;
 import com.icegreen.greenmail.util.ServerSetup;
 import jakarta.mail.MessagingException;
@@ -21,7 +22,7 @@ class MailCatcher implements DisposableBean {
     private final GreenMail server =
             new GreenMail(ServerSetup.SMTP.dynamicPort().createCopy(HERE));
 
-    MailCatcher(Post post) {
+    MailCatcher(SmtpPost post) {
         server.start();
         post.through(HERE, server.getSmtp().getPort());
     }
