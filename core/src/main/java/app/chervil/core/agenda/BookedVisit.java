@@ -32,6 +32,10 @@ public record BookedVisit(
         return chain + "/" + k + "/" + since;
     }
 
+    BookedVisit named(UUID other) {
+        return new BookedVisit(other, tank, on, account, minutes, work, sequence, changedAt);
+    }
+
     Set<Long> chains() {
         return work.stream()
                 .map(one -> Long.valueOf(one.substring(0, one.indexOf('/'))))

@@ -47,11 +47,21 @@ final class Visits {
         Set<UUID> taken = new HashSet<>();
         pair(wanted, told, Visits::sharedOccurrences, same, taken);
         pair(wanted, told, this::sharedOpenChains, same, taken);
+        Set<UUID> names = new HashSet<>(taken);
         return wanted.stream()
                 .map(visit -> Optional.ofNullable(same.get(visit.id()))
                         .map(was -> was.movedTo(visit))
-                        .orElse(visit))
+                        .orElseGet(() -> fresh(visit, names)))
                 .toList();
+    }
+
+    /** A new visit; one that was first planned like this, and has moved since, keeps the name. */
+    private static BookedVisit fresh(BookedVisit visit, Set<UUID> names) {
+        UUID name = visit.id();
+        while (!names.add(name)) {
+            name = UUID.nameUUIDFromBytes((name + " again").getBytes(StandardCharsets.UTF_8));
+        }
+        return visit.named(name);
     }
 
     /** Pairs what is wanted with what was told, most in common first. */

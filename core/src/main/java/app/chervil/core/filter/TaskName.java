@@ -10,7 +10,10 @@ public final class TaskName {
         return switch (action) {
             case RINSE, CHANGE, CLEAR, DIP, REPLACE, REGENERATE, REBUILD, CLEAN, BRUSH, DESCALE, SQUEEZE ->
                 verb(action) + article(stage) + stage.words();
-            case INSPECT -> stage == StageKind.SEALS ? "Grease and check the seals" : "Check the impeller for wear";
+            case INSPECT ->
+                stage == StageKind.SEALS
+                        ? "Grease and check the seals"
+                        : "Check" + article(stage) + stage.words() + " for wear";
             case OPEN -> "Open the " + stage.words();
         };
     }

@@ -72,7 +72,19 @@ public final class GradeWords {
                         "slime narrows the bore; flow falls by a third");
             case UV_SLEEVE ->
                 List.of("clear glass", "a haze you can wipe", "milky film", "brown or chalky crust", "no light passes");
-            default -> FOAM;
+            case COARSE_FOAM, MEDIUM_FOAM, CARTRIDGE -> FOAM;
+            // Nobody is asked to grade these; what an old log holds all the same is told as of foam.
+            case AIR_LINE,
+                    OVERFLOW,
+                    FLEECE_ROLL,
+                    SETTLING,
+                    CARBON,
+                    RESIN,
+                    PHOSPHATE_REMOVER,
+                    UV_LAMP,
+                    IMPELLER,
+                    SEALS,
+                    RETURN_PUMP -> FOAM;
         };
     }
 }

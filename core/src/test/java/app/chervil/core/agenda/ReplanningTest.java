@@ -166,6 +166,51 @@ class ReplanningTest {
     }
 
     @Test
+    void however_often_a_plan_is_moved_about_no_two_visits_have_one_name() {
+        Standing standing = first(brook());
+        for (int turn = 0; turn < 24; turn++) {
+            Standing.Visit visit =
+                    standing.visits().get(turn % standing.visits().size());
+            LocalDate to = visit.on().plusDays(1 + turn % 3);
+            Standing before = standing;
+            List<Decided> pins = visit.tasks().stream()
+                    .limit(1)
+                    .filter(task -> days(before, task.subject().words()).stream()
+                            .noneMatch(day -> day.isAfter(visit.on()) && !day.isAfter(to)))
+                    .map(task -> new Decided(0, task.chain(), to, How.PINNED))
+                    .toList();
+            Told moved = standing.told();
+            for (Decided pin : pins) {
+                moved = moved.decided(moved.state().moved(pin.chain(), visit.on(), to), "turn " + turn, "");
+            }
+
+            standing = new Replanning(Optional.of(moved), turn % 2 == 0 ? pins : List.of())
+                    .of(agenda(brook()), 8, NOW.plusSeconds(turn));
+
+            assertThat(standing.told().visits()).extracting(BookedVisit::id).doesNotHaveDuplicates();
+        }
+    }
+
+    @Test
+    void a_name_that_a_moved_visit_carries_is_not_given_again() {
+        Standing before = first(brook());
+        BookedVisit next = before.visits().get(0).booked();
+        BookedVisit elsewhere = before.told().visits().stream()
+                .filter(visit -> !visit.id().equals(next.id()))
+                .findFirst()
+                .orElseThrow();
+        // The other visit came from where the next one is wanted now, and nobody was told of the next one.
+        Told told = new Told("", 8, before.told().state(), List.of(elsewhere.named(next.id())), false, List.of());
+
+        Standing after = new Replanning(Optional.of(told), List.of()).of(agenda(brook()), 8, NOW);
+
+        assertThat(after.told().visits())
+                .extracting(BookedVisit::id)
+                .doesNotHaveDuplicates()
+                .contains(next.id());
+    }
+
+    @Test
     void what_is_left_out_is_not_planned_that_day_and_comes_an_interval_later() {
         Standing before = first(brook());
         long change = chain(before, "water change");
