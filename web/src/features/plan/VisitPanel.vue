@@ -11,10 +11,11 @@ const emit = defineEmits<{ decide: [decision: Decision]; close: [] }>()
 
 const picked = ref<number[]>([])
 const to = ref('')
+/** A plan that comes again leaves what was chosen, unless this visit is another one now. */
 watch(
-  () => props.visit,
-  (visit) => {
-    picked.value = visit.tasks.map((task) => task.chain)
+  () => [props.visit.id, props.visit.on, ...props.visit.tasks.map((task) => task.chain)].join(' '),
+  () => {
+    picked.value = props.visit.tasks.map((task) => task.chain)
     to.value = ''
   },
   { immediate: true },

@@ -54,7 +54,10 @@ class PlanJourneyIT extends InTheDemo {
         Locator from = page.locator(
                 ".cell:not(.outside):not(:last-child)", new Page.LocatorOptions().setHas(page.locator(".chip")));
         Locator chip = from.first().locator(".chip").first();
-        Locator cell = from.first().locator("xpath=following-sibling::section[1]");
+        // By its place: the day it came from may have no chip any more, and another one be the first.
+        int place = ((Number) from.first().evaluate("cell => [...document.querySelectorAll('.cell')].indexOf(cell)"))
+                .intValue();
+        Locator cell = page.locator(".cell").nth(place + 1);
 
         chip.dragTo(cell);
 

@@ -66,6 +66,11 @@ record Known(Standing standing, List<Decided> decisions, List<Step> way) {
         return new Base(Optional.of(standing.told()), decisions, since(keptMark)).worked(agenda, weeks, now);
     }
 
+    /** The same plan for more weeks. */
+    Known further(Agenda agenda, int weeks, Instant now) {
+        return new Base(Optional.of(standing.told()), decisions, way).worked(agenda, weeks, now);
+    }
+
     /** Whether a kept plan is this one, or lies on the way to it. One made in haste may have been bettered meanwhile. */
     boolean leadsFrom(String keptMark) {
         boolean same = keptMark.equals(standing.told().mark());

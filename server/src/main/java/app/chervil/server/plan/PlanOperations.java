@@ -118,16 +118,33 @@ public class PlanOperations {
                 .toList();
     }
 
+    /** More weeks than were told before follow from the plan of those that were: there is one plan, longer or shorter. */
     private Known known(SignedIn who, int weeks) {
-        InForce question = new InForce(Math.max(weeks, Replanning.USUAL_WEEKS));
-        return memory.renew(who.siteId(), question, (Optional<Earlier<Known>> before) -> {
-            Agenda agenda = Gathering.of(books.site(who), time.people(who));
-            Known known = before.map(Earlier::answer)
-                    .flatMap(earlier -> then(who, earlier, agenda, question.weeks()))
-                    .orElseGet(() -> Known.of(find(who, agenda.today()), agenda, question.weeks(), clock.instant()));
-            keeper.keepSoon(who.siteId(), known);
-            return known;
-        });
+        Known usual = memory.renew(
+                who.siteId(),
+                new InForce(Replanning.USUAL_WEEKS),
+                (Optional<Earlier<Known>> before) -> keptSoon(who, usual(who, before.map(Earlier::answer))));
+        return usual.standing().told().weeks() >= weeks
+                ? usual
+                : memory.recall(
+                        who.siteId(),
+                        new InForce(weeks),
+                        () -> keptSoon(who, usual.further(agenda(who), weeks, clock.instant())));
+    }
+
+    private Known keptSoon(SignedIn who, Known known) {
+        keeper.keepSoon(who.siteId(), known);
+        return known;
+    }
+
+    private Agenda agenda(SignedIn who) {
+        return Gathering.of(books.site(who), time.people(who));
+    }
+
+    private Known usual(SignedIn who, Optional<Known> before) {
+        Agenda agenda = agenda(who);
+        return before.flatMap(earlier -> then(who, earlier, agenda, Replanning.USUAL_WEEKS))
+                .orElseGet(() -> Known.of(find(who, agenda.today()), agenda, Replanning.USUAL_WEEKS, clock.instant()));
     }
 
     /** What follows from a plan in memory, if it is the one that is kept or leads on from it. */
@@ -173,12 +190,13 @@ public class PlanOperations {
     public PlanView decide(SignedIn who, PlanDecision decision, int weeks) {
         onKept(who, weeks, (standing, row) -> {
             Decision made = Decision.of(decision, standing);
-            long step = mapper.insertStep(who.siteId(), made.words(), who.name(), clock.instant(), row.state());
+            Told seen = standing.told();
+            long step = mapper.insertStep(who.siteId(), made.words(), who.name(), clock.instant(), seen.state());
             row.hanging().decided().stream()
                     .filter(made::ends)
                     .forEach(one -> mapper.endDecision(who.siteId(), one.id(), step));
             made.begun().forEach(one -> mapper.insertDecision(who.siteId(), one.chain(), one.on(), one.how(), step));
-            save(who, row.told().decided(made.moved(row.state()), "decided " + step, made.words()));
+            save(who, seen.decided(made.moved(seen.state()), "decided " + step, made.words()));
         });
         return view(who, weeks);
     }
