@@ -70,8 +70,11 @@ public class PlanOperations {
     /** The question for what people see of so many weeks. */
     private record Page(int weeks) {}
 
-    /** The question for the plan of so many weeks, or as many as were told before. */
-    private record InForce(int weeks) implements Renewed {}
+    /** The question for the plan of the usual weeks, or as many as were told before. */
+    private record InForce() implements Renewed {}
+
+    /** The question for the plan of more weeks, which follows from the one in force whenever it is asked. */
+    private record Further(int weeks) {}
 
     /**
      * The plan of the coming weeks.
@@ -122,13 +125,13 @@ public class PlanOperations {
     private Known known(SignedIn who, int weeks) {
         Known usual = memory.renew(
                 who.siteId(),
-                new InForce(Replanning.USUAL_WEEKS),
+                new InForce(),
                 (Optional<Earlier<Known>> before) -> keptSoon(who, usual(who, before.map(Earlier::answer))));
         return usual.standing().told().weeks() >= weeks
                 ? usual
                 : memory.recall(
                         who.siteId(),
-                        new InForce(weeks),
+                        new Further(weeks),
                         () -> keptSoon(who, usual.further(agenda(who), weeks, clock.instant())));
     }
 
@@ -143,15 +146,15 @@ public class PlanOperations {
 
     private Known usual(SignedIn who, Optional<Known> before) {
         Agenda agenda = agenda(who);
-        return before.flatMap(earlier -> then(who, earlier, agenda, Replanning.USUAL_WEEKS))
+        return before.flatMap(earlier -> then(who, earlier, agenda))
                 .orElseGet(() -> Known.of(find(who, agenda.today()), agenda, Replanning.USUAL_WEEKS, clock.instant()));
     }
 
     /** What follows from a plan in memory, if it is the one that is kept or leads on from it. */
-    private Optional<Known> then(SignedIn who, Known earlier, Agenda agenda, int weeks) {
+    private Optional<Known> then(SignedIn who, Known earlier, Agenda agenda) {
         String kept = mapper.findMark(who.siteId()).orElse(Known.NONE);
         return earlier.leadsFrom(kept)
-                ? Optional.of(earlier.then(kept, agenda, weeks, clock.instant()))
+                ? Optional.of(earlier.then(kept, agenda, Replanning.USUAL_WEEKS, clock.instant()))
                 : Optional.empty();
     }
 
