@@ -32,21 +32,33 @@ public record BookedVisit(
         return chain + "/" + k + "/" + since;
     }
 
-    BookedVisit named(UUID other) {
-        return new BookedVisit(other, tank, on, account, minutes, work, sequence, changedAt);
+    /** A visit as a plan wants it, whichever one that people were told of it may be. */
+    record Wanted(long tank, LocalDate on, Optional<Long> account, int minutes, List<String> work) {
+        /** As a visit that nobody was told of before. */
+        BookedVisit fresh(UUID id, Instant now) {
+            return new BookedVisit(id, tank, on, account, minutes, work, 0, now);
+        }
+
+        Set<Long> chains() {
+            return chainsOf(work);
+        }
     }
 
     Set<Long> chains() {
+        return chainsOf(work);
+    }
+
+    private static Set<Long> chainsOf(List<String> work) {
         return work.stream()
                 .map(one -> Long.valueOf(one.substring(0, one.indexOf('/'))))
                 .collect(Collectors.toSet());
     }
 
-    /** This visit where another one is wanted now: unchanged, or moved with a higher sequence. */
-    BookedVisit movedTo(BookedVisit wanted) {
+    /** This visit where it is wanted now: unchanged, or moved with a higher sequence. */
+    BookedVisit movedTo(Wanted wanted, Instant now) {
         boolean same = on.equals(wanted.on)
                 && minutes == wanted.minutes
-                && chains().equals(wanted.chains())
+                && (work.equals(wanted.work) || chains().equals(wanted.chains()))
                 && account.equals(wanted.account);
         return new BookedVisit(
                 id,
@@ -56,6 +68,6 @@ public record BookedVisit(
                 wanted.minutes,
                 wanted.work,
                 same ? sequence : sequence + 1,
-                same ? changedAt : wanted.changedAt);
+                same ? changedAt : now);
     }
 }

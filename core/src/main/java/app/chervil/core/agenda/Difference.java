@@ -35,7 +35,7 @@ final class Difference {
                 causes.add("work taken off " + was.tank());
             }
         });
-        if (!before.hours().equals(after.hours())) {
+        if (inHours()) {
             causes.add("people's days changed");
         }
         return causes.isEmpty() ? List.of("a new day") : List.copyOf(causes);
@@ -55,6 +55,16 @@ final class Difference {
             return Optional.of("the log of " + now.tank() + " was corrected");
         }
         return now.ideal().equals(was.ideal()) ? Optional.empty() : Optional.of("what was found on " + now.tank());
+    }
+
+    /** Whether people's time is another. */
+    boolean inHours() {
+        return !before.hours().equals(after.hours());
+    }
+
+    /** Whether keepers decided anything in between. */
+    boolean inDecisions() {
+        return !before.decisions().equals(after.decisions());
     }
 
     /** Tanks on which something changed, by name. */

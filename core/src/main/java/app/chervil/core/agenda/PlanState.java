@@ -1,5 +1,6 @@
 package app.chervil.core.agenda;
 
+import app.chervil.core.plan.Plan;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -25,15 +26,19 @@ public record PlanState(LocalDate madeOn, Map<Long, ChainState> chains, String h
      */
     public record ChainState(
             LocalDate since, LocalDate ideal, Optional<String> hold, String name, String tank, List<LocalDate> days) {
-        /** The state of work that is planned on these days; none if it waits. */
-        static ChainState of(Agenda agenda, Agenda.Work work, List<LocalDate> days) {
+        /** Work that has no days yet. */
+        static ChainState of(Agenda agenda, Agenda.Work work) {
             return new ChainState(
                     work.since(),
                     work.window().ideal(),
                     work.hold().map(hold -> hold.cause().name()),
                     work.subject().words(),
                     agenda.tank(work.chain().place().tank()).name(),
-                    days);
+                    List.of());
+        }
+
+        ChainState on(List<LocalDate> other) {
+            return new ChainState(since, ideal, hold, name, tank, other);
         }
 
         boolean restsOnTheSame(ChainState other) {
@@ -41,14 +46,16 @@ public record PlanState(LocalDate madeOn, Map<Long, ChainState> chains, String h
         }
 
         ChainState moved(LocalDate from, LocalDate to) {
-            return new ChainState(
-                    since,
-                    ideal,
-                    hold,
-                    name,
-                    tank,
-                    days.stream().map(day -> day.equals(from) ? to : day).toList());
+            return on(days.stream().map(day -> day.equals(from) ? to : day).toList());
         }
+    }
+
+    /** The same with the days that a plan gives; what waits has none. */
+    PlanState planned(Plan plan) {
+        Map<Long, ChainState> given = new TreeMap<>();
+        chains.forEach((id, chain) -> given.put(
+                id, chain.on(plan.of(id).stream().map(madeOn::plusDays).toList())));
+        return new PlanState(madeOn, given, hours, decisions);
     }
 
     /** The same with one occurrence on another day. */

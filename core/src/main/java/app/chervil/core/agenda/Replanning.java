@@ -1,13 +1,12 @@
 package app.chervil.core.agenda;
 
 import app.chervil.core.agenda.PlanState.ChainState;
+import app.chervil.core.plan.Audit;
 import app.chervil.core.plan.Instance;
 import app.chervil.core.plan.Plan;
 import app.chervil.core.plan.Planner;
 import app.chervil.core.plan.Planner.Effort;
-import app.chervil.core.plan.Score;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -54,23 +53,24 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
         Instance instance = agenda.instance(horizon, CarriedOver.before(agenda, before, decisions));
         String mark = Marks.of(agenda, decisions, horizon);
         if (told.isPresent() && told.get().mark().equals(mark)) {
-            return new Standing(agenda, instance, Planner.kept(instance), told.get(), Optional.empty());
+            return new Standing(agenda, new Audit(instance, Planner.kept(instance)), told.get(), Optional.empty());
         }
         boolean large = instance.chains().size() > MOST_AT_ONCE;
-        Plan plan = told.isEmpty() ? first(instance) : again(instance, agenda, before);
-        PlanState state = state(agenda, plan);
+        PlanState unplanned = state(agenda);
+        Plan plan = told.isEmpty() ? first(instance) : again(instance, agenda, new Difference(before, unplanned));
+        Audit audit = new Audit(instance, plan);
+        PlanState state = unplanned.planned(plan);
         Difference difference = new Difference(before, state);
         List<Moved.Move> moves =
                 told.isEmpty() ? List.of() : difference.moves(agenda.today().plusDays(instance.publishedDays()));
         return new Standing(
                 agenda,
-                instance,
-                plan,
+                audit,
                 new Told(
                         mark,
                         horizon,
                         state,
-                        visits(agenda, instance, plan, now),
+                        visits(agenda, audit, now),
                         told.map(Told::rough).orElse(large),
                         List.of()),
                 moves.isEmpty()
@@ -85,14 +85,14 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
         return new Told(
                 rough.told().mark(),
                 rough.told().weeks(),
-                state(rough.agenda(), plan),
-                visits(rough.agenda(), rough.instance(), plan, now),
+                state(rough.agenda()).planned(plan),
+                visits(rough.agenda(), new Audit(rough.instance(), plan), now),
                 false,
                 List.of());
     }
 
-    private List<BookedVisit> visits(Agenda agenda, Instance instance, Plan plan, Instant now) {
-        return new Visits(agenda, instance, plan).booked(told.map(Told::visits).orElse(List.of()), now);
+    private List<BookedVisit> visits(Agenda agenda, Audit audit, Instant now) {
+        return new Visits(agenda, audit).booked(told.map(Told::visits).orElse(List.of()), now);
     }
 
     private static Plan first(Instance instance) {
@@ -103,16 +103,14 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
         return Planner.plan(instance, effort, SEED);
     }
 
-    private Plan again(Instance instance, Agenda agenda, PlanState before) {
-        PlanState now = state(agenda, new Plan(Map.of(), new Score(0, 0)));
-        boolean everywhere =
-                !before.hours().equals(now.hours()) && instance.chains().size() <= MOST_AT_ONCE;
-        Set<String> names = new Difference(before, now).touched();
+    private Plan again(Instance instance, Agenda agenda, Difference difference) {
+        boolean everywhere = difference.inHours() && instance.chains().size() <= MOST_AT_ONCE;
+        Set<String> names = difference.touched();
         Set<Long> touched = agenda.tanks().values().stream()
                 .filter(tank -> everywhere || names.contains(tank.name()))
                 .map(tank -> tank.id())
                 .collect(Collectors.toCollection(HashSet::new));
-        if (!before.decisions().equals(now.decisions())) {
+        if (difference.inDecisions()) {
             decisions.stream()
                     .flatMap(decision -> agenda.find(decision.chain()).stream())
                     .forEach(work -> touched.add(work.chain().place().tank()));
@@ -120,17 +118,11 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
         return Planner.replan(instance, touched, SEED);
     }
 
-    private PlanState state(Agenda agenda, Plan plan) {
-        LocalDate today = agenda.today();
+    /** What a plan rests on, before any day is given. */
+    private PlanState state(Agenda agenda) {
         Map<Long, ChainState> chains = new TreeMap<>();
-        agenda.work()
-                .forEach((id, work) -> chains.put(
-                        id,
-                        ChainState.of(
-                                agenda,
-                                work,
-                                plan.of(id).stream().map(today::plusDays).toList())));
-        agenda.waiting().forEach(work -> chains.put(work.chain().id(), ChainState.of(agenda, work, List.of())));
-        return new PlanState(today, chains, Marks.hours(agenda.people()), Marks.decisions(decisions));
+        agenda.work().forEach((id, work) -> chains.put(id, ChainState.of(agenda, work)));
+        agenda.waiting().forEach(work -> chains.put(work.chain().id(), ChainState.of(agenda, work)));
+        return new PlanState(agenda.today(), chains, Marks.hours(agenda.people()), Marks.decisions(decisions));
     }
 }

@@ -22,10 +22,11 @@ import java.util.stream.Collectors;
 /**
  * The plan in force with what it was made from.
  *
+ * @param audit reads the plan
  * @param told as it is to be kept
  * @param moved what moved against the plan before it; empty if nothing did
  */
-public record Standing(Agenda agenda, Instance instance, Plan plan, Told told, Optional<Moved> moved) {
+public record Standing(Agenda agenda, Audit audit, Told told, Optional<Moved> moved) {
     /**
      * A day with its minutes.
      *
@@ -68,6 +69,14 @@ public record Standing(Agenda agenda, Instance instance, Plan plan, Told told, O
         }
     }
 
+    public Instance instance() {
+        return audit.instance();
+    }
+
+    public Plan plan() {
+        return audit.plan();
+    }
+
     public LocalDate today() {
         return agenda.today();
     }
@@ -78,18 +87,17 @@ public record Standing(Agenda agenda, Instance instance, Plan plan, Told told, O
 
     /** The first so many days with their minutes. */
     public List<Day> days(int count) {
-        List<Integer> minutes = new Audit(instance, plan).minutes();
         List<Day> days = new ArrayList<>();
         for (int day = 0; day < count; day++) {
-            var hours = instance.hours().days().get(day);
-            days.add(new Day(date(day), minutes.get(day), hours.keeper(), hours.helpers()));
+            var hours = instance().hours().days().get(day);
+            days.add(new Day(date(day), audit.minutes(day), hours.keeper(), hours.helpers()));
         }
         return days;
     }
 
     /** Visits of the published days, by day. */
     public List<Visit> visits() {
-        return visits(plan.visits(instance));
+        return visits(audit.visits());
     }
 
     private List<Visit> visits(List<Plan.Visit> some) {
@@ -120,21 +128,21 @@ public record Standing(Agenda agenda, Instance instance, Plan plan, Told told, O
 
     private Task task(Occurrence one) {
         long chain = one.chain().id();
-        Span span = plan.span(one);
+        Span span = plan().span(one);
         return new Task(
                 chain,
                 agenda.of(chain).subject(),
                 one.chain().work().minutes(),
                 new Window(date(span.earliest()), date(span.ideal()), date(span.latest())),
                 Math.max(0, one.day() - span.latest()),
-                instance.pins(chain, one.k()),
+                instance().pins(chain, one.k()),
                 one.chain().demand().spaced());
     }
 
     /** The occurrence of a chain on a day; empty if it is not planned then. */
     public Optional<Occurrence> occurrence(long chain, LocalDate on) {
         int day = CarriedOver.day(today(), on);
-        int k = plan.of(chain).indexOf(day);
+        int k = plan().of(chain).indexOf(day);
         return k < 0
                 ? Optional.empty()
                 : Optional.of(new Occurrence(agenda.of(chain).chain(), k, day));
@@ -154,7 +162,7 @@ public record Standing(Agenda agenda, Instance instance, Plan plan, Told told, O
 
         private Walk(LocalDate day) {
             List<Plan.Visit> today = new ArrayList<>();
-            for (Plan.Visit visit : plan.visits(instance)) {
+            for (Plan.Visit visit : audit.visits()) {
                 LocalDate on = date(visit.day());
                 tanks.merge(on, 1, Integer::sum);
                 if (on.equals(day)) {
@@ -172,7 +180,7 @@ public record Standing(Agenda agenda, Instance instance, Plan plan, Told told, O
         }
 
         private boolean isDueChore(Occurrence one, LocalDate on, LocalDate day) {
-            boolean late = date(plan.span(one).latest()).isBefore(day);
+            boolean late = date(plan().span(one).latest()).isBefore(day);
             return (on.equals(day) || late)
                     && agenda.of(one.chain().id()).subject().chore().isPresent();
         }

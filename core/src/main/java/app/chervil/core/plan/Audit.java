@@ -14,26 +14,32 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 
 /** Reads a plan for what cannot be had, and for the minutes of its days. */
 public final class Audit {
     private final Instance instance;
     private final Plan plan;
+    private final List<Visit> visits;
     private final Map<Integer, List<Visit>> byDay;
 
     public Audit(Instance instance, Plan plan) {
         this.instance = instance;
         this.plan = plan;
-        byDay = plan.visits(instance).stream().collect(Collectors.groupingBy(Visit::day));
+        visits = plan.visits(instance);
+        byDay = visits.stream().collect(Collectors.groupingBy(Visit::day));
     }
 
-    /** Minutes of each published day, set-ups included. */
-    public List<Integer> minutes() {
-        return IntStream.range(0, instance.publishedDays())
-                .map(this::minutes)
-                .boxed()
-                .toList();
+    public Instance instance() {
+        return instance;
+    }
+
+    public Plan plan() {
+        return plan;
+    }
+
+    /** What is done within the published days, by day and tank; skipped work is left out. */
+    public List<Visit> visits() {
+        return visits;
     }
 
     /** Minutes of a visit: its work, the openings it needs, and being at the tank unless its water is changed. */
@@ -56,13 +62,18 @@ public final class Audit {
         return openings + (waterChange ? 0 : instance.setUps().tankMinutes());
     }
 
-    private int minutes(int day) {
-        List<Visit> visits = byDay.getOrDefault(day, List.of());
-        int rooms = (int) visits.stream()
+    /**
+     * Minutes of a day, set-ups included.
+     *
+     * @param day zero-based, below the number of published days
+     */
+    public int minutes(int day) {
+        List<Visit> ofDay = byDay.getOrDefault(day, List.of());
+        int rooms = (int) ofDay.stream()
                 .map(visit -> instance.setUps().rooms().getOrDefault(visit.tank(), 0))
                 .distinct()
                 .count();
-        return visits.stream().mapToInt(this::minutes).sum()
+        return ofDay.stream().mapToInt(this::minutes).sum()
                 + rooms * instance.setUps().roomMinutes();
     }
 
@@ -86,7 +97,7 @@ public final class Audit {
             }
         }
         tooClose(found);
-        byDay.values().forEach(visits -> visits.forEach(visit -> apart(visit, found)));
+        visits.forEach(visit -> apart(visit, found));
         instance.chains().forEach(chain -> late(chain, found));
         found.sort(Comparator.comparingInt(Trouble::day));
         return found;
@@ -115,7 +126,7 @@ public final class Audit {
 
     private void tooClose(List<Trouble> found) {
         Map<Long, List<Occurrence>> ofTank = new HashMap<>();
-        plan.visits(instance).forEach(visit -> visit.occurrences().stream()
+        visits.forEach(visit -> visit.occurrences().stream()
                 .filter(one -> one.chain().demand().spaced())
                 .forEach(one -> ofTank.computeIfAbsent(visit.tank(), tank -> new ArrayList<>())
                         .add(one)));

@@ -47,8 +47,9 @@ final class Board {
         days = instance.days();
         List<Lane> made = new ArrayList<>();
         Closures closures = new Closures(instance.hours());
+        Timings timings = new Timings(days);
         for (Chain chain : instance.chains()) {
-            made.add(new Lane(instance, closures, chain, made.size()));
+            made.add(new Lane(instance, closures, timings, chain, made.size()));
         }
         lanes = List.copyOf(made);
         placed = new int[lanes.size()][];

@@ -24,10 +24,10 @@ final class Lane {
     /** Day that people were told, or -1. */
     final int[] published;
 
-    private final int[] firstCost;
+    private final long[] firstCost;
     private final long[] gapCost;
 
-    Lane(Instance instance, Closures closures, Chain chain, int index) {
+    Lane(Instance instance, Closures closures, Timings timings, Chain chain, int index) {
         this.chain = chain;
         this.index = index;
         int days = instance.days();
@@ -47,13 +47,8 @@ final class Lane {
             to[k] = Math.max(from[k], to[k]);
         }
         fixed.stream().filter(one -> one.k() < count).forEach(this::fix);
-        firstCost = new int[days];
-        gapCost = new long[days];
-        for (int day = 0; day < days; day++) {
-            firstCost[day] = Weights.timing(chain.rhythm().first(), interval(), day);
-            gapCost[day] =
-                    Score.pack(ownSpacing(day), Weights.timing(chain.rhythm().gap(), interval(), day));
-        }
+        firstCost = timings.of(chain.rhythm().first(), interval(), false);
+        gapCost = timings.of(chain.rhythm().gap(), interval(), chain.demand().spaced());
     }
 
     int count() {
@@ -73,10 +68,6 @@ final class Lane {
     /** Packed cost of a distance between neighbours. */
     long gap(int days) {
         return gapCost[days];
-    }
-
-    private int ownSpacing(int gap) {
-        return chain.demand().spaced() ? Weights.DAY_TOO_CLOSE * Math.max(0, Weights.APART_DAYS - gap) : 0;
     }
 
     private int reachAfter() {

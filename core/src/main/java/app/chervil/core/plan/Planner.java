@@ -76,7 +76,7 @@ public final class Planner {
             }
         }
         search.anneal(near, REPLANS_A_LANE * near.size());
-        search.sweep(1);
+        search.settle(near);
         return result(board, search);
     }
 

@@ -106,6 +106,12 @@ final class Search {
         sweep(MOST_SWEEPS);
     }
 
+    /** Moves each of some lanes to its best days once. */
+    void settle(List<Integer> lanes) {
+        lanes.forEach(this::settle);
+        keep();
+    }
+
     private boolean settle(int lane) {
         int[] was = board.remove(lane);
         long old = board.cost(lane, was);

@@ -200,7 +200,7 @@ class ReplanningTest {
                 .findFirst()
                 .orElseThrow();
         // The other visit came from where the next one is wanted now, and nobody was told of the next one.
-        Told told = new Told("", 8, before.told().state(), List.of(elsewhere.named(next.id())), false, List.of());
+        Told told = new Told("", 8, before.told().state(), List.of(named(elsewhere, next.id())), false, List.of());
 
         Standing after = new Replanning(Optional.of(told), List.of()).of(agenda(brook()), 8, NOW);
 
@@ -305,5 +305,17 @@ class ReplanningTest {
 
         assertThat(VisitWords.summary(visit)).startsWith("Brook: ").endsWith(visit.minutes() + " min");
         assertThat(VisitWords.description(visit)).startsWith("- ").contains(" min\n");
+    }
+
+    private static BookedVisit named(BookedVisit visit, UUID id) {
+        return new BookedVisit(
+                id,
+                visit.tank(),
+                visit.on(),
+                visit.account(),
+                visit.minutes(),
+                visit.work(),
+                visit.sequence(),
+                visit.changedAt());
     }
 }

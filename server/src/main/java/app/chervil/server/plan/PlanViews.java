@@ -5,7 +5,6 @@ import app.chervil.core.agenda.Carried;
 import app.chervil.core.agenda.Moved;
 import app.chervil.core.agenda.Standing;
 import app.chervil.core.calc.FirstLetter;
-import app.chervil.core.plan.Audit;
 import app.chervil.core.plan.Plan.Occurrence;
 import app.chervil.core.plan.Plan.Visit;
 import app.chervil.core.plan.Score;
@@ -44,7 +43,6 @@ final class PlanViews {
     }
 
     PlanView of(int weeks, List<Moved> changes, @Nullable String undo) {
-        Audit audit = new Audit(standing.instance(), standing.plan());
         LocalDate end = standing.today().plusDays(7L * weeks);
         List<PlanDay> days =
                 standing.days(7 * weeks).stream().map(PlanViews::day).toList();
@@ -57,7 +55,7 @@ final class PlanViews {
                         .map(this::visit)
                         .toList(),
                 standing.agenda().waiting().stream().map(this::waiting).toList(),
-                audit.troubles().stream()
+                standing.audit().troubles().stream()
                         .map(this::trouble)
                         .filter(trouble -> trouble.on().isBefore(end))
                         .toList(),
@@ -184,7 +182,7 @@ final class PlanViews {
     private PlanClosure closure(int first, int last) {
         List<ShiftedWork> before = new ArrayList<>();
         List<ShiftedWork> after = new ArrayList<>();
-        for (Visit visit : standing.plan().visits(standing.instance())) {
+        for (Visit visit : standing.audit().visits()) {
             for (Occurrence one : visit.occurrences()) {
                 int ideal = standing.plan().span(one).ideal();
                 if (ideal >= first && ideal <= last && (one.day() < first || one.day() > last)) {
