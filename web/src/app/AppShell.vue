@@ -1,15 +1,18 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { defineAsyncComponent, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { RestartGuard } from '@/features/procedure'
 import { useKeys } from '@/shared/keys'
 import { usePreferences } from '@/shared/preferences'
-import KeysHelp from './KeysHelp.vue'
+import PhoneBar from './PhoneBar.vue'
 import { PLACES } from './places'
-import SearchPalette from './SearchPalette.vue'
 import RailNav from './RailNav.vue'
 
 /** The rail with its places, and the keys that work everywhere. */
+/** Loaded when they are first wanted. */
+const KeysHelp = defineAsyncComponent(() => import('./KeysHelp.vue'))
+const SearchPalette = defineAsyncComponent(() => import('./SearchPalette.vue'))
+
 const router = useRouter()
 const route = useRoute()
 const preferences = usePreferences()
@@ -45,8 +48,9 @@ const logHere = () =>
       <RestartGuard v-if="route.name !== 'service'" />
       <RouterView :key="route.path" />
     </div>
-    <KeysHelp v-model="helping" />
-    <SearchPalette v-model="searching" />
+    <PhoneBar @search="searching = true" />
+    <KeysHelp v-if="helping" v-model="helping" />
+    <SearchPalette v-if="searching" v-model="searching" />
   </div>
 </template>
 

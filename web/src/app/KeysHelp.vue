@@ -9,7 +9,7 @@ const KEYS = [
   { keys: ['l'], does: 'Log a service now' },
   { keys: ['e'], does: 'On a tank: change it' },
   { keys: ['1', '…', '5'], does: 'On the tiles: how it looked' },
-  { keys: ['/'], does: 'Search tanks, filters and stages' },
+  { keys: ['/'], does: 'Search for anything' },
   { keys: ['d'], does: 'Day or lamp theme' },
   { keys: ['?'], does: 'These keys' },
 ]

@@ -1,22 +1,17 @@
 <script setup lang="ts">
 import { useRoute } from 'vue-router'
 import { useSession } from '@/features/account'
-import { PLACES } from './places'
+import { PLACES, placeOf } from './places'
 import SiteMenu from './SiteMenu.vue'
 
-/** The rail: the places, logging, and what sits behind the site's name. */
+/** The rail of a wide screen: the places, logging, and what sits behind the site's name. */
 const emit = defineEmits<{ keys: []; search: [] }>()
 
 const route = useRoute()
 const { data: session } = useSession()
-
-const within = (place: string) => {
-  const logging = route.path.endsWith('/log')
-  if (logging) return place === 'log'
-  const water = /^\/water$|\/water(\/|$)/.test(route.path)
-  if (water || place === 'water') return water && place === 'water'
-  return place === 'rounds' ? route.path === '/' : route.path.startsWith(`/${place}`)
-}
+const LINKS = [...PLACES.map(({ name, label }) => ({ place: name, name, label }))]
+LINKS.push({ place: 'log', name: 'pick-log', label: 'Log' })
+const within = (place: string) => placeOf(route.path) === place
 </script>
 
 <template>
@@ -25,22 +20,15 @@ const within = (place: string) => {
       <path d="M17 32V14M17 20C9 20 6 15 5 9c6 0 11 3 12 9M17 15c0-6 4-10 11-11 0 7-4 12-11 13" />
     </svg>
     <RouterLink
-      v-for="place in PLACES"
-      :key="place.name"
-      :to="{ name: place.name }"
+      v-for="link in LINKS"
+      :key="link.name"
+      :to="{ name: link.name }"
       class="place"
-      :class="{ on: within(place.name) }"
-      :aria-current="within(place.name) ? 'page' : undefined"
+      :class="{ on: within(link.place) }"
+      :aria-current="within(link.place) ? 'page' : undefined"
     >
-      {{ place.label }}
+      {{ link.label }}
     </RouterLink>
-    <RouterLink
-      :to="{ name: 'pick-log' }"
-      :class="{ on: within('log') }"
-      :aria-current="within('log') ? 'page' : undefined"
-      class="place"
-      >Log</RouterLink
-    >
     <SiteMenu v-if="session?.name" :session="session" @keys="emit('keys')" @search="emit('search')" />
   </nav>
 </template>
@@ -58,6 +46,7 @@ const within = (place: string) => {
 }
 
 .mark {
+  flex: none;
   margin: 0 0 18px 18px;
 }
 
@@ -85,33 +74,7 @@ const within = (place: string) => {
 
 @media (width <= 640px) {
   .rail {
-    position: fixed;
-    inset: auto 0 0;
-    z-index: 5;
-    flex-direction: row;
-    height: 58px;
-    padding: 0;
-    border: 0;
-    border-top: 1px solid var(--line);
-    background: var(--surface);
-  }
-
-  .mark {
     display: none;
-  }
-
-  .place {
-    flex: 1;
-    align-content: center;
-    padding: 0;
-    border: 0;
-    border-top: 4px solid transparent;
-    font-size: 13px;
-    text-align: center;
-  }
-
-  .place.on {
-    border-top-color: var(--herb);
   }
 }
 </style>

@@ -1,109 +1,92 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
-import { useRouter } from 'vue-router'
+import { onMounted, ref, useTemplateRef } from 'vue'
+import { useRouter, type RouteLocationRaw } from 'vue-router'
 import { useSiteFilters } from '@/features/filter'
+import { useStores } from '@/features/stock'
 import { useTanks } from '@/features/tank'
+import { found, type Findable } from './finding'
+import { PLACES, OF_SITE } from './places'
 
-/** Finds tanks, filters and stages by a few letters. */
+/** Finds tanks, filters, stages, tasks, things in store, pages and what can be done, by a few letters. */
 const shown = defineModel<boolean>({ required: true })
 
 const router = useRouter()
 const tanks = useTanks()
 const filters = useSiteFilters()
+const stores = useStores()
 const wanted = ref('')
-const input = useTemplateRef<HTMLInputElement>('input')
-const MOST = 8
+const input = useTemplateRef<{ focus: () => void }>('input')
 
-const places = computed(() => {
+function all(): Findable[] {
   const nameOf = (id: number) => tanks.data.value?.find((tank) => tank.id === id)?.tank.name ?? ''
-  const ofTanks = (tanks.data.value ?? []).map((tank) => ({
-    tank: tank.id,
-    words: tank.tank.name,
-    where: tank.tank.room,
-  }))
-  const ofFilters = (filters.data.value ?? []).flatMap((filter) => [
-    { tank: filter.tankId, words: filter.name, where: nameOf(filter.tankId) },
-    ...filter.stages.map((stage) => ({
-      tank: filter.tankId,
-      words: stage.name,
-      where: `${filter.name}, ${nameOf(filter.tankId)}`,
+  const to = (name: string, tank: number): RouteLocationRaw => ({ name, params: { tank } })
+  return [
+    ...[...PLACES, ...OF_SITE].map(({ name, label }) => ({ value: label, where: 'page', to: { name } })),
+    ...(tanks.data.value ?? []).flatMap(({ id, tank }) => [
+      { value: tank.name, where: tank.room, to: to('tank', id) },
+      { value: `Log a service on ${tank.name}`, where: 'do', to: to('log', id) },
+      { value: `Enter readings for ${tank.name}`, where: 'do', to: to('new-readings', id) },
+      { value: `Change water in ${tank.name}`, where: 'do', to: to('water-change', id) },
+    ]),
+    ...(filters.data.value ?? []).flatMap((filter) => {
+      const where = `${filter.name}, ${nameOf(filter.tankId)}`
+      return [
+        { value: filter.name, where: nameOf(filter.tankId), to: to('tank', filter.tankId) },
+        ...filter.stages.map((stage) => ({ value: stage.name, where, to: to('tank', filter.tankId) })),
+        ...filter.tasks
+          .filter((task) => task.mode !== 'OFF')
+          .map((task) => ({
+            value: task.name,
+            where,
+            to: { name: 'task', params: { tank: filter.tankId, task: task.id } },
+          })),
+      ]
+    }),
+    ...(stores.data.value?.items ?? []).map((one) => ({
+      value: one.item.name,
+      where: 'in store',
+      to: { name: 'store-item', params: { item: one.id } },
     })),
-  ])
-  return [...ofTanks, ...ofFilters]
-})
-const found = computed(() => {
-  const letters = wanted.value.trim().toLocaleLowerCase()
-  return letters
-    ? places.value.filter((place) => place.words.toLocaleLowerCase().includes(letters)).slice(0, MOST)
-    : []
-})
+  ]
+}
 
-watch(shown, async (open) => {
-  wanted.value = ''
-  await nextTick()
-  if (open) input.value?.focus()
-})
+/** The dialog takes the focus as it opens; the field has it after. */
+onMounted(() => setTimeout(() => input.value?.focus(), 100))
 
-function go(tank: number | undefined) {
-  if (tank === undefined) return
+function go(one: Record<string, unknown>) {
   shown.value = false
-  void router.push({ name: 'tank', params: { tank } })
+  void router.push((one as unknown as Findable).to)
 }
 </script>
 
 <template>
-  <el-dialog v-model="shown" title="Search" width="min(520px, 94vw)">
-    <form @submit.prevent="go(found[0]?.tank)">
-      <input
-        ref="input"
-        v-model="wanted"
-        type="search"
-        aria-label="Tank, filter or stage"
-        placeholder="Tank, filter or stage"
-      />
-    </form>
-    <ul aria-live="polite">
-      <li v-for="(place, i) in found" :key="i">
-        <button type="button" @click="go(place.tank)">
-          {{ place.words }} <span class="quiet small">{{ place.where }}</span>
-        </button>
-      </li>
-      <li v-if="wanted.trim() && found.length === 0" class="quiet">Nothing by that name.</li>
-    </ul>
+  <el-dialog v-model="shown" title="Search" width="min(560px, 94vw)" align-center>
+    <el-autocomplete
+      ref="input"
+      v-model="wanted"
+      class="wanted"
+      size="large"
+      aria-label="Tank, filter, stage, task, thing in store or page"
+      placeholder="Tank, filter, stage, task, thing in store…"
+      :fetch-suggestions="(letters: string, tell: (found: Findable[]) => void) => tell(found(all(), letters))"
+      :trigger-on-focus="false"
+      :teleported="false"
+      :debounce="60"
+      highlight-first-item
+      @select="go"
+    >
+      <template #default="{ item }">
+        {{ item.value }} <span class="quiet small">{{ item.where }}</span>
+      </template>
+    </el-autocomplete>
+    <p v-if="wanted.trim() && found(all(), wanted).length === 0" class="quiet" role="status">
+      Nothing by that name.
+    </p>
   </el-dialog>
 </template>
 
 <style scoped>
-input {
+.wanted {
   width: 100%;
-  min-height: var(--touch);
-  padding: 0 14px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: var(--surface);
-  color: var(--ink);
-  font: 18px var(--text);
-}
-
-ul {
-  min-height: 60px;
-  margin-top: 8px;
-}
-
-li button {
-  width: 100%;
-  min-height: 44px;
-  padding: 6px 10px;
-  border: 0;
-  background: none;
-  color: var(--ink);
-  font: 560 16px var(--text);
-  text-align: left;
-  cursor: pointer;
-}
-
-li button:hover,
-li button:focus-visible {
-  background: var(--herb-soft);
 }
 </style>

@@ -1,8 +1,19 @@
+import { computed } from 'vue'
+import { unitsInUse } from './units'
+
 const DAY_MS = 86_400_000
-const LONG = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' })
-const SHORT = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
-const WITH_YEAR = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
-const WEEKDAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short' })
+/** Words of a day in the site's order: "13 Nov", or "Nov 13" where the month comes first. */
+const written = computed(() => {
+  const locale = unitsInUse.value.dateOrder === 'MONTH_FIRST' ? 'en-US' : 'en-GB'
+  const format = (options: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat(locale, options)
+  return {
+    long: format({ weekday: 'long', day: 'numeric', month: 'long' }),
+    short: format({ day: 'numeric', month: 'short' }),
+    withYear: format({ day: 'numeric', month: 'short', year: 'numeric' }),
+    weekday: format({ weekday: 'short' }),
+    moment: format({ dateStyle: 'medium', timeStyle: 'short' }),
+  }
+})
 
 /** A day as the API writes it: yyyy-mm-dd. */
 export type Day = string
@@ -13,7 +24,13 @@ export interface Window {
   latest: Day
 }
 
-function parse(day: Day): Date {
+const ORDERS = { DAY_FIRST: 'D/M/YYYY', MONTH_FIRST: 'M/D/YYYY', YEAR_FIRST: 'YYYY-M-D' }
+
+/** How a day is typed and shown in a field; a nought before a digit may be left out. */
+export const dayFormat = computed(() => ORDERS[unitsInUse.value.dateOrder])
+
+/** Midnight of a day where the browser is. */
+export function parse(day: Day): Date {
   const [year = 0, month = 1, date = 1] = day.split('-').map(Number)
   return new Date(year, month - 1, date)
 }
@@ -29,15 +46,17 @@ export function daysBetween(from: Day, to: Day): number {
   return Math.round((parse(to).getTime() - parse(from).getTime()) / DAY_MS)
 }
 
-export const longDay = (day: Day) => LONG.format(parse(day))
-export const weekday = (day: Day) => WEEKDAY.format(parse(day))
+export const longDay = (day: Day) => written.value.long.format(parse(day))
+/** A moment where the browser is: "13 Nov 2026, 18:30". */
+export const momentWords = (moment: string) => written.value.moment.format(new Date(moment))
+export const weekday = (day: Day) => written.value.weekday.format(parse(day))
 
 const YEAR_NEEDED_DAYS = 300
 
 /** "13 Nov", with the year once the month alone could be taken for another. */
 export function shortDay(day: Day, reference: Day = today()): string {
   const far = Math.abs(daysBetween(reference, day)) > YEAR_NEEDED_DAYS
-  return (far ? WITH_YEAR : SHORT).format(parse(day))
+  return (far ? written.value.withYear : written.value.short).format(parse(day))
 }
 
 /** No part is left alone for longer, so only what stands still lies so far ahead. */
@@ -65,6 +84,9 @@ export function addDays(day: Day, days: number): Day {
   date.setDate(date.getDate() + days)
   return today(date)
 }
+
+/** So many days ago. */
+export const daysBefore = (days: number): Day => addDays(today(), -days)
 
 /** "today", "3 days ago". */
 export const agoWords = (since: Day, at: Day = today()): string =>

@@ -1,13 +1,4 @@
-import { onBeforeUnmount, ref } from 'vue'
+import { useIntervalFn, useTimestamp } from '@vueuse/core'
 
 /** The time in ms, once a second. */
-export function useNow() {
-  const now = ref(Date.now())
-  const ticking = setInterval(() => {
-    now.value = Date.now()
-  }, 1000)
-  onBeforeUnmount(() => {
-    clearInterval(ticking)
-  })
-  return now
-}
+export const useNow = () => useTimestamp({ scheduler: (update) => useIntervalFn(update, 1000) })

@@ -1,3 +1,5 @@
+import { inOurUnits } from './units'
+
 /** One rule broken, at the field it belongs to. */
 export interface Violation {
   field: string
@@ -42,11 +44,11 @@ export class Problem extends Error {
 
   /** Messages by field, for a form. */
   get byField(): Record<string, string> {
-    return Object.fromEntries(this.errors.map((error) => [error.field, error.message]))
+    return Object.fromEntries(this.errors.map((error) => [error.field, inOurUnits(error.message)]))
   }
 }
 
 /** Any failure in words for people. */
 export function wordsOf(failure: unknown): string {
-  return failure instanceof Error ? failure.message : 'Something went wrong. Try again.'
+  return failure instanceof Error ? inOurUnits(failure.message) : 'Something went wrong. Try again.'
 }

@@ -1,5 +1,5 @@
 import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
-import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils'
+import { enableAutoUnmount, flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { createPinia } from 'pinia'
 import { afterEach, vi } from 'vitest'
 import type { Component } from 'vue'
@@ -94,5 +94,21 @@ export async function mountView(view: Component, props: Record<string, unknown> 
 
 /** Lets answers arrive and the view follow. */
 export async function settled() {
+  await vi.dynamicImportSettled()
   for (let turn = 0; turn < 6; turn++) await flushPromises()
+}
+
+/** Opens a field's list and takes the choice of that name, as a hand would. */
+export async function choose(wrapper: VueWrapper, field: string, label: string) {
+  await wrapper.get(`[data-field="${field}"] .el-select__wrapper`).trigger('click')
+  await settled()
+  const list = document.getElementById(
+    wrapper.get(`[data-field="${field}"] [role=combobox]`).attributes('aria-controls') ?? '',
+  )
+  const choice = [...(list?.querySelectorAll<HTMLElement>('[role=option]') ?? [])].find((one) =>
+    one.textContent.includes(label),
+  )
+  if (!choice) throw new Error(`no choice ${label} in ${field}`)
+  choice.click()
+  await settled()
 }

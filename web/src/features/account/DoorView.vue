@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed, reactive } from 'vue'
+import { computed, reactive, ref } from 'vue'
+import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { useSending } from '@/shared/form'
-import { useDemoDoor, useSession, useSetUp, useSignIn } from './queries'
+import { proposed, SYSTEMS, type System } from '@/shared/units'
+import { useChooseUnits, useDemoDoor, useSession, useSetUp, useSignIn } from './queries'
 
 /** Coming in: sign-in, the first account, or the demo's doors. */
 const { data: session } = useSession()
@@ -10,6 +12,7 @@ const { sending, errors, trouble, send } = useSending()
 const signIn = useSignIn()
 const setUp = useSetUp()
 const demo = useDemoDoor()
+const units = useChooseUnits()
 
 const first = computed(() => session.value?.needsSetup === true)
 const form = reactive({ login: '', password: '' })
@@ -18,11 +21,23 @@ const keeper = reactive({ login: '', name: '', password: '' })
 
 const ROLE = { KEEPER: 'keeper', HELPER: 'helper' }
 
-function submit() {
-  void send(() =>
-    first.value ? setUp.mutateAsync({ ...setup, keeper: { ...keeper } }) : signIn.mutateAsync({ ...form }),
-  )
+/** Proposed from the browser's language; all of it can be changed later. */
+const proposal = proposed(navigator.language)
+const system = ref(proposal.system)
+const SYSTEM: { value: System; label: string; hint: string }[] = [
+  { value: 'METRIC', label: 'Metric', hint: 'Litres and °C. You can change each unit later.' },
+  { value: 'US', label: 'US', hint: 'US gallons and °F. You can change each unit later.' },
+  { value: 'UK', label: 'UK', hint: 'Imperial gallons and °C. You can change each unit later.' },
+]
+
+async function begin() {
+  await setUp.mutateAsync({ ...setup, keeper: { ...keeper } })
+  const { decimalSign } = proposal.units
+  // The account stands; units can be chosen again if this one answer is lost.
+  await units.mutateAsync({ ...SYSTEMS[system.value], decimalSign }).catch(() => undefined)
 }
+
+const submit = () => send<unknown>(() => (first.value ? begin() : signIn.mutateAsync({ ...form })))
 </script>
 
 <template>
@@ -36,17 +51,15 @@ function submit() {
         A made-up visitor centre with seven tanks and eighteen months of records. Sign in as
       </p>
       <div class="doors">
-        <button
+        <el-button
           v-for="account in session.demoAccounts"
           :key="account.login"
-          class="button"
-          :class="{ outlined: account.role === 'HELPER' }"
-          type="button"
+          :type="account.role === 'KEEPER' ? 'primary' : undefined"
           :disabled="sending"
           @click="send(() => demo.mutateAsync(account.login))"
         >
           {{ account.name }}, {{ ROLE[account.role] }}
-        </button>
+        </el-button>
       </div>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     </template>
@@ -84,6 +97,7 @@ function submit() {
           hint="At least 10 characters"
           :error="errors['keeper.password']"
         />
+        <ChoiceRow v-model="system" legend="Units" name="system" :choices="SYSTEM" />
       </template>
       <template v-else>
         <TextField
@@ -103,9 +117,9 @@ function submit() {
         />
       </template>
       <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
-      <button class="button" type="submit" :disabled="sending">
+      <el-button type="primary" native-type="submit" :disabled="sending">
         {{ first ? 'Make the account' : 'Sign in' }}
-      </button>
+      </el-button>
     </form>
   </main>
 </template>
@@ -130,10 +144,5 @@ form,
   display: grid;
   gap: var(--gap-3);
   margin-top: var(--gap-3);
-}
-
-.trouble {
-  color: var(--brick);
-  font-weight: 600;
 }
 </style>

@@ -31,7 +31,7 @@ async function removeHelper(id: number) {
 <template>
   <main class="page narrow">
     <h1>People</h1>
-    <p class="quiet">Helpers do and log work; only the keeper deletes tanks and manages people.</p>
+    <p class="quiet">Helpers do and log work. Only a keeper deletes tanks and manages people.</p>
     <AsyncState
       :pending="accounts.isPending.value"
       :error="accounts.error.value"
@@ -44,14 +44,14 @@ async function removeHelper(id: number) {
             <strong>{{ account.name }}</strong> <span class="quiet">signs in as {{ account.login }}</span>
           </span>
           <span>{{ account.role === 'KEEPER' ? 'keeper' : 'helper' }}</span>
-          <button
+          <el-button
             v-if="keeper && account.role === 'HELPER'"
-            class="button plain"
-            type="button"
+            type="primary"
+            text
             @click="leaving = account"
           >
             Remove<span class="seen-by-readers"> {{ account.name }}</span>
-          </button>
+          </el-button>
         </li>
       </ul>
     </AsyncState>
@@ -69,13 +69,13 @@ async function removeHelper(id: number) {
         :error="errors.password"
       />
       <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
-      <button class="button" type="submit" :disabled="sending">Add helper</button>
+      <el-button type="primary" native-type="submit" :disabled="sending">Add helper</el-button>
     </form>
     <el-dialog v-model="asking" title="Remove this helper?" width="min(420px, 92vw)">
       <p>{{ leaving?.name }} can no longer sign in. What they logged keeps their name.</p>
       <template #footer>
-        <button class="button plain" type="button" @click="leaving = undefined">Keep</button>
-        <button class="button" type="button" @click="leaving && removeHelper(leaving.id)">Remove</button>
+        <el-button type="primary" text @click="leaving = undefined">Keep</el-button>
+        <el-button type="primary" @click="leaving && removeHelper(leaving.id)">Remove</el-button>
       </template>
     </el-dialog>
   </main>

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { api, body, type Schemas } from '@/shared/api/client'
+import { useUnitsOf } from '@/shared/units'
 
 export type Session = Schemas['Session']
 
@@ -11,7 +12,9 @@ const KEPT = 'chervil.session'
 /** Who was signed in here last, so that the shell opens at the tank without a connection. */
 function keptSession(): Session | undefined {
   try {
-    return JSON.parse(localStorage.getItem(KEPT) ?? '') as Session
+    const session = JSON.parse(localStorage.getItem(KEPT) ?? '') as Session
+    useUnitsOf(session.units)
+    return session
   } catch {
     return undefined
   }
@@ -21,6 +24,7 @@ export const sessionOptions = {
   queryKey: SESSION,
   queryFn: async () => {
     const session = await body(api.GET('/api/session'))
+    useUnitsOf(session.units)
     localStorage.setItem(KEPT, JSON.stringify(session))
     return session
   },

@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from 'vitest'
-import { mountView, refusal, settled, stubServer } from '@/testing/mounting'
+import { choose, mountView, refusal, settled, stubServer } from '@/testing/mounting'
 import BenchView from './BenchView.vue'
 
 const TANKS = [{ id: 2, version: 1, tank: { name: 'Brook bench' } }]
@@ -36,7 +36,7 @@ async function open(answers: Record<string, unknown> = {}) {
 describe('what if', () => {
   it('asks for the ways in the order of the page and shows every measure', async () => {
     const { wrapper, compare, sent } = await open()
-    await wrapper.find('select').setValue('2')
+    await choose(wrapper, 'tankId', 'Brook bench')
 
     await compare()
 

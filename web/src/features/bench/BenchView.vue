@@ -2,7 +2,8 @@
 import { computed, reactive, ref } from 'vue'
 import { useTanks } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
-import TextField from '@/shared/components/TextField.vue'
+import NumberField from '@/shared/components/NumberField.vue'
+import SelectField from '@/shared/components/SelectField.vue'
 import { useSending } from '@/shared/form'
 import { typedNumber } from '@/shared/units'
 import BenchNav from './BenchNav.vue'
@@ -33,7 +34,7 @@ const cancel = useCancelFuture()
 const { sending, errors, trouble, send, refuse } = useSending()
 
 const form = reactive({
-  tank: '',
+  tank: 0,
   ways: ['AS_LEARNED', 'HALF_AS_OFTEN'] as Way[],
   futures: '200',
   partPrice: '3',
@@ -42,7 +43,6 @@ const id = ref<string>()
 const future = useFuture(id)
 const run = computed(() => future.data.value)
 const running = computed(() => id.value !== undefined && (run.value?.state ?? 'RUNNING') === 'RUNNING')
-const full = computed(() => form.ways.length >= MOST_WAYS)
 
 async function compare() {
   const futures = typedNumber(form.futures)
@@ -56,7 +56,7 @@ async function compare() {
     return
   }
   const input = {
-    tankId: form.tank ? Number(form.tank) : undefined,
+    tankId: form.tank || undefined,
     ways: WAYS.map((way) => way.value).filter((way) => form.ways.includes(way)),
     futures: futures ?? 0,
     partPrice: partPrice ?? 0,
@@ -82,63 +82,57 @@ async function stop() {
     >
       <h1>What if?</h1>
       <p class="quiet">
-        A simulation: what is believed of every stage today, lived through the coming year many times with
-        chance. It compares ways of working; it promises nothing.
+        A simulation: we take what we know of each stage today and run the coming year many times, luck
+        included. It compares ways of working; it is not a promise.
       </p>
       <form class="ask" novalidate @submit.prevent="compare">
-        <label class="where">
-          <b>Where</b>
-          <select v-model="form.tank" name="tankId">
-            <option value="">The whole site</option>
-            <option v-for="tank in tanks.data.value" :key="tank.id" :value="String(tank.id)">
-              {{ tank.tank.name }}
-            </option>
-          </select>
-          <span v-if="errors.tankId" class="error" role="alert">{{ errors.tankId }}</span>
-        </label>
+        <SelectField
+          v-model="form.tank"
+          class="where"
+          label="Where"
+          name="tankId"
+          :choices="[
+            { value: 0, label: 'The whole site' },
+            ...(tanks.data.value ?? []).map((one) => ({ value: one.id, label: one.tank.name })),
+          ]"
+          :error="errors.tankId"
+        />
         <fieldset>
           <legend>Ways of working, up to three</legend>
-          <label v-for="way in WAYS" :key="way.value" class="way">
-            <input
-              v-model="form.ways"
-              type="checkbox"
-              :value="way.value"
-              :disabled="full && !form.ways.includes(way.value)"
-            />
-            <span
-              >{{ way.label }} <span class="small quiet">{{ way.hint }}</span></span
-            >
-          </label>
+          <el-checkbox-group v-model="form.ways" :max="MOST_WAYS" aria-label="Ways of working">
+            <el-checkbox v-for="way in WAYS" :key="way.value" :value="way.value" class="way">
+              {{ way.label }} <span class="small quiet">{{ way.hint }}</span>
+            </el-checkbox>
+          </el-checkbox-group>
           <span v-if="errors.ways" class="error" role="alert">{{ errors.ways }}</span>
         </fieldset>
         <div class="numbers">
-          <TextField
-            v-model="form.futures"
-            label="Futures each"
-            name="futures"
-            type="number"
-            :error="errors.futures"
-          />
-          <TextField
+          <NumberField v-model="form.futures" label="Futures each" name="futures" :error="errors.futures" />
+          <NumberField
             v-model="form.partPrice"
             label="Parts without a price cost"
             name="partPrice"
-            type="number"
-            hint="Others as in the stores"
+            hint="The rest cost what Stores says"
             :error="errors.partPrice"
           />
-          <button class="button" type="submit" :disabled="sending || running">Compare</button>
+          <el-button type="primary" native-type="submit" :disabled="sending || running">Compare</el-button>
         </div>
       </form>
       <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
       <section v-if="running" class="progress" role="status">
-        <progress :value="run?.done ?? 0" :max="run?.total ?? 1" aria-label="Futures lived" />
+        <el-progress
+          class="far"
+          :percentage="Math.round((100 * (run?.done ?? 0)) / (run?.total ?? 1))"
+          :show-text="false"
+          :stroke-width="14"
+          aria-label="Years simulated"
+        />
         <span class="num">{{ run?.done ?? 0 }} of {{ run?.total ?? '…' }}</span>
-        <button class="button plain" type="button" @click="stop">Stop</button>
+        <el-button type="primary" text @click="stop">Stop</el-button>
       </section>
       <p v-else-if="future.isError.value" role="alert">
-        The comparison was lost.
-        <button class="button plain" type="button" @click="compare">Compare again</button>
+        We lost the comparison.
+        <el-button type="primary" text @click="compare">Compare again</el-button>
       </p>
       <p v-else-if="run?.state === 'CANCELLED'" role="status">Stopped; nothing was kept.</p>
       <p v-else-if="run?.state === 'FAILED'" role="alert">The comparison failed. Try it again.</p>
@@ -158,8 +152,7 @@ async function stop() {
 }
 
 .where {
-  display: grid;
-  gap: 4px;
+  width: 220px;
 }
 
 .numbers {
@@ -180,13 +173,6 @@ fieldset {
 
 .way {
   display: flex;
-  gap: 10px;
-  align-items: center;
-  min-height: 34px;
-}
-
-.error {
-  color: var(--brick);
 }
 
 .progress {
@@ -195,8 +181,7 @@ fieldset {
   align-items: center;
 }
 
-progress {
+.far {
   width: min(420px, 60vw);
-  height: 14px;
 }
 </style>

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { watch } from 'vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import DayField from '@/shared/components/DayField.vue'
+import MeasureField from '@/shared/components/MeasureField.vue'
+import NumberField from '@/shared/components/NumberField.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { today } from '@/shared/dates'
 import { CLEANED, DIRECTION, FILL, FILTER_KIND, VALVES } from '@/shared/words'
@@ -45,13 +48,12 @@ watch(
     />
     <div class="pair">
       <TextField v-model="form.name" label="Name" name="name" hint="What you call it" :error="errors.name" />
-      <TextField
+      <DayField
         v-model="form.fittedOn"
         label="Fitted on"
         name="fittedOn"
-        type="date"
         :max="now"
-        hint="Leave empty if nobody knows"
+        hint="Leave blank if you don’t know"
         :error="errors.fittedOn"
       />
     </div>
@@ -61,12 +63,11 @@ watch(
       name="cleaned"
       :choices="CLEANED"
     />
-    <TextField
+    <DayField
       v-if="form.cleaned === 'KNOWN' || form.cleaned === 'ABOUT'"
       v-model="form.careFrom"
       label="Last cleaned"
       name="careFrom"
-      type="date"
       :max="now"
       :error="errors.careFrom"
     />
@@ -98,36 +99,32 @@ watch(
     <details :open="existing || undefined">
       <summary>What its plate says</summary>
       <div class="pair">
-        <TextField
+        <MeasureField
           v-model="form.flowLph"
           label="Rated flow"
           name="rating.flowLph"
-          type="number"
-          unit="L/h"
+          quantity="FLOW"
           :error="errors['rating.flowLph']"
         />
-        <TextField
+        <NumberField
           v-model="form.powerW"
           label="Power"
           name="rating.powerW"
-          type="number"
           unit="W"
           :error="errors['rating.powerW']"
         />
-        <TextField
+        <MeasureField
           v-model="form.maxHeadM"
           label="Maximum head"
           name="rating.maxHeadM"
-          type="number"
-          unit="m"
+          quantity="LENGTH"
           :error="errors['rating.maxHeadM']"
         />
-        <TextField
+        <MeasureField
           v-model="form.liftM"
           label="Lift here"
           name="rating.liftM"
-          type="number"
-          unit="m"
+          quantity="LENGTH"
           :error="errors['rating.liftM']"
         />
       </div>

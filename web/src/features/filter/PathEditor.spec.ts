@@ -1,5 +1,6 @@
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
+import { choose } from '@/testing/mounting'
 import { stageOf, type StageForm } from './form'
 import PathEditor from './PathEditor.vue'
 
@@ -34,7 +35,7 @@ describe('the water path editor', () => {
   it('adds a stage at the end, disposable where that is usual', async () => {
     const { wrapper, kinds } = editor([stageOf('SOCK', 'WASHABLE')])
 
-    await wrapper.get('select').setValue('FLOSS')
+    await choose(wrapper, 'adding', 'Floss')
     await wrapper.get('.add button').trigger('click')
 
     expect(kinds()).toEqual(['Sock', 'Floss'])

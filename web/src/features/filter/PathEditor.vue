@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Sortable from 'sortablejs'
 import { nextTick, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
+import SelectField from '@/shared/components/SelectField.vue'
 import { labelOf, STAGE_KIND, type StageKind } from '@/shared/words'
 import { stageOf, type StageForm } from './form'
 import StageDetails from './StageDetails.vue'
@@ -10,7 +11,7 @@ defineProps<{ errors: Record<string, string> }>()
 const stages = defineModel<StageForm[]>({ required: true })
 
 const list = useTemplateRef<HTMLOListElement>('list')
-const adding = ref<StageKind | ''>('')
+const adding = ref<StageKind>()
 const said = ref('')
 const open = ref<number>()
 const DISPOSABLE: StageKind[] = ['FINE_PAD', 'FLOSS', 'UV_LAMP', 'CARBON', 'FLEECE_ROLL', 'PHOSPHATE_REMOVER']
@@ -38,7 +39,7 @@ function add() {
   const stage = stageOf(adding.value, DISPOSABLE.includes(adding.value) ? 'DISPOSABLE' : 'WASHABLE')
   stages.value = [...stages.value, stage]
   said.value = `${nameOf(stage)} added as the last stage.`
-  adding.value = ''
+  adding.value = undefined
 }
 
 function remove(stage: StageForm) {
@@ -70,43 +71,47 @@ onBeforeUnmount(() => sortable?.destroy())
         <div class="head">
           <span class="grip" aria-hidden="true" title="Drag to reorder">⠿</span>
           <span class="num quiet">{{ i + 1 }}</span>
-          <button
-            class="button plain name"
-            type="button"
+          <el-button
+            type="primary"
+            text
+            class="name"
             :aria-expanded="open === stage.key"
             @click="open = open === stage.key ? undefined : stage.key"
           >
             {{ nameOf(stage) }}
-          </button>
+          </el-button>
           <span class="quiet small">{{ stage.make === 'WASHABLE' ? 'washable' : 'disposable' }}</span>
-          <button
-            class="button plain icon"
-            type="button"
+          <el-button
+            type="primary"
+            text
+            class="icon"
             data-move="-1"
             :disabled="i === 0"
             :aria-label="`Move ${nameOf(stage)} up`"
             @click="moveByKey(i, -1)"
           >
             ↑
-          </button>
-          <button
-            class="button plain icon"
-            type="button"
+          </el-button>
+          <el-button
+            type="primary"
+            text
+            class="icon"
             data-move="1"
             :disabled="i === stages.length - 1"
             :aria-label="`Move ${nameOf(stage)} down`"
             @click="moveByKey(i, 1)"
           >
             ↓
-          </button>
-          <button
-            class="button plain icon"
-            type="button"
+          </el-button>
+          <el-button
+            type="primary"
+            text
+            class="icon"
             :aria-label="`Remove ${nameOf(stage)}`"
             @click="remove(stage)"
           >
             ×
-          </button>
+          </el-button>
         </div>
         <StageDetails
           v-if="open === stage.key || Object.keys(errors).some((field) => field.startsWith(`stages[${i}]`))"
@@ -118,11 +123,15 @@ onBeforeUnmount(() => sortable?.destroy())
     </ol>
     <p v-if="errors.stages" class="error" role="alert">{{ errors.stages }}</p>
     <div class="add">
-      <select v-model="adding" aria-label="Stage to add">
-        <option value="">Add a stage …</option>
-        <option v-for="kind in STAGE_KIND" :key="kind.value" :value="kind.value">{{ kind.label }}</option>
-      </select>
-      <button class="button outlined" type="button" :disabled="!adding" @click="add">Add</button>
+      <SelectField
+        v-model="adding"
+        label="Stage to add"
+        name="adding"
+        placeholder="Add a stage…"
+        :choices="STAGE_KIND"
+        bare
+      />
+      <el-button :disabled="!adding" @click="add">Add</el-button>
     </div>
     <p class="seen-by-readers" role="status">{{ said }}</p>
   </div>
@@ -164,19 +173,7 @@ li {
   margin-top: var(--gap-3);
 }
 
-select {
-  min-height: 42px;
-  min-width: 200px;
-  padding: 0 10px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: var(--surface);
-  color: var(--ink);
-  font: inherit;
-}
-
-.error {
-  color: var(--brick);
-  font-weight: 600;
+.add > :first-child {
+  width: 260px;
 }
 </style>

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import DayField from '@/shared/components/DayField.vue'
+import MeasureField from '@/shared/components/MeasureField.vue'
+import NumberField from '@/shared/components/NumberField.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { today } from '@/shared/dates'
 import { stageWord, type Choice } from '@/shared/words'
@@ -26,12 +29,12 @@ interface Lasting {
   hint: string
 }
 const LAMP: Lasting[] = [
-  { name: 'ratedHours', label: 'Rated for', unit: 'h', hint: 'Empty counts 9,000' },
-  { name: 'litHoursADay', label: 'Lit a day', unit: 'h', hint: 'Empty counts 24' },
+  { name: 'ratedHours', label: 'Rated for', unit: 'h', hint: 'Leave blank for 9,000' },
+  { name: 'litHoursADay', label: 'Lit a day', unit: 'h', hint: 'Leave blank for 24' },
   { name: 'startsADay', label: 'Starts a day', unit: '', hint: 'Each wears it two hours' },
 ]
 const ROLL: Lasting[] = [{ name: 'rollM', label: 'A new roll', unit: 'm', hint: 'As on its package' }]
-const PAD: Lasting[] = [{ name: 'rinses', label: 'Bears rinses', unit: '', hint: 'Empty counts 10' }]
+const PAD: Lasting[] = [{ name: 'rinses', label: 'Rinses it lasts', unit: '', hint: 'Leave blank for 10' }]
 const lasting = computed<Lasting[]>(() => {
   if (stage.value.kind === 'UV_LAMP') return LAMP
   if (stage.value.kind === 'FLEECE_ROLL') return ROLL
@@ -51,23 +54,21 @@ const error = (field: string) => props.errors[`${props.prefix}.${field}`]
       v-model="stage.label"
       label="Own name"
       :name="`${prefix}.label`"
-      hint="Empty uses the kind"
+      hint="Leave blank to go by its kind"
       :error="error('label')"
     />
-    <TextField
+    <NumberField
       v-model="stage.quantity"
       label="How many"
       :name="`${prefix}.quantity`"
-      type="number"
       :error="error('quantity')"
     />
-    <TextField
+    <MeasureField
       v-if="media"
       v-model="stage.massG"
       label="Mass"
       :name="`${prefix}.massG`"
-      type="number"
-      unit="g"
+      quantity="MASS"
       :error="error('massG')"
     />
     <TextField
@@ -77,22 +78,20 @@ const error = (field: string) => props.errors[`${props.prefix}.${field}`]
       hint="As on its package"
       :error="error('size')"
     />
-    <TextField
+    <DayField
       v-model="stage.fittedOn"
       label="Fitted on"
       :name="`${prefix}.fittedOn`"
-      type="date"
       :max="now"
-      hint="Empty if nobody knows"
+      hint="Leave blank if you don’t know"
       :error="error('fittedOn')"
     />
-    <TextField
+    <NumberField
       v-for="field in lasting"
       :key="field.name"
       v-model="stage.lasting[field.name]"
       :label="field.label"
       :name="`${prefix}.lasting.${field.name}`"
-      type="number"
       :unit="field.unit"
       :hint="field.hint"
       :error="error(`lasting.${field.name}`)"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, watch } from 'vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
-import TextField from '@/shared/components/TextField.vue'
+import NumberField from '@/shared/components/NumberField.vue'
 import { useSending } from '@/shared/form'
 import { typedNumber } from '@/shared/units'
 import type { Choice } from '@/shared/words'
@@ -41,7 +41,7 @@ async function save() {
   if (!task) return
   const days = typedNumber(form.days)
   if (form.mode === 'FIXED' && !Number.isInteger(days)) {
-    refuse({ fixedDays: 'Say every how many whole days.' })
+    refuse({ fixedDays: 'Enter a number of days.' })
     return
   }
   const fixedDays = form.mode === 'FIXED' ? days : undefined
@@ -55,12 +55,11 @@ async function save() {
     <form v-if="task" id="task-setting" class="form" novalidate @submit.prevent="save">
       <p>{{ task.catalogue.why }}</p>
       <ChoiceRow v-model="form.mode" legend="Interval" name="mode" :choices="MODE" />
-      <TextField
+      <NumberField
         v-if="form.mode === 'FIXED'"
         v-model="form.days"
         label="Every"
         name="fixedDays"
-        type="number"
         unit="days"
         :error="errors.fixedDays"
       />
@@ -72,8 +71,8 @@ async function save() {
       <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
     </form>
     <template #footer>
-      <button class="button plain" type="button" @click="emit('close')">Leave it</button>
-      <button class="button" type="submit" form="task-setting" :disabled="sending">Save</button>
+      <el-button type="primary" text @click="emit('close')">Cancel</el-button>
+      <el-button type="primary" native-type="submit" form="task-setting" :disabled="sending">Save</el-button>
     </template>
   </el-dialog>
 </template>

@@ -7,17 +7,19 @@ import { mass } from '@/shared/units'
 import PathCell from './PathCell.vue'
 import PathTextures from './PathTextures.vue'
 import { lookOf } from './picture'
-import type { Filter, Stage } from './queries'
+import type { Stage } from './queries'
+
+type Drawn = Pick<Stage, 'id' | 'kind' | 'name' | 'quantity' | 'massG'>
 
 /** A filter as water meets it: a run of cells, each with how full it is thought to be and when it is next due. */
-const props = defineProps<{ filter: Filter; forecasts: Forecast[]; today: Day }>()
+const props = defineProps<{ filter: { name: string; stages: Drawn[] }; forecasts: Forecast[]; today: Day }>()
 
 const cells = computed(() =>
   props.filter.stages.map((stage) => ({ stage, look: lookOf(stage.kind), care: careOf(stage) })),
 )
 
 /** The task that tells how full the stage is, else the one due first. */
-function careOf(stage: Stage): Forecast | undefined {
+function careOf(stage: Drawn): Forecast | undefined {
   const own = props.forecasts.filter((forecast) => forecast.subject.stageId === stage.id)
   return (
     own.find((forecast) => forecast.loading) ??
@@ -37,7 +39,7 @@ function note(care: Forecast | undefined): string {
   return standingWords(care.standing, care.window, props.today)
 }
 
-const detail = (stage: Stage) =>
+const detail = (stage: Drawn) =>
   [stage.quantity > 1 ? `${String(stage.quantity)} ×` : '', stage.massG ? mass(stage.massG) : '']
     .filter(Boolean)
     .join(' ')

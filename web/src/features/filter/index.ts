@@ -1,5 +1,6 @@
-export { default as FilterFields } from './FilterFields.vue'
-export { default as TaskSettingDialog } from './TaskSettingDialog.vue'
+import { defineAsyncComponent } from 'vue'
+
+export { default as MiniPath } from './MiniPath.vue'
 export { default as WaterPath } from './WaterPath.vue'
 export { blankFilter, fromFilter, toInput, type FilterForm } from './form'
 export {
@@ -16,3 +17,8 @@ export {
   type Stage,
   type Task,
 } from './queries'
+
+/** Loaded where a filter is described, so that the first page need not carry its controls. */
+export const FilterFields = defineAsyncComponent(() => import('./FilterFields.vue'))
+export const DraftPath = defineAsyncComponent(() => import('./DraftPath.vue'))
+export const TaskSettingDialog = defineAsyncComponent(() => import('./TaskSettingDialog.vue'))

@@ -123,9 +123,4 @@ async function save() {
   min-height: var(--touch);
   margin: 0;
 }
-
-.trouble {
-  color: var(--brick);
-  font-weight: 600;
-}
 </style>

@@ -92,7 +92,7 @@ const change = (percent: number) =>
             <li>
               The window opens at {{ known.limits.earliestPercent }} % of the best day. It closes between
               {{ known.limits.latestFromPercent }} and {{ known.limits.latestToPercent }} % of it, where about
-              one in five would already be bypassing.
+              one in five would already be letting water past.
             </li>
             <li>Each task has a least and a most number of days; “Adjust” on its page names them.</li>
             <li>

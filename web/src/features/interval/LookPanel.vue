@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
-import TextField from '@/shared/components/TextField.vue'
+import DayField from '@/shared/components/DayField.vue'
+import MeasureField from '@/shared/components/MeasureField.vue'
+import NumberField from '@/shared/components/NumberField.vue'
 import { shortDay, today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
-import { typedNumber } from '@/shared/units'
+import { say, typedNumber } from '@/shared/units'
 import { useDropLook, useLooks, useSaveLook, type Forecast } from './queries'
 
 /** What a look between services told, and a place to log the next: one tap, or a number. */
@@ -17,14 +19,16 @@ const save = useSaveLook()
 const drop = useDropLook()
 const { sending, errors, trouble, send, refuse } = useSending()
 
-const UNIT = { NONE: '', PERCENT: '%', METRES: 'm' }
 const now = today()
 const form = reactive({ on: now, amount: '' })
 const measuring = ref<Sign>()
 const of = computed(() =>
   (looks.data.value ?? []).filter((look) => look.stageId === props.forecast.subject.stageId),
 )
-const unitOf = (sign: string) => UNIT[props.forecast.signs.find((one) => one.sign === sign)?.unit ?? 'NONE']
+const amountWords = (sign: string, amount: number) =>
+  props.forecast.signs.find((one) => one.sign === sign)?.unit === 'METRES'
+    ? say('LENGTH', amount)
+    : `${String(amount)} %`
 
 async function log(sign: Sign) {
   const amount = typedNumber(form.amount)
@@ -50,32 +54,38 @@ async function log(sign: Sign) {
 <template>
   <section aria-labelledby="looks">
     <h2 id="looks">What do you see?</h2>
-    <p class="small quiet">A look between services, without doing the work.</p>
+    <p class="small quiet">What you notice between services, without doing the work.</p>
     <div class="signs">
-      <button
+      <el-button
         v-for="sign in forecast.signs"
         :key="sign.sign"
-        class="button outlined"
-        type="button"
         :disabled="sending"
         :aria-pressed="sign === measuring"
         @click="log(sign)"
       >
         {{ sign.words }}
-      </button>
+      </el-button>
     </div>
     <form v-if="measuring" class="measure" @submit.prevent="log(measuring)">
-      <TextField
+      <MeasureField
+        v-if="measuring.unit === 'METRES'"
         v-model="form.amount"
         :label="measuring.words"
         name="amount"
-        type="number"
-        :unit="UNIT[measuring.unit]"
+        quantity="LENGTH"
         :error="errors.amount"
       />
-      <button class="button" type="submit" :disabled="sending">Log it</button>
+      <NumberField
+        v-else
+        v-model="form.amount"
+        :label="measuring.words"
+        name="amount"
+        unit="%"
+        :error="errors.amount"
+      />
+      <el-button type="primary" native-type="submit" :disabled="sending">Log it</el-button>
     </form>
-    <TextField v-model="form.on" label="Seen on" name="on" type="date" :max="now" :error="errors.on" />
+    <DayField v-model="form.on" label="Seen on" name="on" :max="now" :error="errors.on" />
     <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
     <p v-if="looks.isError.value" role="alert">What was seen before could not be loaded.</p>
     <ul v-if="of.length" aria-label="Seen before">
@@ -83,7 +93,7 @@ async function log(sign: Sign) {
         <span class="quiet">{{ shortDay(look.on) }}</span>
         <span>
           {{ look.words
-          }}<template v-if="look.amount !== undefined">: {{ look.amount }} {{ unitOf(look.sign) }}</template>
+          }}<template v-if="look.amount !== undefined">: {{ amountWords(look.sign, look.amount) }}</template>
         </span>
         <span class="small quiet">{{ look.lookedBy }}</span>
       </li>
@@ -99,7 +109,7 @@ async function log(sign: Sign) {
   margin: 10px 0;
 }
 
-.signs .button {
+.signs .el-button {
   min-height: var(--touch);
 }
 

@@ -43,9 +43,9 @@ const detail = (chapter: Chapter) =>
       <span class="small quiet why">{{ chapter.reasons.join(' ') }}</span>
     </li>
   </ol>
-  <button v-if="!all && told.length > MOST" class="button plain" type="button" @click="all = true">
+  <el-button v-if="!all && told.length > MOST" type="primary" text @click="all = true">
     Show all {{ told.length }}
-  </button>
+  </el-button>
 </template>
 
 <style scoped>

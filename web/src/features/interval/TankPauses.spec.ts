@@ -89,7 +89,7 @@ describe('times off or away', () => {
     await submit()
 
     expect(wrapper.find('[data-field=untilDay]').text()).toContain('It cannot end before it began.')
-    expect(wrapper.find<HTMLInputElement>('[data-field=untilDay] input').element.value).toBe('2026-01-01')
+    expect(wrapper.find<HTMLInputElement>('[data-field=untilDay] input').element.value).toBe('1/1/2026')
   })
 
   it('says when they could not be loaded', async () => {

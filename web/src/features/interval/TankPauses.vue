@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue'
-import TextField from '@/shared/components/TextField.vue'
+import DayField from '@/shared/components/DayField.vue'
 import { shortDay, today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
@@ -10,7 +10,7 @@ import { useDropPause, useEndPause, usePauses, useSavePause, type Pause } from '
 const props = defineProps<{ tank: number; filters: { id: number; name: string }[] }>()
 
 const CAUSES = [
-  { value: 'OFF', label: 'It stands still' },
+  { value: 'OFF', label: 'It’s off' },
   { value: 'AWAY', label: 'Little is fed' },
 ] as const
 const SAID: Record<Pause['cause'], string> = { OFF: 'stood still', AWAY: 'little was fed' }
@@ -43,7 +43,7 @@ async function add() {
   )
   if (!saved) return
   Object.assign(form, blank())
-  offerUndo('Kept. The dates follow.', () => drop.mutateAsync(id))
+  offerUndo('Saved. The dates follow.', () => drop.mutateAsync(id))
 }
 
 async function remove(pause: Pause) {
@@ -52,7 +52,7 @@ async function remove(pause: Pause) {
     return true
   })
   const { id, ...rest } = pause
-  if (removed) offerUndo('Taken out.', () => save.mutateAsync({ id, pause: rest }))
+  if (removed) offerUndo('Removed.', () => save.mutateAsync({ id, pause: rest }))
 }
 </script>
 
@@ -95,19 +95,12 @@ async function remove(pause: Pause) {
             filter.name
           }}</el-radio-button>
         </el-radio-group>
-        <TextField
-          v-model="form.firstDay"
-          label="From"
-          name="firstDay"
-          type="date"
-          :error="errors.firstDay"
-        />
-        <TextField
+        <DayField v-model="form.firstDay" label="From" name="firstDay" :error="errors.firstDay" />
+        <DayField
           v-model="form.untilDay"
           label="As usual again from"
           name="untilDay"
-          type="date"
-          hint="Empty if nobody knows yet."
+          hint="Leave blank if you don’t know yet."
           :error="errors.untilDay"
         />
         <p v-if="form.cause === 'OFF'" class="small quiet">

@@ -2,6 +2,7 @@
 import WindowLine from '@/shared/components/WindowLine.vue'
 import { shortDay, windowWords, type Day } from '@/shared/dates'
 import { standingWords } from '@/shared/standing'
+import { inOurUnits } from '@/shared/units'
 import type { Forecast } from './queries'
 
 /** When each task is due: its window on one axis of days, and why. */
@@ -49,11 +50,13 @@ const BASIS: Record<Forecast['basis'], string> = {
         :focus="20"
       />
       <span class="why small quiet">{{
-        forecast.hold ? `${forecast.hold.reason} ${forecast.hold.clears}` : forecast.reasons.join(' ')
+        forecast.hold
+          ? `${inOurUnits(forecast.hold.reason)} ${forecast.hold.clears}`
+          : forecast.reasons.join(' ')
       }}</span>
-      <button class="button plain basis" type="button" @click="emit('adjust', forecast.subject.taskId)">
+      <el-button type="primary" text class="basis" @click="emit('adjust', forecast.subject.taskId)">
         {{ BASIS[forecast.basis] }}<span class="seen-by-readers">: adjust {{ forecast.subject.name }}</span>
-      </button>
+      </el-button>
     </li>
   </ul>
 </template>

@@ -1,8 +1,12 @@
-export { default as LookPanel } from './LookPanel.vue'
-export { default as TankPauses } from './TankPauses.vue'
+import { defineAsyncComponent } from 'vue'
+
 export { default as StoryChapters } from './StoryChapters.vue'
 export { default as WhenList } from './WhenList.vue'
 export { forecastsStale, useEye, useForecasts, useStory, type Forecast } from './queries'
+
+/** Loaded where days are chosen. */
+export const LookPanel = defineAsyncComponent(() => import('./LookPanel.vue'))
+export const TankPauses = defineAsyncComponent(() => import('./TankPauses.vue'))
 
 /** Loads the charts with it, so only where a story is told. */
 export const storyChart = () => import('./StoryChart.vue')

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import FieldFrame from '@/shared/components/FieldFrame.vue'
+import SelectField from '@/shared/components/SelectField.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { shortDay } from '@/shared/dates'
 import { useSending } from '@/shared/form'
@@ -15,12 +17,12 @@ const revoke = useRevokeCalendar()
 const { sending, errors, trouble, send } = useSending()
 const ending = useSending()
 
-const form = reactive({ startsAt: '17:00', alarm: '' })
+const form = reactive({ startsAt: '17:00', alarm: -1 })
 const ALARMS = [
-  { value: '', label: 'No alarm' },
-  { value: '0', label: 'At the start' },
-  { value: '30', label: '30 minutes before' },
-  { value: '720', label: '12 hours before' },
+  { value: -1, label: 'No alarm' },
+  { value: 0, label: 'At the start' },
+  { value: 30, label: '30 minutes before' },
+  { value: 720, label: '12 hours before' },
 ]
 const path = ref('')
 const address = computed(() => (path.value ? globalThis.location.origin + path.value : ''))
@@ -31,7 +33,7 @@ async function create() {
   const made = await send(() =>
     make.mutateAsync({
       startsAt: `${form.startsAt}:00`,
-      alarmMinutes: form.alarm === '' ? undefined : Number(form.alarm),
+      alarmMinutes: form.alarm < 0 ? undefined : form.alarm,
     }),
   )
   if (made) path.value = made.path
@@ -51,7 +53,7 @@ async function end(id: number) {
   <main class="page narrow">
     <h1>Calendars</h1>
     <p class="quiet">
-      Your visits in your own calendar. One that moves in the plan moves there.
+      Your visits in your own calendar. When one moves in the plan, it moves there too.
       <RouterLink :to="{ name: 'plan' }">Plan</RouterLink>
     </p>
     <section aria-labelledby="addresses">
@@ -63,7 +65,7 @@ async function end(id: number) {
         @retry="calendars.refetch()"
       >
         <p v-if="calendars.data.value?.length === 0" class="quiet">
-          None yet. Make one and give it to your calendar program as a subscription.
+          None yet. Make one and subscribe to it in your calendar app.
         </p>
         <ul>
           <li v-for="one in calendars.data.value" :key="one.id" class="line">
@@ -74,38 +76,47 @@ async function end(id: number) {
                 one.readAt ? `last read ${shortDay(one.readAt.slice(0, 10))}` : 'not read yet'
               }}</span>
             </span>
-            <button class="button plain" type="button" @click="end(one.id)">End this address</button>
+            <el-button type="primary" text @click="end(one.id)">Turn off this address</el-button>
           </li>
         </ul>
         <p v-if="ending.trouble.value" role="alert">{{ ending.trouble.value }}</p>
       </AsyncState>
       <form class="make" novalidate @submit.prevent="create">
-        <label>
-          <b>A day’s visits begin at</b>
-          <input v-model="form.startsAt" class="time" type="time" name="startsAt" required />
-          <span v-if="errors.startsAt" class="error" role="alert">{{ errors.startsAt }}</span>
-        </label>
-        <label>
-          <b>Alarm</b>
-          <select v-model="form.alarm" name="alarmMinutes">
-            <option v-for="one in ALARMS" :key="one.value" :value="one.value">{{ one.label }}</option>
-          </select>
-        </label>
-        <button class="button" type="submit" :disabled="sending || !form.startsAt">Make an address</button>
+        <FieldFrame
+          v-slot="{ id, note }"
+          label="A day’s visits begin at"
+          name="startsAt"
+          :error="errors.startsAt"
+        >
+          <el-time-select
+            :id="id"
+            v-model="form.startsAt"
+            start="05:00"
+            step="00:30"
+            end="23:30"
+            :clearable="false"
+            :aria-describedby="note"
+          />
+        </FieldFrame>
+        <SelectField v-model="form.alarm" label="Alarm" name="alarmMinutes" :choices="ALARMS" />
+        <el-button type="primary" native-type="submit" :disabled="sending || !form.startsAt"
+          >Make an address</el-button
+        >
       </form>
       <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
       <div v-if="address" class="fresh" role="status">
         <p>
-          <b>Shown this once.</b> Whoever has it can read your visits; end it if it gets into wrong hands.
+          <b>Shown this once.</b> Anyone who has it can read your visits. Turn it off if it gets into the
+          wrong hands.
         </p>
         <TextField :model-value="address" label="Address" name="address" />
-        <button class="button plain" type="button" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</button>
+        <el-button type="primary" text @click="copy">{{ copied ? 'Copied' : 'Copy' }}</el-button>
       </div>
     </section>
     <section aria-labelledby="file">
       <h2 id="file">A file</h2>
       <p>
-        The coming weeks as they are now, for a program that cannot subscribe.
+        The coming weeks as they stand now, for an app that can’t subscribe.
         <a href="/api/plan/calendar.ics" download>Download the calendar</a>
       </p>
     </section>
@@ -133,20 +144,6 @@ section {
   margin-top: 12px;
 }
 
-.make label {
-  display: grid;
-  gap: 4px;
-}
-
-.time {
-  min-height: 42px;
-  padding: 0 10px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: var(--surface);
-  color: var(--ink);
-}
-
 .fresh {
   display: grid;
   gap: 8px;
@@ -158,9 +155,5 @@ section {
 
 .fresh > :nth-child(2) {
   width: 100%;
-}
-
-.error {
-  color: var(--brick);
 }
 </style>

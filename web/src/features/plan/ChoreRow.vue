@@ -6,6 +6,8 @@ import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
 import { typedNumber } from '@/shared/units'
 import { useChoreDone, useChoreNotDone, useSaveChore, type Chore } from './queries'
+import LinkButton from '@/shared/components/LinkButton.vue'
+import NumberField from '@/shared/components/NumberField.vue'
 
 /** One chore: every so many days or not planned, done today, and when it was done lately. */
 const props = defineProps<{ tank: number; chore: Chore }>()
@@ -56,45 +58,43 @@ async function log() {
         <summary>Lately</summary>
         <p v-for="one in chore.lately" :key="one.id">
           {{ shortDay(one.doneOn) }}, {{ one.doneBy }}
-          <button class="button plain" type="button" @click="send(() => notDone.mutateAsync(one.id))">
-            Not done after all
-          </button>
+          <el-button type="primary" text @click="send(() => notDone.mutateAsync(one.id))">
+            It wasn’t done
+          </el-button>
         </p>
       </details>
     </div>
     <form novalidate @submit.prevent="plan">
-      <label data-field="everyDays">
-        <span class="small">Every</span>
-        <input
-          v-model="days"
-          class="digits num"
-          inputmode="numeric"
-          :aria-label="`${name}, every so many days`"
-        />
-        <span class="small">days</span>
-        <span v-if="errors.everyDays" class="error small" role="alert">{{ errors.everyDays }}</span>
-      </label>
-      <button
-        class="button plain"
-        type="submit"
+      <span class="small" aria-hidden="true">Every</span>
+      <NumberField
+        v-model="days"
+        class="days"
+        :label="`${name}, every so many days`"
+        name="everyDays"
+        unit="days"
+        :error="errors.everyDays"
+        bare
+      />
+      <el-button
+        type="primary"
+        text
+        native-type="submit"
         :disabled="sending || (chore.everyDays !== undefined && days === String(chore.everyDays))"
       >
         {{ chore.everyDays === undefined ? 'Plan it' : 'Change' }}
-      </button>
-      <button
+      </el-button>
+      <el-button
         v-if="chore.everyDays !== undefined"
-        class="button plain"
-        type="button"
+        type="primary"
+        text
         :disabled="sending"
         @click="send(() => save.mutateAsync({ kind: chore.kind }))"
       >
-        Do not plan it
-      </button>
+        Stop planning it
+      </el-button>
     </form>
-    <RouterLink v-if="byLitres" class="button outlined" :to="{ name: 'water-change', params: { tank } }"
-      >Log a change</RouterLink
-    >
-    <button v-else class="button outlined" type="button" :disabled="sending" @click="log">Done today</button>
+    <LinkButton v-if="byLitres" :to="{ name: 'water-change', params: { tank } }">Log a change</LinkButton>
+    <el-button v-else :disabled="sending" @click="log">Done today</el-button>
     <p v-if="trouble && !Object.keys(errors).length" class="error" role="alert">{{ trouble }}</p>
   </article>
 </template>
@@ -109,16 +109,15 @@ async function log() {
   border-top: 1px solid var(--line);
 }
 
-form,
-label {
+.days {
+  width: 120px;
+}
+
+form {
   display: flex;
   flex-wrap: wrap;
   gap: 6px;
   align-items: center;
-}
-
-.error {
-  color: var(--brick);
 }
 
 @media (width <= 640px) {

@@ -17,7 +17,7 @@ const chores = useChores(() => props.tank)
       Chores<span v-if="tank.data.value">, {{ tank.data.value.tank.name }}</span>
     </h1>
     <p class="quiet">
-      Work on the tank itself. What is planned here goes into the plan with everything else.
+      Work on the tank itself. What you plan here goes into the plan with everything else.
       <RouterLink :to="{ name: 'tank', params: { tank: props.tank } }">Back to the tank</RouterLink>
     </p>
     <AsyncState

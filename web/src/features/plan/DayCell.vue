@@ -131,6 +131,12 @@ const date = computed(() => Number(props.cell.on.slice(8)))
 .bar .full {
   background: var(--brick);
 }
+
+@media (width <= 640px) {
+  .outside {
+    display: none;
+  }
+}
 </style>
 
 <style scoped src="./chip.css"></style>

@@ -29,8 +29,8 @@ const said = computed(() => {
   if (!visit || !over.value) return ''
   const price = byDay.value.get(over.value)
   if (price) return price.words
-  if (prices.isPending.value) return `${longDay(over.value)}: reading what it would cost.`
-  return `${longDay(over.value)}: it would pass another time of the same work.`
+  if (prices.isPending.value) return `${longDay(over.value)}: working out what it would cost.`
+  return `${longDay(over.value)}: that would overtake another visit for the same job.`
 })
 
 function lift(visit: PlannedVisit) {

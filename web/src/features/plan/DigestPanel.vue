@@ -1,43 +1,49 @@
 <script setup lang="ts">
 import { reactive, ref, watch } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import SelectField from '@/shared/components/SelectField.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { useSending } from '@/shared/form'
 import { useDigest, useSaveDigest } from './queries'
 
-/** A mail the evening before, for those who want one. */
+/** An email the evening before, for those who want one. */
 const emit = defineEmits<{ said: [words: string, undo: () => Promise<unknown>] }>()
 
 const digest = useDigest()
 const save = useSaveDigest()
 const { sending, errors, trouble, send } = useSending()
-const form = reactive({ address: '', atHour: '18' })
+const form = reactive({ address: '', atHour: 18 })
+const HOURS = Array.from({ length: 24 }, (_, hour) => ({
+  value: hour,
+  label: `${String(hour).padStart(2, '0')}:00`,
+}))
 const said = ref('')
 watch(
   () => digest.data.value?.wanted,
   (wanted) => {
-    if (wanted) Object.assign(form, { address: wanted.address, atHour: String(wanted.atHour) })
+    if (wanted) Object.assign(form, { address: wanted.address, atHour: wanted.atHour })
   },
   { immediate: true },
 )
 
 async function want() {
   said.value = ''
-  const input = { address: form.address.trim(), atHour: Number(form.atHour) }
-  if (await send(() => save.mutateAsync(input))) said.value = 'From now on, the evening before each visit.'
+  const input = { address: form.address.trim(), atHour: form.atHour }
+  if (await send(() => save.mutateAsync(input)))
+    said.value = 'You’ll get an email the evening before each visit.'
 }
 
 async function stop() {
   said.value = ''
   const before = digest.data.value?.wanted
   const done = await send(() => save.mutateAsync(undefined))
-  if (done && before) emit('said', 'No more mail.', () => save.mutateAsync(before))
+  if (done && before) emit('said', 'Emails are off.', () => save.mutateAsync(before))
 }
 </script>
 
 <template>
   <section aria-labelledby="mail">
-    <h2 id="mail">A mail the evening before</h2>
+    <h2 id="mail">An email the evening before</h2>
     <AsyncState
       :pending="digest.isPending.value"
       :error="digest.error.value"
@@ -45,30 +51,17 @@ async function stop() {
       @retry="digest.refetch()"
     >
       <p v-if="!digest.data.value?.possible" class="quiet">
-        No mail server is set up on this site; the README says how.
+        Email isn’t set up on this site. The README explains how.
       </p>
       <form v-else novalidate @submit.prevent="want">
         <TextField v-model="form.address" label="To" name="address" :error="errors.address" />
-        <label>
-          <b>At</b>
-          <select v-model="form.atHour" name="atHour">
-            <option v-for="hour in 24" :key="hour" :value="String(hour - 1)">
-              {{ String(hour - 1).padStart(2, '0') }}:00
-            </option>
-          </select>
-        </label>
-        <button class="button" type="submit" :disabled="sending">
-          {{ digest.data.value.wanted ? 'Save' : 'Send me one' }}
-        </button>
-        <button
-          v-if="digest.data.value.wanted"
-          class="button plain"
-          type="button"
-          :disabled="sending"
-          @click="stop"
-        >
-          No more mail
-        </button>
+        <SelectField v-model="form.atHour" label="At" name="atHour" :choices="HOURS" />
+        <el-button type="primary" native-type="submit" :disabled="sending">
+          {{ digest.data.value.wanted ? 'Save' : 'Send me an email' }}
+        </el-button>
+        <el-button v-if="digest.data.value.wanted" type="primary" text :disabled="sending" @click="stop">
+          Stop these emails
+        </el-button>
       </form>
       <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
       <p v-if="said" role="status" class="quiet">{{ said }}</p>
@@ -86,10 +79,5 @@ form {
 
 form > :first-child {
   flex: 1 1 260px;
-}
-
-label {
-  display: grid;
-  gap: 4px;
 }
 </style>

@@ -23,7 +23,7 @@ const over = computed(() => bars.value.filter((bar) => bar.over))
 const words = computed(() =>
   over.value.length
     ? `Minutes by day. More than people have on ${over.value.map((bar) => longDay(bar.day.on)).join(', ')}.`
-    : 'Minutes by day; no day holds more than people have.',
+    : 'Minutes by day; no day is overbooked.',
 )
 </script>
 

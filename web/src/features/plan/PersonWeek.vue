@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import NumberField from '@/shared/components/NumberField.vue'
 import { useSending } from '@/shared/form'
 import { typedNumber } from '@/shared/units'
 import { useSaveWeek, type PeopleTime } from './queries'
@@ -31,18 +32,18 @@ async function store() {
 <template>
   <form class="person" novalidate @submit.prevent="store">
     <b>{{ person.name }}</b>
-    <label v-for="(day, index) in DAYS" :key="day">
-      <span class="small quiet">{{ day }}</span>
-      <input
-        v-model="typed[index]"
-        class="digits num"
-        inputmode="numeric"
-        :aria-label="`${person.name}, minutes on ${day}`"
+    <div v-for="(day, index) in DAYS" :key="day">
+      <span class="small quiet" aria-hidden="true">{{ day }}</span>
+      <NumberField
+        v-model="typed[index]!"
+        :label="`${person.name}, minutes on ${day}`"
+        :name="`minutes[${String(index)}]`"
+        bare
       />
-    </label>
-    <button class="button" type="submit" :disabled="sending || !changed">
+    </div>
+    <el-button type="primary" native-type="submit" :disabled="sending || !changed">
       Save<span class="seen-by-readers"> {{ person.name }}</span>
-    </button>
+    </el-button>
     <p v-if="wrong || trouble" class="error" role="alert">{{ wrong || trouble }}</p>
   </form>
 </template>
@@ -59,14 +60,6 @@ async function store() {
 
 b {
   align-self: center;
-}
-
-label {
-  display: grid;
-}
-
-.digits {
-  width: 100%;
 }
 
 .error {

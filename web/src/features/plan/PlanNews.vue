@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { lowerFirst } from '@/shared/words'
+import { counted, lowerFirst } from '@/shared/words'
 import { shortDay, weekday } from '@/shared/dates'
 import type { Plan } from './queries'
 
@@ -15,8 +15,8 @@ const moved = (moves: Plan['changes'][number]['moves']) => {
   const gone = moves.filter((move) => move.to === undefined).length
   const shifted = moves.length - gone
   const parts = []
-  if (shifted) parts.push(`moved ${String(shifted)}`)
-  if (gone) parts.push(`left out ${String(gone)}`)
+  if (shifted) parts.push(`${counted(shifted, 'job')} moved`)
+  if (gone) parts.push(`${counted(gone, 'job')} left out`)
   return parts.join(', ')
 }
 </script>
@@ -24,24 +24,24 @@ const moved = (moves: Plan['changes'][number]['moves']) => {
 <template>
   <section class="news" aria-label="About this plan">
     <p v-if="plan.timeAssumed" class="note">
-      Nobody’s days are known yet; an hour a day is taken.
-      <RouterLink :to="{ name: 'plan-time' }">Say your days</RouterLink>
+      No working hours set yet, so the plan assumes an hour a day.
+      <RouterLink :to="{ name: 'plan-time' }">Set your hours</RouterLink>
     </p>
-    <p v-if="plan.improving" class="note" role="status">A better plan is being looked for.</p>
+    <p v-if="plan.improving" class="note" role="status">Looking for a better plan…</p>
     <template v-if="plan.troubles.length">
-      <h2>Does not fit</h2>
+      <h2>Problems</h2>
       <ul>
         <li v-for="trouble in troubles" :key="trouble.words" class="trouble">
           {{ trouble.words }} <span v-if="trouble.risk" class="small quiet">{{ trouble.risk }}</span>
         </li>
       </ul>
-      <button v-if="plan.troubles.length > FEW" class="button plain" type="button" @click="all = !all">
+      <el-button v-if="plan.troubles.length > FEW" type="primary" text @click="all = !all">
         {{ all ? 'Show fewer' : `Show all ${plan.troubles.length}` }}
-      </button>
+      </el-button>
     </template>
-    <p v-else class="fits"><b>Everything fits.</b> No day is over, no task past its latest day.</p>
+    <p v-else class="fits"><b>No problems.</b> Every day has room and nothing is overdue.</p>
     <template v-if="plan.waiting.length">
-      <h2>Waits for a hold</h2>
+      <h2>On hold</h2>
       <ul>
         <li v-for="one in plan.waiting" :key="`${one.tankId} ${one.name} ${one.filter}`">
           {{ one.tank }}: {{ lowerFirst(one.name) }}. <span class="small quiet">{{ one.hold.clears }}</span>
@@ -60,12 +60,11 @@ const moved = (moves: Plan['changes'][number]['moves']) => {
         </ul>
       </details>
     </template>
-    <h2>How it moved</h2>
-    <p v-if="plan.changes.length === 0" class="quiet">It has not moved since it was made.</p>
+    <h2>What changed</h2>
+    <p v-if="plan.changes.length === 0" class="quiet">Nothing has changed since the plan was made.</p>
     <details v-for="change in plan.changes" :key="change.at" class="change">
       <summary>
-        {{ shortDay(change.at.slice(0, 10)) }}: {{ moved(change.moves) }}, because
-        {{ change.causes.join(', ') }}
+        {{ shortDay(change.at.slice(0, 10)) }}: {{ moved(change.moves) }} ({{ change.causes.join(', ') }})
       </summary>
       <ul class="small">
         <li v-for="move in change.moves" :key="move.tank + move.name + (move.from ?? '')">

@@ -2,6 +2,8 @@
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import SelectField from '@/shared/components/SelectField.vue'
 import type { Day } from '@/shared/dates'
 import { useKeys } from '@/shared/keys'
 import { wordsOf } from '@/shared/problem'
@@ -35,7 +37,8 @@ const plan = usePlan(weeks)
 const decision = useDecide(weeks)
 const undoing = useUndo(weeks)
 const error = ref('')
-const chosenId = ref<string>()
+/** A calendar's visit leads here; one that is gone opens the plan alone. */
+const chosenId = ref(typeof route.query.visit === 'string' ? route.query.visit : undefined)
 const chosen = computed(() => plan.data.value?.visits.find((visit) => visit.id === chosenId.value))
 const sum = (of: (day: NonNullable<typeof plan.data.value>['days'][number]) => number) =>
   plan.data.value?.days.reduce((total, day) => total + of(day), 0) ?? 0
@@ -92,35 +95,32 @@ useKeys((key) => {
           </div>
         </header>
         <div class="bar">
-          <span class="choice" role="group" aria-label="How to show it">
-            <button
-              v-for="one in SHAPES"
-              :key="one.value"
-              type="button"
-              :aria-pressed="shape === one.value"
-              @click="show({ as: one.value })"
-            >
-              {{ one.label }}
-            </button>
-          </span>
-          <label>
-            <span class="seen-by-readers">Weeks</span>
-            <select
-              :value="String(weeks)"
-              @change="show({ weeks: ($event.target as HTMLSelectElement).value })"
-            >
-              <option v-for="count in WEEKS" :key="count" :value="String(count)">{{ count }} weeks</option>
-            </select>
-          </label>
-          <button
+          <ChoiceRow
+            :model-value="shape"
+            legend="How to show it"
+            name="shape"
+            :choices="SHAPES"
+            bare
+            @update:model-value="(as) => show({ as })"
+          />
+          <SelectField
+            class="weeks"
+            :model-value="weeks"
+            label="How far ahead"
+            name="weeks"
+            :choices="WEEKS.map((count) => ({ value: count, label: `${String(count)} weeks` }))"
+            bare
+            @update:model-value="(count) => show({ weeks: String(count) })"
+          />
+          <el-button
             v-if="plan.data.value.undo"
-            type="button"
-            class="button plain"
+            type="primary"
+            text
             :disabled="undoing.isPending.value"
             @click="undo"
           >
             Undo: {{ plan.data.value.undo }}
-          </button>
+          </el-button>
         </div>
         <p v-if="error && !chosen" class="error" role="alert">{{ error }}</p>
         <p v-if="plan.data.value.visits.length === 0" class="quiet">

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import DayField from '@/shared/components/DayField.vue'
+import NumberField from '@/shared/components/NumberField.vue'
+import SelectField from '@/shared/components/SelectField.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { shortDay } from '@/shared/dates'
 import { useSending } from '@/shared/form'
@@ -8,7 +11,7 @@ import { typedNumber } from '@/shared/units'
 import PersonWeek from './PersonWeek.vue'
 import { useAddException, useRemoveException, useSaveHelpers, useTime } from './queries'
 
-/** At the table: who has how many minutes on which day, days that are not as usual, and what helpers may do. */
+/** At the table: who has how many minutes on which day, exceptions, and what helpers may do. */
 const time = useTime()
 const add = useAddException()
 const remove = useRemoveException()
@@ -16,7 +19,7 @@ const helpers = useSaveHelpers()
 const { sending, errors, trouble, send, refuse } = useSending()
 const removing = useSending()
 
-const form = reactive({ who: '', firstDay: '', lastDay: '', minutes: '0', note: '' })
+const form = reactive({ who: 0, firstDay: '', lastDay: '', minutes: '0', note: '' })
 const said = ref('')
 const name = (account?: number) =>
   time.data.value?.people.find((person) => person.accountId === account)?.name ?? 'Everyone'
@@ -36,7 +39,7 @@ async function addDays() {
   }
   const done = await send(() =>
     add.mutateAsync({
-      accountId: form.who ? Number(form.who) : undefined,
+      accountId: form.who || undefined,
       firstDay: form.firstDay,
       lastDay: form.lastDay,
       minutes: minutes ?? 0,
@@ -45,7 +48,7 @@ async function addDays() {
   )
   if (done) {
     Object.assign(form, { firstDay: '', lastDay: '', note: '' })
-    said.value = 'Added; the plan goes around these days.'
+    said.value = 'Added. The plan works around these days.'
   }
 }
 
@@ -67,15 +70,15 @@ function allow(work: string, may: boolean) {
     >
       <template v-if="time.data.value">
         <p v-if="time.data.value.assumed" class="note">
-          Nothing is known yet; an hour a day of the keeper is taken.
+          No working hours set yet, so the plan assumes an hour a day from the keeper.
         </p>
         <section aria-labelledby="weeks">
           <h2 id="weeks">A usual week, in minutes</h2>
           <PersonWeek v-for="person in time.data.value.people" :key="person.accountId" :person="person" />
         </section>
         <section aria-labelledby="other">
-          <h2 id="other">Days that are not as usual</h2>
-          <p v-if="time.data.value.exceptions.length === 0" class="quiet">None to come.</p>
+          <h2 id="other">Exceptions</h2>
+          <p v-if="time.data.value.exceptions.length === 0" class="quiet">None coming up.</p>
           <ul>
             <li v-for="one in time.data.value.exceptions" :key="one.id" class="line">
               <span>
@@ -83,48 +86,33 @@ function allow(work: string, may: boolean) {
                 {{ one.minutes ? `${one.minutes} minutes a day` : 'away' }}
                 <span class="quiet">{{ one.note }}</span>
               </span>
-              <button
-                class="button plain"
-                type="button"
-                @click="removing.send(() => remove.mutateAsync(one.id))"
-              >
+              <el-button type="primary" text @click="removing.send(() => remove.mutateAsync(one.id))">
                 Remove<span class="seen-by-readers"> {{ shortDay(one.firstDay) }}</span>
-              </button>
+              </el-button>
             </li>
           </ul>
           <p v-if="removing.trouble.value" role="alert">{{ removing.trouble.value }}</p>
           <form class="add" novalidate @submit.prevent="addDays">
-            <label
-              ><b>Who</b>
-              <select v-model="form.who" name="accountId">
-                <option value="">Everyone</option>
-                <option
-                  v-for="person in time.data.value.people"
-                  :key="person.accountId"
-                  :value="String(person.accountId)"
-                >
-                  {{ person.name }}
-                </option>
-              </select>
-            </label>
-            <TextField
-              v-model="form.firstDay"
-              label="From"
-              name="firstDay"
-              type="date"
-              :error="errors.firstDay"
+            <SelectField
+              v-model="form.who"
+              label="Who"
+              name="accountId"
+              :choices="[
+                { value: 0, label: 'Everyone' },
+                ...time.data.value.people.map((one) => ({ value: one.accountId, label: one.name })),
+              ]"
             />
-            <TextField v-model="form.lastDay" label="To" name="lastDay" type="date" :error="errors.lastDay" />
-            <TextField
+            <DayField v-model="form.firstDay" label="From" name="firstDay" :error="errors.firstDay" />
+            <DayField v-model="form.lastDay" label="To" name="lastDay" :error="errors.lastDay" />
+            <NumberField
               v-model="form.minutes"
               label="Minutes a day"
               name="minutes"
-              type="number"
               hint="0 for away"
               :error="errors.minutes"
             />
             <TextField v-model="form.note" label="Note" name="note" :error="errors.note" />
-            <button class="button" type="submit" :disabled="sending">Add these days</button>
+            <el-button type="primary" native-type="submit" :disabled="sending">Add these days</el-button>
           </form>
           <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
           <p v-if="said" role="status" class="quiet">{{ said }}</p>
@@ -132,14 +120,14 @@ function allow(work: string, may: boolean) {
         <section aria-labelledby="may">
           <h2 id="may">Helpers may do</h2>
           <div class="work">
-            <label v-for="one in time.data.value.work" :key="one.work">
-              <input
-                type="checkbox"
-                :checked="one.helperMay"
-                @change="allow(one.work, ($event.target as HTMLInputElement).checked)"
-              />
+            <el-checkbox
+              v-for="one in time.data.value.work"
+              :key="one.work"
+              :model-value="one.helperMay"
+              @update:model-value="(may) => allow(one.work, may === true)"
+            >
               {{ one.name }}
-            </label>
+            </el-checkbox>
           </div>
         </section>
       </template>

@@ -22,7 +22,7 @@ const standing = (task: PlannedTask) => (task.daysLate > 0 ? ('LATE' as const) :
       <h3>{{ longDay(day) }}</h3>
       <article v-for="visit in visits" :key="visit.id" :class="{ chosen: visit.id === chosen }">
         <p class="who">
-          <button type="button" class="button plain" @click="emit('choose', visit)">{{ visit.tank }}</button>
+          <el-button type="primary" text @click="emit('choose', visit)">{{ visit.tank }}</el-button>
           <span class="small quiet"
             >{{ visit.person ?? 'nobody has time' }}, <span class="num">{{ visit.minutes }}</span> min</span
           >
@@ -31,9 +31,7 @@ const standing = (task: PlannedTask) => (task.daysLate > 0 ? ('LATE' as const) :
           <li v-for="task in visit.tasks" :key="task.chain">
             <span>
               {{ task.name }}
-              <span v-if="task.daysLate > 0" class="late small"
-                >{{ task.daysLate }} days past its latest</span
-              >
+              <span v-if="task.daysLate > 0" class="late small">{{ task.daysLate }} days overdue</span>
               <span v-if="task.pinned" class="small quiet">pinned</span>
             </span>
             <WindowLine
@@ -64,7 +62,7 @@ article {
   padding: 4px 6px;
 }
 
-.who .button {
+.who .el-button {
   padding-left: 0;
 }
 

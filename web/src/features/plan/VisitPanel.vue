@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import SelectField from '@/shared/components/SelectField.vue'
 import WindowLine from '@/shared/components/WindowLine.vue'
 import { longDay, shortDay, weekday, windowWords } from '@/shared/dates'
+import { counted } from '@/shared/words'
 import { costWords, itemsOf } from './plan'
 import { usePrices, type Decision, type PlannedTask, type PlannedVisit } from './queries'
 
@@ -32,6 +34,10 @@ const tasks = computed(() =>
   props.visit.tasks.flatMap((task) => (task.taskId === undefined ? [] : [task.taskId])).join(','),
 )
 
+function tick(chain: number, on: boolean) {
+  picked.value = on ? [...picked.value, chain] : picked.value.filter((one) => one !== chain)
+}
+
 function decide(how: Decision['how'], day?: string) {
   emit('decide', { items: items.value, how, to: day })
 }
@@ -41,7 +47,7 @@ function decide(how: Decision['how'], day?: string) {
   <section class="panel" :aria-label="`Visit to ${visit.tank}`">
     <h2>
       {{ visit.tank }}
-      <button type="button" class="button plain" @click="emit('close')">Close</button>
+      <el-button type="primary" text @click="emit('close')">Close</el-button>
     </h2>
     <p>
       <b>{{ longDay(visit.on) }}</b>, <span class="num">{{ visit.minutes }}</span> min with set-up,
@@ -49,17 +55,19 @@ function decide(how: Decision['how'], day?: string) {
     </p>
     <ul class="tasks">
       <li v-for="task in visit.tasks" :key="task.chain">
-        <label>
-          <input v-model="picked" type="checkbox" :value="task.chain" />
+        <el-checkbox
+          :model-value="picked.includes(task.chain)"
+          @update:model-value="(on) => tick(task.chain, on === true)"
+        >
           <span>
             {{ task.name }}<span v-if="task.filter" class="small quiet"> {{ task.filter }}</span>
             <span v-if="task.pinned" class="pin small">pinned</span>
             <span v-if="task.daysLate > 0" class="late small"
-              >{{ task.daysLate }} days past its latest day</span
+              >{{ counted(task.daysLate, 'day') }} overdue</span
             >
           </span>
-          <span class="num small">{{ task.minutes }} min</span>
-        </label>
+          <span class="num small"> {{ task.minutes }} min</span>
+        </el-checkbox>
         <WindowLine
           :window="task.window"
           :standing="standing(task)"
@@ -72,11 +80,11 @@ function decide(how: Decision['how'], day?: string) {
       </li>
     </ul>
     <h3>Why this day</h3>
-    <p v-if="picked.length === 0" class="quiet">Tick the work you mean.</p>
-    <p v-else-if="prices.isPending.value" class="quiet">Asking the plan…</p>
+    <p v-if="picked.length === 0" class="quiet">Tick the jobs you mean.</p>
+    <p v-else-if="prices.isPending.value" class="quiet">Working it out…</p>
     <p v-else-if="prices.isError.value" role="alert">
       The plan did not answer.
-      <button type="button" class="button plain" @click="prices.refetch()">Ask again</button>
+      <el-button type="primary" text @click="prices.refetch()">Ask again</el-button>
     </p>
     <template v-else-if="prices.data.value">
       <p>{{ prices.data.value.because }}</p>
@@ -85,43 +93,41 @@ function decide(how: Decision['how'], day?: string) {
       </ul>
     </template>
     <form class="move" @submit.prevent="to && decide('PIN', to)">
-      <label>
-        <b>Move {{ picked.length === visit.tasks.length ? 'it' : 'what is ticked' }} to</b>
-        <select v-model="to" name="to">
-          <option value="">Choose a day</option>
-          <option v-for="price in others" :key="price.on" :value="price.on">
-            {{ weekday(price.on) }} {{ shortDay(price.on) }}: {{ costWords(price) }}
-          </option>
-        </select>
-      </label>
+      <SelectField
+        v-model="to"
+        :label="`Move ${picked.length === visit.tasks.length ? 'it' : 'what is ticked'} to`"
+        name="to"
+        placeholder="Choose a day"
+        :choices="
+          others.map((price) => ({
+            value: price.on,
+            label: `${weekday(price.on)} ${shortDay(price.on)}: ${costWords(price)}`,
+          }))
+        "
+      />
       <p v-if="chosenPrice" class="small" :class="{ late: chosenPrice.breaksRules }">
         {{ chosenPrice.words }}
       </p>
       <p v-if="error" class="late" role="alert">{{ error }}</p>
       <div class="acts">
-        <button class="button" type="submit" :disabled="!to || sending || !picked.length">
+        <el-button type="primary" native-type="submit" :disabled="!to || sending || !picked.length">
           Move and pin
-        </button>
-        <button v-if="pinned" class="button plain" type="button" :disabled="sending" @click="decide('FREE')">
+        </el-button>
+        <el-button v-if="pinned" type="primary" text :disabled="sending" @click="decide('FREE')">
           Let the plan decide
-        </button>
-        <button
+        </el-button>
+        <el-button
           v-else
-          class="button plain"
-          type="button"
+          type="primary"
+          text
           :disabled="sending || !picked.length"
           @click="decide('PIN', visit.on)"
         >
           Pin here
-        </button>
-        <button
-          class="button plain"
-          type="button"
-          :disabled="sending || !picked.length"
-          @click="decide('SKIP')"
-        >
+        </el-button>
+        <el-button type="primary" text :disabled="sending || !picked.length" @click="decide('SKIP')">
           Skip this time
-        </button>
+        </el-button>
       </div>
     </form>
     <RouterLink
@@ -149,22 +155,10 @@ h3 {
   border-bottom: 1px solid var(--hair);
 }
 
-.tasks label {
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr) auto;
-  gap: 8px;
-  align-items: start;
-}
-
 .move {
   display: grid;
   gap: 8px;
   margin: 14px 0;
-}
-
-.move label {
-  display: grid;
-  gap: 4px;
 }
 
 .acts {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useFilters } from '@/features/filter'
+import SelectField from '@/shared/components/SelectField.vue'
 import type { Guided } from './queries'
 
 /** A task found necessary on the way, as a cracked seal: it joins the steps in its place. */
@@ -8,7 +9,7 @@ const props = defineProps<{ view: Guided }>()
 const emit = defineEmits<{ add: [task: number] }>()
 
 const filters = useFilters(() => props.view.place.tankId)
-const chosen = ref('')
+const chosen = ref<number>()
 const offered = computed(() => {
   const served = new Set(props.view.steps.map((step) => step.taskId))
   const filter = filters.data.value?.find((one) => one.id === props.view.place.filterId)
@@ -16,18 +17,23 @@ const offered = computed(() => {
 })
 
 function add() {
-  if (chosen.value) emit('add', Number(chosen.value))
-  chosen.value = ''
+  if (chosen.value !== undefined) emit('add', chosen.value)
+  chosen.value = undefined
 }
 </script>
 
 <template>
   <form v-if="offered.length" class="more" @submit.prevent="add">
-    <select v-model="chosen" aria-label="Task found necessary">
-      <option value="">Found more to do …</option>
-      <option v-for="task in offered" :key="task.id" :value="String(task.id)">{{ task.name }}</option>
-    </select>
-    <button class="button outlined" type="submit" :disabled="!chosen">Add</button>
+    <SelectField
+      v-model="chosen"
+      class="what"
+      label="Task found necessary"
+      name="task"
+      placeholder="Found more to do…"
+      :choices="offered.map((task) => ({ value: task.id, label: task.name }))"
+      bare
+    />
+    <el-button native-type="submit" :disabled="!chosen">Add</el-button>
   </form>
 </template>
 
@@ -38,18 +44,12 @@ function add() {
   margin-top: 12px;
 }
 
-select {
+.what {
   flex: 1;
   min-width: 0;
-  min-height: var(--touch);
-  padding: 0 10px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: var(--surface);
-  color: var(--ink);
 }
 
-.button {
+.el-button {
   min-height: var(--touch);
 }
 </style>

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { MovedPanel } from '@/features/visit'
 import { ComingReadings } from '@/features/water'
 import type { Schemas } from '@/shared/api/client'
-import { withUnit } from '@/shared/units'
+import { say } from '@/shared/units'
 import { counted } from '@/shared/words'
 import { offMinutes } from './progress'
 import type { Guided } from './queries'
@@ -30,7 +30,7 @@ const drawn = computed(() =>
 const regained = computed(() => {
   const flow = props.saved.service.flows[0]
   if (flow?.beforeLph === undefined || flow.afterLph === undefined) return ''
-  return `Flow ${withUnit(flow.beforeLph, 'L/h')} before, ${withUnit(flow.afterLph, 'L/h')} after.`
+  return `Flow ${say('FLOW', flow.beforeLph)} before, ${say('FLOW', flow.afterLph)} after.`
 })
 const facts = computed(() =>
   [
@@ -57,7 +57,7 @@ const facts = computed(() =>
     <template v-if="drawn">
       <h2>Water</h2>
       <p>
-        {{ withUnit(drawn, 'L') }} were drawn from the tank.
+        {{ say('VOLUME', drawn) }} were drawn from the tank.
         <RouterLink
           :to="{
             name: 'water-change',

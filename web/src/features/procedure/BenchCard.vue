@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { withUnit } from '@/shared/units'
+import CautionNote from '@/shared/components/CautionNote.vue'
+import { inOurUnits, say, withUnit } from '@/shared/units'
 import { counted } from '@/shared/words'
+import { toldBefore } from './cautions'
 import type { Procedure } from './queries'
 
 /** What a service takes and every step of it; also the card that is printed for the bench. */
@@ -19,7 +21,7 @@ const print = () => {
   <article class="card" :aria-label="`Bench card for ${procedure.filterName}`">
     <div class="head">
       <h2>{{ procedure.filterName }} on {{ tank }}</h2>
-      <button class="button plain" type="button" @click="print">Print</button>
+      <el-button type="primary" text @click="print">Print</el-button>
     </div>
     <p class="quiet">
       About {{ counted(procedure.minutes, 'minute') }}, {{ counted(procedure.steps.length, 'step') }}.
@@ -27,11 +29,11 @@ const print = () => {
     </p>
     <p v-for="warning in procedure.warnings" :key="warning" class="warning" role="note">{{ warning }}</p>
     <p v-for="{ hold, work } in procedure.held" :key="hold.cause" class="held" role="note">
-      <b>On hold:</b> {{ work.join(', ') }}. {{ hold.reason }} {{ hold.clears }}
+      <b>On hold:</b> {{ work.join(', ') }}. {{ inOurUnits(hold.reason) }} {{ hold.clears }}
     </p>
     <div class="take">
       <section v-if="procedure.carry.length">
-        <h3>Carry</h3>
+        <h3>What to bring</h3>
         <ul>
           <li v-for="thing in procedure.carry" :key="thing">{{ thing }}</li>
         </ul>
@@ -39,8 +41,8 @@ const print = () => {
       <section v-if="procedure.draw">
         <h3>Draw</h3>
         <p>
-          {{ withUnit(procedure.draw.litres, 'L') }} of tank water,
-          {{ withUnit(procedure.draw.percent, '%') }} of the tank. It counts into today’s water change.
+          {{ say('VOLUME', procedure.draw.litres) }} of tank water,
+          {{ withUnit(procedure.draw.percent, '%') }} of the tank. It counts towards today’s water change.
         </p>
       </section>
     </div>
@@ -48,7 +50,13 @@ const print = () => {
     <ol>
       <li v-for="step in procedure.steps" :key="step.id">
         {{ step.text }} <span v-if="step.timerMinutes" class="num">{{ step.timerMinutes }} min</span>
-        <p v-for="caution in step.cautions" :key="caution" class="caution small">{{ caution }}</p>
+        <CautionNote
+          v-for="caution in step.cautions"
+          :key="caution"
+          class="small"
+          :text="caution"
+          :again="toldBefore(procedure.steps, step.id, caution)"
+        />
       </li>
     </ol>
   </article>
@@ -101,14 +109,8 @@ ol li::before {
   content: counter(step);
 }
 
-.caution {
-  margin-top: 2px;
-  padding-left: 10px;
-  border-left: 3px solid var(--brick);
-}
-
 @media print {
-  .button {
+  .el-button {
     display: none;
   }
 }

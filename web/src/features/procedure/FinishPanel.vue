@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import LinkButton from '@/shared/components/LinkButton.vue'
 import TextField from '@/shared/components/TextField.vue'
 import type { Schemas } from '@/shared/api/client'
 import { useSending } from '@/shared/form'
@@ -52,7 +53,7 @@ async function end() {
   await props.guided.flush()
   const id = view.value?.id
   if (!id || props.guided.waiting.value > 0) {
-    trouble.value = 'Some ticks are not sent yet. Try again when there is a connection.'
+    trouble.value = 'Some ticks haven’t been sent yet. Try again when you’re back online.'
     return
   }
   saved.value = await send(() =>
@@ -90,16 +91,16 @@ async function dropIt() {
       </p>
       <template v-if="late.length">
         <p class="warn" role="note">
-          It was ended on another device. What you ticked here since then is not in its log:
+          Someone ended it on another device. These ticks of yours aren’t in its log:
         </p>
         <ul>
           <li v-for="(words, i) in late" :key="i">{{ words }}</li>
         </ul>
         <div class="actions">
-          <RouterLink
-            class="button"
+          <LinkButton
+            type="primary"
             :to="{ name: 'correct', params: { tank: view.place.tankId, service: view.id } }"
-            >Correct the service</RouterLink
+            >Correct the service</LinkButton
           >
           <el-button size="large" @click="guided.forget()">Discard these ticks</el-button>
         </div>
@@ -126,24 +127,17 @@ async function dropIt() {
         <legend>Parts used</legend>
         <div v-for="part in spent" :key="part.thing" class="part">
           <span>{{ part.thing }}</span>
-          <button
-            class="button outlined"
-            type="button"
+          <el-button
             :aria-label="`One ${part.thing} less`"
             :disabled="countOf(part) === 0"
             @click="used[part.thing] = countOf(part) - 1"
           >
             −
-          </button>
+          </el-button>
           <span class="num" role="status">{{ countOf(part) }}</span>
-          <button
-            class="button outlined"
-            type="button"
-            :aria-label="`One ${part.thing} more`"
-            @click="used[part.thing] = countOf(part) + 1"
-          >
+          <el-button :aria-label="`One ${part.thing} more`" @click="used[part.thing] = countOf(part) + 1">
             +
-          </button>
+          </el-button>
         </div>
       </fieldset>
       <TextField
@@ -156,9 +150,9 @@ async function dropIt() {
       <TextField v-model="note" label="Note" name="note" type="textarea" :error="errors.note" />
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <div class="actions">
-        <button class="button" type="submit" :disabled="sending">Write it into the log</button>
-        <button v-if="early" class="button plain" type="button" @click="emit('resume')">Go on</button>
-        <button v-if="untouched" class="button plain" type="button" @click="dropIt">Drop it</button>
+        <el-button type="primary" native-type="submit" :disabled="sending">Save to the log</el-button>
+        <el-button v-if="early" type="primary" text @click="emit('resume')">Continue</el-button>
+        <el-button v-if="untouched" type="primary" text @click="dropIt">Discard</el-button>
       </div>
     </form>
   </div>
@@ -194,17 +188,12 @@ legend {
   background: var(--brick-soft);
 }
 
-.trouble {
-  color: var(--brick);
-  font-weight: 600;
-}
-
 .actions {
   display: flex;
   gap: 10px;
 }
 
-.actions .button {
+.actions .el-button {
   min-height: 56px;
 }
 

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import TextField from '@/shared/components/TextField.vue'
-import { typedNumber, withUnit } from '@/shared/units'
+import MeasureField from '@/shared/components/MeasureField.vue'
+import NumberField from '@/shared/components/NumberField.vue'
+import { say, typedNumber } from '@/shared/units'
 import { useNow } from '@/shared/now'
 
-/** Flow by a timed container: start, stop, litres; or a rate read off a meter. */
+/** Flow by a timed container: start, stop, how much; or a rate read off a meter. */
 const emit = defineEmits<{ flow: [litresPerHour: number] }>()
 
 const HOUR_S = 3600
@@ -43,15 +44,15 @@ function keep() {
 
 <template>
   <div class="catch">
-    <button class="button outlined" type="button" @click="turn">
+    <el-button @click="turn">
       {{ running === undefined ? 'Start the clock' : `Stop at ${running} s` }}
-    </button>
-    <TextField v-model="seconds" label="Seconds" name="seconds" type="number" unit="s" />
-    <TextField v-model="litres" label="Litres caught" name="litres" type="number" unit="L" />
-    <button class="button" type="button" :disabled="rate === undefined" @click="keep">
-      {{ rate === undefined ? 'Keep the flow' : `Keep ${withUnit(rate, 'L/h')}` }}
-    </button>
-    <p v-if="kept !== undefined" class="quiet" role="status">Kept: {{ withUnit(kept, 'L/h') }}</p>
+    </el-button>
+    <NumberField v-model="seconds" label="Seconds" name="seconds" unit="s" />
+    <MeasureField v-model="litres" label="Caught" name="litres" quantity="VOLUME" />
+    <el-button type="primary" :disabled="rate === undefined" @click="keep">
+      {{ rate === undefined ? 'Keep the flow' : `Keep ${say('FLOW', rate)}` }}
+    </el-button>
+    <p v-if="kept !== undefined" class="quiet" role="status">Kept: {{ say('FLOW', kept) }}</p>
   </div>
 </template>
 
@@ -64,7 +65,7 @@ function keep() {
   max-width: 640px;
 }
 
-.button {
+.el-button {
   min-height: var(--touch);
 }
 </style>

@@ -2,10 +2,14 @@
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useFilters, type Filter } from '@/features/filter'
+import { useForecasts } from '@/features/interval'
 import { useTank } from '@/features/tank'
 import { HoldNotice, MediaPick } from '@/features/water'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import LinkButton from '@/shared/components/LinkButton.vue'
 import TextField from '@/shared/components/TextField.vue'
+import { today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { typedNumber } from '@/shared/units'
 import BenchCard from './BenchCard.vue'
@@ -18,6 +22,7 @@ const route = useRoute()
 const router = useRouter()
 const tank = useTank(() => props.tank)
 const filters = useFilters(() => props.tank)
+const forecasts = useForecasts(() => props.tank)
 const startGuided = useStartGuided()
 const { sending, trouble, errors, send, refuse } = useSending()
 
@@ -44,18 +49,27 @@ const offered = computed(() =>
   CHORES.filter((chore) => !chore.marine || tank.data.value?.tank.setting.water === 'MARINE'),
 )
 
+/** What the rounds asked for; otherwise what is due. */
+const wanted = computed(() =>
+  asked.value.length
+    ? asked.value
+    : (forecasts.data.value ?? [])
+        .filter((one) => !one.hold && one.window.earliest <= today())
+        .map((one) => one.subject.taskId),
+)
+
 watch(
-  filters.data,
-  (all) => {
-    if (filterId.value !== undefined || !all?.length) return
-    choose(all.find((one) => one.tasks.some((task) => asked.value.includes(task.id))) ?? all[0])
+  [filters.data, forecasts.isFetched],
+  ([all, known]) => {
+    if (filterId.value !== undefined || !all?.length || !known) return
+    choose(all.find((one) => one.tasks.some((task) => wanted.value.includes(task.id))) ?? all[0])
   },
   { immediate: true },
 )
 
 function choose(one: Filter | undefined) {
   filterId.value = one?.id
-  tasks.value = (one?.tasks ?? []).filter((task) => asked.value.includes(task.id)).map((task) => task.id)
+  tasks.value = (one?.tasks ?? []).filter((task) => wanted.value.includes(task.id)).map((task) => task.id)
 }
 
 async function begin() {
@@ -94,29 +108,29 @@ async function begin() {
       </p>
       <div v-else class="columns">
         <form class="work" @submit.prevent="begin">
-          <div v-if="(filters.data.value?.length ?? 0) > 1" class="filters" role="group" aria-label="Filter">
-            <button
-              v-for="one in filters.data.value"
-              :key="one.id"
-              class="button outlined"
-              type="button"
-              :aria-pressed="one.id === filterId"
-              @click="choose(one)"
+          <ChoiceRow
+            v-if="filterId !== undefined && (filters.data.value?.length ?? 0) > 1"
+            :model-value="filterId"
+            legend="Filter"
+            name="filterId"
+            :choices="(filters.data.value ?? []).map((one) => ({ value: one.id, label: one.name }))"
+            @update:model-value="(id) => choose(filters.data.value?.find((one) => one.id === id))"
+          />
+          <h2>What will you do?</h2>
+          <el-checkbox-group v-model="tasks" aria-label="Tasks">
+            <el-checkbox
+              v-for="task in filter?.tasks.filter((one) => one.mode !== 'OFF')"
+              :key="task.id"
+              :value="task.id"
+              class="tick"
+              >{{ task.name }}</el-checkbox
             >
-              {{ one.name }}
-            </button>
-          </div>
-          <h2>What is to be done</h2>
-          <label
-            v-for="task in filter?.tasks.filter((one) => one.mode !== 'OFF')"
-            :key="task.id"
-            class="tick"
-          >
-            <input v-model="tasks" type="checkbox" :value="task.id" /> {{ task.name }}
-          </label>
-          <label v-for="chore in offered" :key="chore.value" class="tick">
-            <input v-model="chores" type="checkbox" :value="chore.value" /> {{ chore.label }}
-          </label>
+          </el-checkbox-group>
+          <el-checkbox-group v-model="chores" aria-label="Besides">
+            <el-checkbox v-for="chore in offered" :key="chore.value" :value="chore.value" class="tick">{{
+              chore.label
+            }}</el-checkbox>
+          </el-checkbox-group>
           <MediaPick
             v-if="chores.includes('BIO_PART_REPLACED')"
             v-model:stage="media.stage"
@@ -133,7 +147,7 @@ async function begin() {
             <TextField
               v-if="!chores.includes('BIO_PART_REPLACED')"
               v-model="media.reason"
-              label="Why it is done anyway"
+              label="Why you are doing it anyway"
               name="overrideReason"
               type="textarea"
               hint="Kept with the record."
@@ -142,13 +156,18 @@ async function begin() {
           </template>
           <p v-if="errors.tasks || trouble" class="trouble" role="alert">{{ errors.tasks ?? trouble }}</p>
           <div class="actions">
-            <button class="button" type="submit" :disabled="sending || tasks.length + chores.length === 0">
+            <el-button
+              type="primary"
+              native-type="submit"
+              :disabled="sending || tasks.length + chores.length === 0"
+            >
               Start
-            </button>
-            <RouterLink
-              class="button plain"
+            </el-button>
+            <LinkButton
+              type="primary"
+              text
               :to="{ name: 'log', params: { tank: props.tank }, query: { tasks: tasks.join(',') } }"
-              >Only log it</RouterLink
+              >Only log it</LinkButton
             >
           </div>
         </form>
@@ -178,7 +197,6 @@ async function begin() {
   margin-top: 14px;
 }
 
-.filters,
 .actions {
   display: flex;
   flex-wrap: wrap;
@@ -186,32 +204,14 @@ async function begin() {
   margin: 10px 0;
 }
 
-[aria-pressed='true'] {
-  border-color: var(--herb);
-  background: var(--herb-soft);
-}
-
 .tick {
   display: flex;
-  gap: 12px;
-  align-items: center;
-  min-height: var(--touch);
+  margin-right: 0;
   border-bottom: 1px solid var(--hair);
 }
 
-.tick input {
-  width: 24px;
-  height: 24px;
-  accent-color: var(--herb);
-}
-
-.actions .button {
+.actions .el-button {
   min-height: var(--touch);
-}
-
-.trouble {
-  color: var(--brick);
-  font-weight: 600;
 }
 
 @media (width <= 900px) {

@@ -26,9 +26,9 @@ const rows = computed(() =>
       <RouterLink v-if="!guided.finishedAt" :to="{ name: 'service', params: { service: guided.id } }"
         >Continue</RouterLink
       >
-      <button v-else class="button plain" type="button" @click="confirm.mutate(guided.id)">
+      <el-button v-else type="primary" text @click="confirm.mutate(guided.id)">
         It's running again
-      </button>
+      </el-button>
     </p>
   </div>
 </template>
@@ -50,7 +50,7 @@ const rows = computed(() =>
 }
 
 .off a,
-.off .button {
+.off .el-button {
   color: var(--brick);
   text-decoration: underline;
 }

@@ -94,7 +94,7 @@ describe('the service view', () => {
     const form = document.querySelector<HTMLFormElement>('[role=dialog] form')
     form?.dispatchEvent(new Event('submit', { cancelable: true }))
     await settled()
-    expect(form?.textContent).toContain('Say in a word why.')
+    expect(form?.textContent).toContain('Give a short reason.')
 
     const reason = form?.querySelector('input')
     if (reason) reason.value = 'No plug in reach'
@@ -145,7 +145,7 @@ describe('the service view', () => {
 
     await key(' ')
 
-    expect(wrapper.text()).toContain('What you ticked here since then is not in its log')
+    expect(wrapper.text()).toContain('These ticks of yours aren’t in its log')
     expect(wrapper.findAll('.end li').map((row) => row.text())).toEqual(['Do stop'])
     await wrapper
       .findAll('button')

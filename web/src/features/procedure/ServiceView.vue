@@ -107,6 +107,7 @@ const grade = (finding: Finding | undefined) => {
           <div class="steps">
             <StepNow
               :step="current"
+              :steps="steps"
               :finding="progress.findings.get(current.id)"
               :running="timers.some((timer) => timer.step.id === current?.id)"
               @grade="grade"
@@ -125,9 +126,9 @@ const grade = (finding: Finding | undefined) => {
               <p v-for="(step, i) in next" :key="step.id" class="next">
                 <b v-if="i === 0">Next</b> {{ step.text }}
               </p>
-              <button class="button plain" type="button" :aria-expanded="listing" @click="listing = !listing">
+              <el-button type="primary" text :aria-expanded="listing" @click="listing = !listing">
                 All steps
-              </button>
+              </el-button>
               <ol v-if="listing" class="all">
                 <li v-for="step in steps" :key="step.id">
                   {{ progress.done.has(step.id) ? '✓' : progress.skipped.has(step.id) ? '–' : '·' }}
@@ -146,10 +147,10 @@ const grade = (finding: Finding | undefined) => {
               <span class="small">{{ timer.step.text.slice(0, 28) }}…</span>
               <b class="num">{{ timer.left > 0 ? clockWords(timer.left) : 'over' }}</b>
             </p>
-            <button class="button outlined" type="button" :disabled="!previous" @click="back">Back</button>
-            <button class="button outlined" type="button" @click="skipping = true">Skip…</button>
-            <button class="button outlined" type="button" @click="ending = true">End…</button>
-            <button class="button done" type="button" @click="done(current)">Done</button>
+            <el-button :disabled="!previous" @click="back">Back</el-button>
+            <el-button @click="skipping = true">Skip…</el-button>
+            <el-button @click="ending = true">End…</el-button>
+            <el-button type="primary" class="done" @click="done(current)">Done</el-button>
           </footer>
         </template>
       </template>
@@ -201,7 +202,7 @@ const grade = (finding: Finding | undefined) => {
   border-radius: var(--round);
 }
 
-.dock .button {
+.dock .el-button {
   min-height: 56px;
 }
 

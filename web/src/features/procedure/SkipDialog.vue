@@ -17,7 +17,7 @@ watch(shown, () => {
 
 function submit() {
   if (reason.value.trim()) emit('skip', reason.value.trim())
-  else error.value = 'Say in a word why.'
+  else error.value = 'Give a short reason.'
 }
 </script>
 
@@ -26,7 +26,7 @@ function submit() {
     <form @submit.prevent="submit">
       <p class="quiet">{{ step?.text }}</p>
       <TextField v-model="reason" label="Why" name="reason" :error="error" />
-      <button class="button" type="submit">Skip it</button>
+      <el-button type="primary" native-type="submit">Skip it</el-button>
     </form>
   </el-dialog>
 </template>
@@ -37,7 +37,7 @@ form {
   gap: 14px;
 }
 
-.button {
+.el-button {
   min-height: var(--touch);
 }
 </style>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { FindingPick } from '@/features/visit'
+import CautionNote from '@/shared/components/CautionNote.vue'
 import type { Finding } from '@/shared/words'
+import { toldBefore } from './cautions'
 import FlowCatch from './FlowCatch.vue'
 import type { Step } from './queries'
 
 /** The step to do now: large, with its reason, its cautions, and what is written down here. */
-defineProps<{ step: Step; finding?: Finding; running: boolean }>()
+defineProps<{ step: Step; steps: Step[]; finding?: Finding; running: boolean }>()
 const emit = defineEmits<{ grade: [finding: Finding | undefined]; time: []; flow: [litresPerHour: number] }>()
 </script>
 
@@ -13,10 +15,16 @@ const emit = defineEmits<{ grade: [finding: Finding | undefined]; time: []; flow
   <section aria-live="polite">
     <p class="now">{{ step.text }}</p>
     <p v-if="step.reason" class="reason">{{ step.reason }}</p>
-    <p v-for="caution in step.cautions" :key="caution" class="caution">{{ caution }}</p>
-    <button v-if="step.timerMinutes && !running" class="button outlined" type="button" @click="emit('time')">
+    <CautionNote
+      v-for="caution in step.cautions"
+      :key="caution"
+      class="caution"
+      :text="caution"
+      :again="toldBefore(steps, step.id, caution)"
+    />
+    <el-button v-if="step.timerMinutes && !running" @click="emit('time')">
       Start the {{ step.timerMinutes }} minutes
-    </button>
+    </el-button>
     <FindingPick
       v-if="step.captures === 'FINDING'"
       :model-value="finding"
@@ -48,13 +56,10 @@ const emit = defineEmits<{ grade: [finding: Finding | undefined]; time: []; flow
 }
 
 .caution {
-  margin-bottom: 12px;
-  padding: 4px 0 4px 14px;
-  border-left: 5px solid var(--brick);
   font-size: 17px;
 }
 
-.button {
+.el-button {
   min-height: 56px;
   margin-bottom: 12px;
 }

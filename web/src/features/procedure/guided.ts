@@ -1,4 +1,5 @@
-import { computed, onBeforeUnmount, reactive, ref, toRaw } from 'vue'
+import { useEventListener, useIntervalFn } from '@vueuse/core'
+import { computed, reactive, ref, toRaw } from 'vue'
 import { Problem } from '@/shared/problem'
 import { progressOf } from './progress'
 import { exchange, type Guided, type GuidedEvent } from './queries'
@@ -93,14 +94,12 @@ export function useGuided(id: string) {
     localStorage.removeItem(place)
   }
 
-  const timer = setInterval(() => void sync(), SYNC_MS)
-  const atOnce = () => void sync()
-  globalThis.addEventListener('online', atOnce)
+  const { pause } = useIntervalFn(() => void sync(), SYNC_MS)
+  const deaf = useEventListener(globalThis, 'online', () => void sync())
   const stop = () => {
-    clearInterval(timer)
-    globalThis.removeEventListener('online', atOnce)
+    pause()
+    deaf()
   }
-  onBeforeUnmount(stop)
   void sync()
 
   return {

@@ -30,15 +30,15 @@ const { sending, trouble, send } = useSending()
           <b class="num">{{ amountWords(move.amount, item.item.unit) }}</b>
           <span>{{ KIND_WORDS[move.kind] }}</span>
           <span class="small quiet">{{ move.by }}</span>
-          <button
+          <el-button
             v-if="!move.service"
-            class="button plain"
-            type="button"
+            type="primary"
+            text
             :disabled="sending"
             @click="send(() => takeBack.mutateAsync(move.id))"
           >
             Take back
-          </button>
+          </el-button>
         </li>
       </ul>
     </AsyncState>

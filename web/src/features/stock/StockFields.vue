@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import NumberField from '@/shared/components/NumberField.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { amountWords, UNITS, type ItemForm } from './stores'
 
@@ -25,13 +26,13 @@ const KINDS = [
       v-model="form.name"
       label="Name"
       name="name"
-      hint="As services name it, so that they take it down"
+      hint="Use the name your services use, so the stock counts down"
       :suggestions="names"
       :error="errors.name"
     />
     <ChoiceRow
       :model-value="form.turned ? 'turned' : 'spent'"
-      legend="What becomes of it"
+      legend="After use"
       name="turned"
       :choices="KINDS"
       @update:model-value="(kind) => (form.turned = kind === 'turned')"
@@ -44,19 +45,17 @@ const KINDS = [
       :error="errors.unit"
     />
     <div class="row">
-      <TextField
+      <NumberField
         v-model="form.amountPerUse"
-        label="Taken each time"
+        label="Used each time"
         name="amountPerUse"
-        type="number"
         :unit="UNITS.find((one) => one.value === form.unit)?.short"
         :error="errors.amountPerUse"
       />
-      <TextField
+      <NumberField
         v-model="form.reorderAt"
         :label="form.turned ? 'Wash when below' : 'Order when below'"
         name="reorderAt"
-        type="number"
         :hint="
           suggested
             ? `${amountWords(suggested, form.unit)} covers ${form.turned ? 'the time between washes' : 'the delivery and a fortnight'}`
@@ -64,30 +63,27 @@ const KINDS = [
         "
         :error="errors.reorderAt"
       />
-      <TextField
+      <NumberField
         v-model="form.leadDays"
         label="Delivery takes"
         name="leadDays"
-        type="number"
         unit="days"
         :error="errors.leadDays"
       />
-      <TextField
+      <NumberField
         v-if="form.turned"
         v-model="form.washEveryDays"
         label="Washed every"
         name="washEveryDays"
-        type="number"
         unit="days"
         :error="errors.washEveryDays"
       />
-      <TextField
+      <NumberField
         v-model="form.price"
         :label="form.unit === 'PIECE' ? 'Price of one' : 'Price of one unit'"
         name="price"
-        type="number"
         :unit="currency"
-        hint="May be left empty"
+        hint="Optional"
         :error="errors.price"
       />
     </div>

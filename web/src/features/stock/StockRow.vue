@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import NumberField from '@/shared/components/NumberField.vue'
 import { today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
@@ -73,27 +74,17 @@ async function happened(kind: StockMove['kind']) {
       >
     </p>
     <form novalidate data-field="amount" @submit.prevent="happened('BOUGHT')">
-      <input
+      <NumberField
         v-model="typed"
-        class="digits num"
-        inputmode="decimal"
+        class="many"
+        :label="`${item.name}: how many`"
+        name="amount"
         placeholder="How many"
-        :aria-label="`${item.name}: how many`"
-        :aria-invalid="errors.amount ? 'true' : undefined"
+        bare
       />
-      <button class="button outlined" type="submit" :disabled="sending">Bought</button>
-      <button class="button outlined" type="button" :disabled="sending" @click="happened('COUNTED')">
-        Counted
-      </button>
-      <button
-        v-if="item.turned"
-        class="button outlined"
-        type="button"
-        :disabled="sending"
-        @click="happened('WASHED')"
-      >
-        Washed
-      </button>
+      <el-button native-type="submit" :disabled="sending">Bought</el-button>
+      <el-button :disabled="sending" @click="happened('COUNTED')"> Counted </el-button>
+      <el-button v-if="item.turned" :disabled="sending" @click="happened('WASHED')"> Washed </el-button>
       <p v-if="errors.amount || trouble" class="error small" role="alert">{{ errors.amount ?? trouble }}</p>
     </form>
   </article>
@@ -137,12 +128,12 @@ form {
   gap: 6px;
 }
 
-form .button {
+form .el-button {
   padding-inline: 12px;
 }
 
-.digits {
-  width: 98px;
+.many {
+  width: 104px;
 }
 
 .error {

@@ -3,6 +3,8 @@ import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useSession } from '@/features/account'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import ConflictNotice from '@/shared/components/ConflictNotice.vue'
+import LinkButton from '@/shared/components/LinkButton.vue'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
 import MovesList from './MovesList.vue'
@@ -87,7 +89,7 @@ async function takeOut() {
       what="the stores"
       @retry="stores.refetch()"
     >
-      <h1>{{ entry ? entry.item.name : gone ? 'Not in the stores' : 'Keep a thing' }}</h1>
+      <h1>{{ entry ? entry.item.name : gone ? 'Not in the stores' : 'Add an item' }}</h1>
       <p v-if="gone" class="quiet">
         It was taken out. <RouterLink :to="{ name: 'stores' }">Back to the stores</RouterLink>
       </p>
@@ -99,23 +101,19 @@ async function takeOut() {
           :names="stores.data.value?.notKept.map((supply) => supply.name) ?? []"
           :currency="session.data.value?.units?.currency ?? 'EUR'"
         />
-        <p v-if="trouble" class="trouble" role="alert">
-          {{ trouble }}
-          <button v-if="conflict" class="button outlined" type="button" @click="keepMine">
-            Save mine over it
-          </button>
-        </p>
+        <ConflictNotice v-if="conflict" what="this item" @keep="keepMine" />
+        <p v-else-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
         <div class="actions">
-          <button class="button" type="submit" :disabled="sending">Save</button>
-          <RouterLink class="button plain" :to="{ name: 'stores' }">Leave it</RouterLink>
-          <button
+          <el-button type="primary" native-type="submit" :disabled="sending">Save</el-button>
+          <LinkButton type="primary" text :to="{ name: 'stores' }">Cancel</LinkButton>
+          <el-button
             v-if="entry && session.data.value?.role === 'KEEPER'"
-            class="button plain"
-            type="button"
+            type="primary"
+            text
             @click="takeOut"
           >
-            Take it out of the stores
-          </button>
+            Remove it
+          </el-button>
         </div>
       </form>
       <MovesList v-if="entry" :item="entry" />
@@ -134,10 +132,5 @@ form {
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
-}
-
-.trouble {
-  color: var(--brick);
-  font-weight: 600;
 }
 </style>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useSession } from '@/features/account'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import LinkButton from '@/shared/components/LinkButton.vue'
 import { useStores } from './queries'
 import StockRow from './StockRow.vue'
 import { inShort, money } from './stores'
@@ -17,7 +18,7 @@ const empty = computed(() => stores.data.value?.items.length === 0)
   <main class="page">
     <header class="titled">
       <h1>Stores</h1>
-      <RouterLink class="button" :to="{ name: 'new-store-item' }">Keep a thing</RouterLink>
+      <LinkButton type="primary" :to="{ name: 'new-store-item' }">Add an item</LinkButton>
     </header>
     <AsyncState
       :pending="stores.isPending.value"
@@ -33,7 +34,7 @@ const empty = computed(() => stores.data.value?.items.length === 0)
         <p v-else>
           {{ inShort(stores.data.value) }}
           <span v-if="stores.data.value.costAYear > 0" class="quiet"
-            >At the present intervals a year costs about
+            >At today’s intervals a year costs about
             <b class="num">{{ money(stores.data.value.costAYear, currency) }}</b>.</span
           >
         </p>

@@ -67,10 +67,10 @@ export function lineOf(item: StockItem, now: Day = today()): { end: number; orde
 
 /** "lasts until 3 Mar, order by 20 Feb". */
 export function lastsWords(item: StockItem, now: Day = today()): string {
-  if (!item.outlook) return 'Count it once, and it is reckoned from then on.'
+  if (!item.outlook) return 'Count it once and we keep track from then on.'
   const { runsOut, orderBy } = item.outlook
   if (!runsOut) return item.use.next ? 'lasts more than two years' : 'nothing uses it'
-  if (daysBetween(now, runsOut) <= 0) return 'wanted today, too little left'
+  if (daysBetween(now, runsOut) <= 0) return 'needed today, not enough left'
   if (item.item.turned) return `clean ones last until ${shortDay(runsOut, now)}`
   const order =
     !orderBy || daysBetween(now, orderBy) <= 0 ? 'order now' : `order by ${shortDay(orderBy, now)}`

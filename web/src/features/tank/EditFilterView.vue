@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import { useSession } from '@/features/account'
 import {
   blankFilter,
+  DraftPath,
   FilterFields,
   fromFilter,
   toInput,
@@ -17,8 +18,11 @@ import {
   type FilterForm,
 } from '@/features/filter'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import ConflictNotice from '@/shared/components/ConflictNotice.vue'
+import FormPage from '@/shared/components/FormPage.vue'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
+import { counted } from '@/shared/words'
 
 /** At the table: add a filter to a tank, or change one. */
 const props = defineProps<{ tank: number; filter?: number }>()
@@ -97,78 +101,53 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
 </script>
 
 <template>
-  <main class="page narrow">
-    <AsyncState
-      :pending="existing && query.isPending.value"
-      :error="existing ? query.error.value : null"
-      what="the filter"
-      @retry="query.refetch()"
+  <AsyncState
+    :pending="existing && query.isPending.value"
+    :error="existing ? query.error.value : null"
+    what="the filter"
+    @retry="query.refetch()"
+  >
+    <FormPage
+      v-if="form"
+      :title="read ? read.name : 'Add a filter'"
+      :action="existing ? 'Save' : 'Add filter'"
+      :sending="sending"
+      :trouble="conflict ? '' : trouble"
+      @submit="save"
     >
-      <form v-if="form" novalidate @submit.prevent="save">
-        <h1>{{ read ? read.name : 'Add a filter' }}</h1>
-        <div v-if="conflict" class="stale" role="alert">
-          <p>
-            <strong>Somebody changed this filter meanwhile.</strong> Stored now:
-            {{ (conflict as Filter).name }},
-            {{ (conflict as Filter).stages.map((stage) => stage.name).join(' → ') }}.
-          </p>
-          <p>Yours: {{ form.name }}, {{ form.stages.length }} stages, still below.</p>
-          <button class="button outlined" type="button" @click="take(conflict as Filter)">
-            Take what is stored
-          </button>
-          <button
-            class="button outlined"
-            type="button"
-            @click="((read = conflict as Filter), (conflict = undefined))"
-          >
-            Keep mine, then save again
-          </button>
-        </div>
-        <FilterFields v-model="form" :errors="unprefixed" :existing="existing" />
-        <p v-if="trouble && !conflict" class="trouble" role="alert">{{ trouble }}</p>
-        <div class="actions">
-          <button class="button" type="submit" :disabled="sending">
-            {{ existing ? 'Save' : 'Add filter' }}
-          </button>
-          <button class="button plain" type="button" @click="leave">Leave</button>
-          <button
-            v-if="existing && session?.role === 'KEEPER'"
-            class="button plain out"
-            type="button"
-            @click="takeOut"
-          >
-            Take out …
-          </button>
-        </div>
-      </form>
-    </AsyncState>
-  </main>
+      <ConflictNotice
+        v-if="conflict"
+        what="this filter"
+        can-take
+        @take="take(conflict as Filter)"
+        @keep="((read = conflict as Filter), (conflict = undefined))"
+      >
+        <p>
+          Saved now: {{ (conflict as Filter).name }},
+          {{ (conflict as Filter).stages.map((stage) => stage.name).join(' → ') }}.
+        </p>
+        <p>Yours is still below: {{ form.name }}, {{ counted(form.stages.length, 'stage') }}.</p>
+      </ConflictNotice>
+      <FilterFields v-model="form" :errors="unprefixed" :existing="existing" />
+      <template #beside>
+        <el-button type="primary" text @click="leave">Cancel</el-button>
+        <el-button
+          v-if="existing && session?.role === 'KEEPER'"
+          type="danger"
+          text
+          class="out"
+          @click="takeOut"
+        >
+          Remove this filter…
+        </el-button>
+      </template>
+      <template #aside><DraftPath :form="form" /></template>
+    </FormPage>
+  </AsyncState>
 </template>
 
 <style scoped>
-form {
-  display: grid;
-  gap: var(--gap-4);
-}
-
-.stale {
-  padding: 14px 18px;
-  border-left: 5px solid var(--amber);
-  background: var(--amber-soft);
-}
-
-.trouble {
-  color: var(--brick);
-  font-weight: 600;
-}
-
-.actions {
-  display: flex;
-  gap: 10px;
-}
-
 .out {
   margin-left: auto;
-  color: var(--brick);
 }
 </style>

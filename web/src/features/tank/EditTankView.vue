@@ -3,7 +3,8 @@ import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useSession } from '@/features/account'
 import AsyncState from '@/shared/components/AsyncState.vue'
-import TextField from '@/shared/components/TextField.vue'
+import DayField from '@/shared/components/DayField.vue'
+import FormPage from '@/shared/components/FormPage.vue'
 import { today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
@@ -84,69 +85,49 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
 </script>
 
 <template>
-  <main class="page narrow">
-    <AsyncState
-      :pending="query.isPending.value"
-      :error="query.error.value"
-      what="the tank"
-      @retry="query.refetch()"
+  <AsyncState
+    :pending="query.isPending.value"
+    :error="query.error.value"
+    what="the tank"
+    @retry="query.refetch()"
+  >
+    <FormPage
+      v-if="form && read"
+      :title="read.tank.name"
+      action="Save"
+      :sending="sending"
+      :trouble="conflict ? '' : trouble"
+      @submit="save"
     >
-      <form v-if="form && read" novalidate @submit.prevent="save">
-        <h1>{{ read.tank.name }}</h1>
-        <StaleTank
-          v-if="conflict"
-          :mine="form"
-          :current="conflict as Tank"
-          @take="(tank) => ((read = tank), (form = fromTank(tank)), (conflict = undefined))"
-          @keep="(tank) => ((read = tank), (conflict = undefined))"
-        />
-        <TankFields v-model="form" :errors="unprefixed" :rooms="rooms" existing />
-        <TextField
-          v-if="moved"
-          v-model="changedOn"
-          label="Since when is it so?"
-          name="changedOn"
-          type="date"
-          :max="today()"
-          hint="Older findings count for less from this day on."
-          :error="errors.changedOn"
-        />
-        <p v-if="trouble && !conflict" class="trouble" role="alert">{{ trouble }}</p>
-        <div class="actions">
-          <button class="button" type="submit" :disabled="sending">Save</button>
-          <button class="button plain" type="button" @click="leave">Leave</button>
-          <button
-            v-if="session?.role === 'KEEPER'"
-            class="button plain delete"
-            type="button"
-            @click="destroy"
-          >
-            Delete tank …
-          </button>
-        </div>
-      </form>
-    </AsyncState>
-  </main>
+      <StaleTank
+        v-if="conflict"
+        :mine="form"
+        :current="conflict as Tank"
+        @take="(tank) => ((read = tank), (form = fromTank(tank)), (conflict = undefined))"
+        @keep="(tank) => ((read = tank), (conflict = undefined))"
+      />
+      <TankFields v-model="form" :errors="unprefixed" :rooms="rooms" existing />
+      <DayField
+        v-if="moved"
+        v-model="changedOn"
+        label="Since when?"
+        name="changedOn"
+        :max="today()"
+        hint="Older findings count for less from this day on."
+        :error="errors.changedOn"
+      />
+      <template #beside>
+        <el-button type="primary" text @click="leave">Cancel</el-button>
+        <el-button v-if="session?.role === 'KEEPER'" type="danger" text class="delete" @click="destroy">
+          Delete tank…
+        </el-button>
+      </template>
+    </FormPage>
+  </AsyncState>
 </template>
 
 <style scoped>
-form {
-  display: grid;
-  gap: var(--gap-4);
-}
-
-.trouble {
-  color: var(--brick);
-  font-weight: 600;
-}
-
-.actions {
-  display: flex;
-  gap: 10px;
-}
-
 .delete {
   margin-left: auto;
-  color: var(--brick);
 }
 </style>

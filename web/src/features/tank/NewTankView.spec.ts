@@ -51,12 +51,12 @@ describe('a new tank', () => {
 
   it('starts the water path from the template of the kind that is chosen', async () => {
     const { wrapper } = await open({})
-    expect(wrapper.findAll('.path .name').map((name) => name.text())).toEqual(['Coarse foam'])
+    expect(wrapper.findAll('form .path .name').map((name) => name.text())).toEqual(['Coarse foam'])
 
     await wrapper.get('input[value=SUMP]').setValue(true)
     await settled()
 
-    expect(wrapper.findAll('.path .name').map((name) => name.text())).toEqual(['Sock', 'Return pump'])
+    expect(wrapper.findAll('form .path .name').map((name) => name.text())).toEqual(['Sock', 'Return pump'])
   })
 
   it('does not make the tank twice when its filter is refused', async () => {
@@ -69,7 +69,7 @@ describe('a new tank', () => {
     await wrapper.get('input[value=YEARS]').setValue(true)
     await type('name', 'Weir')
     await save()
-    expect(wrapper.text()).toContain('Brook is stored. Its filter is still to come.')
+    expect(wrapper.text()).toContain('Brook is saved. Its filter comes next.')
     expect(wrapper.get('[data-field=name] .error').text()).toBe('At most 80 characters.')
 
     all['POST /api/tanks/7/filters'] = { id: 3 }

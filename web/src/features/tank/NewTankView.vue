@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { blankFilter, FilterFields, toInput as toFilter, useCreateFilter } from '@/features/filter'
+import { blankFilter, DraftPath, FilterFields, toInput as toFilter, useCreateFilter } from '@/features/filter'
+import FormPage from '@/shared/components/FormPage.vue'
+import LinkButton from '@/shared/components/LinkButton.vue'
 import { useSending } from '@/shared/form'
 import { blankTank, toInput } from './form'
 import { useCreateTank, useTanks } from './queries'
@@ -49,54 +51,34 @@ async function save() {
 </script>
 
 <template>
-  <main class="page narrow">
-    <h1>A new tank</h1>
-    <form novalidate @submit.prevent="save">
-      <section v-if="made === undefined" aria-label="The tank">
-        <TankFields v-model="tank" :errors="half.tank" :rooms="rooms" />
-      </section>
-      <p v-else class="quiet">{{ tank.name }} is stored. Its filter is still to come.</p>
-      <section class="filter" aria-labelledby="filter-title">
-        <h2 id="filter-title">Its filter</h2>
-        <p class="quiet">
-          Starts from the usual water path of its kind. Change what differs; more filters can follow.
-        </p>
-        <FilterFields
-          v-model="filter"
-          :errors="{ ...half.filter, name: errors['filter.name'] ?? (made ? errors.name : '') ?? '' }"
-          :existing="false"
-        />
-      </section>
-      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-      <div class="actions">
-        <button class="button" type="submit" :disabled="sending">Save and plan</button>
-        <RouterLink class="button plain" :to="{ name: 'tanks' }">Leave</RouterLink>
-      </div>
-    </form>
-  </main>
+  <FormPage title="A new tank" action="Save and plan" :sending="sending" :trouble="trouble" @submit="save">
+    <section v-if="made === undefined" aria-label="The tank">
+      <TankFields v-model="tank" :errors="half.tank" :rooms="rooms" />
+    </section>
+    <p v-else class="quiet">{{ tank.name }} is saved. Its filter comes next.</p>
+    <section class="filter" aria-labelledby="filter-title">
+      <h2 id="filter-title">Its filter</h2>
+      <p class="quiet">
+        We start with the usual water path of its kind. Change what differs; you can add more filters later.
+      </p>
+      <FilterFields
+        v-model="filter"
+        :errors="{ ...half.filter, name: errors['filter.name'] ?? (made ? errors.name : '') ?? '' }"
+        :existing="false"
+      />
+    </section>
+    <template #beside>
+      <LinkButton type="primary" text :to="{ name: 'tanks' }">Cancel</LinkButton>
+    </template>
+    <template #aside><DraftPath :form="filter" /></template>
+  </FormPage>
 </template>
 
 <style scoped>
-form {
-  display: grid;
-  gap: var(--gap-4);
-  margin-top: var(--gap-4);
-}
-
 .filter {
   display: grid;
   gap: var(--gap-3);
   padding-top: var(--gap-4);
   border-top: 1px solid var(--line);
-}
-
-.trouble {
-  color: var(--brick);
-  font-weight: 600;
-}
-
-.actions {
-  display: flex;
-  gap: 10px;
 }
 </style>

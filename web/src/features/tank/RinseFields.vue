@@ -1,28 +1,30 @@
 <script setup lang="ts">
-import TextField from '@/shared/components/TextField.vue'
+import MeasureField from '@/shared/components/MeasureField.vue'
+import NumberField from '@/shared/components/NumberField.vue'
+import { say } from '@/shared/units'
 import type { TankForm } from './form'
 
 /** What a keeper draws rinse water with, and how much the tank can give. */
 defineProps<{ errors: Record<string, string> }>()
 const form = defineModel<TankForm>({ required: true })
+
+const USUAL_BUCKET_L = 8
 </script>
 
 <template>
   <div class="pair">
-    <TextField
+    <MeasureField
       v-model="form.bucketL"
       label="Your bucket"
       name="setting.bucketL"
-      type="number"
-      unit="L"
-      hint="Two thirds of it are used. Leave blank for 8 L"
+      quantity="VOLUME"
+      :hint="`Two thirds of it are used. Leave blank for ${say('VOLUME', USUAL_BUCKET_L)}`"
       :error="errors['setting.bucketL']"
     />
-    <TextField
+    <NumberField
       v-model="form.drawPercent"
       label="Most to draw for rinsing"
       name="setting.drawShare"
-      type="number"
       unit="% of the tank"
       hint="Leave blank for 25 %"
       :error="errors['setting.drawShare']"

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import ConflictNotice from '@/shared/components/ConflictNotice.vue'
+import { say } from '@/shared/units'
 import {
   labelOf,
   BACTERIA,
@@ -15,7 +17,7 @@ import {
 import { fromTank, type TankForm } from './form'
 import type { Tank } from './queries'
 
-/** Somebody else changed the tank meanwhile: both values, and the choice between them. */
+/** Someone else changed the tank meanwhile: both values, and the choice between them. */
 const props = defineProps<{ mine: TankForm; current: Tank }>()
 const emit = defineEmits<{ take: [tank: Tank]; keep: [tank: Tank] }>()
 
@@ -23,7 +25,7 @@ function told(tank: TankForm): Record<string, string> {
   return {
     Tank: tank.name,
     Room: tank.room || 'none',
-    Volume: `${tank.netVolumeL} L`,
+    Volume: say('VOLUME', Number(tank.netVolumeL)),
     'Established on': tank.establishedOn,
     Water: labelOf(WATER, tank.setting.water),
     Stocking: labelOf(STOCKING, tank.setting.stocking),
@@ -46,14 +48,13 @@ const differences = computed(() => {
 </script>
 
 <template>
-  <div class="stale" role="alert">
-    <p><strong>Somebody changed this tank meanwhile.</strong></p>
+  <ConflictNotice what="this tank" can-take @take="emit('take', current)" @keep="emit('keep', current)">
     <table>
       <thead>
         <tr>
           <th scope="col">Field</th>
           <th scope="col">Yours</th>
-          <th scope="col">Stored now</th>
+          <th scope="col">Saved now</th>
         </tr>
       </thead>
       <tbody>
@@ -64,20 +65,10 @@ const differences = computed(() => {
         </tr>
       </tbody>
     </table>
-    <button class="button outlined" type="button" @click="emit('take', current)">Take what is stored</button>
-    <button class="button outlined" type="button" @click="emit('keep', current)">
-      Keep mine, then save again
-    </button>
-  </div>
+  </ConflictNotice>
 </template>
 
 <style scoped>
-.stale {
-  padding: 14px 18px;
-  border-left: 5px solid var(--amber);
-  background: var(--amber-soft);
-}
-
 table {
   margin: 8px 0 12px;
   border-spacing: 0;
@@ -87,9 +78,5 @@ th,
 td {
   padding: 3px 18px 3px 0;
   text-align: left;
-}
-
-.button {
-  margin-right: 8px;
 }
 </style>

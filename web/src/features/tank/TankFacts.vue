@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ageWords } from '@/shared/dates'
-import { withUnit } from '@/shared/units'
+import { say } from '@/shared/units'
 import { BACTERIA, FEEDING, labelOf, STOCKING, TAP, WATER } from '@/shared/words'
 import type { TankInput } from './queries'
 
@@ -12,7 +12,7 @@ defineProps<{ tank: TankInput }>()
   <dl>
     <div>
       <dt>{{ labelOf(WATER, tank.setting.water) }} water</dt>
-      <dd>{{ withUnit(tank.netVolumeL, 'L') }}</dd>
+      <dd>{{ say('VOLUME', tank.netVolumeL) }}</dd>
     </div>
     <div>
       <dt>established</dt>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import DayField from '@/shared/components/DayField.vue'
+import MeasureField from '@/shared/components/MeasureField.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { today } from '@/shared/dates'
 import {
@@ -27,28 +29,26 @@ const now = today()
   <div class="fields">
     <div class="pair">
       <TextField v-model="form.name" label="Tank" name="name" hint="What you call it" :error="errors.name" />
-      <TextField
+      <MeasureField
         v-model="form.netVolumeL"
         label="Net volume"
         name="netVolumeL"
-        type="number"
-        unit="L"
+        quantity="VOLUME"
         :error="errors.netVolumeL"
       />
       <TextField
         v-model="form.room"
         label="Room"
         name="room"
-        hint="Tanks of one room are walked together"
+        hint="Tanks in one room are done together"
         :suggestions="rooms"
         :error="errors.room"
       />
-      <TextField
+      <DayField
         v-if="existing"
         v-model="form.establishedOn"
         label="Established on"
         name="establishedOn"
-        type="date"
         :max="now"
         :error="errors.establishedOn"
       />
@@ -61,12 +61,11 @@ const now = today()
       :choices="RUNNING"
       :error="errors.running"
     />
-    <TextField
+    <DayField
       v-if="!existing && form.running === 'DAY'"
       v-model="form.establishedOn"
       label="Since"
       name="establishedOn"
-      type="date"
       :max="now"
       :error="errors.establishedOn"
     />

@@ -5,9 +5,11 @@ import { TankPauses, useForecasts, WhenList, type Forecast } from '@/features/in
 import { HistoryList } from '@/features/visit'
 import { TankHolds, TankWater } from '@/features/water'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import LinkButton from '@/shared/components/LinkButton.vue'
 import StateTag from '@/shared/components/StateTag.vue'
 import { today, windowWords } from '@/shared/dates'
 import { useKeys } from '@/shared/keys'
+import { say } from '@/shared/units'
 import { labelOf, DIRECTION, FILTER_KIND } from '@/shared/words'
 import { useRouter } from 'vue-router'
 import { useChanges, useTank } from './queries'
@@ -61,14 +63,14 @@ useKeys((key) => {
       <header v-if="tank.data.value">
         <h1>{{ tank.data.value.tank.name }}</h1>
         <div class="actions">
-          <RouterLink class="button plain" :to="{ name: 'chores', params: { tank: props.tank } }"
-            >Chores</RouterLink
+          <LinkButton type="primary" text :to="{ name: 'chores', params: { tank: props.tank } }"
+            >Chores</LinkButton
           >
-          <RouterLink class="button plain" :to="{ name: 'edit-tank', params: { tank: props.tank } }"
-            >Change</RouterLink
+          <LinkButton type="primary" text :to="{ name: 'edit-tank', params: { tank: props.tank } }"
+            >Change</LinkButton
           >
-          <RouterLink class="button" :to="{ name: 'log', params: { tank: props.tank } }"
-            >Log a service</RouterLink
+          <LinkButton type="primary" :to="{ name: 'log', params: { tank: props.tank } }"
+            >Log a service</LinkButton
           >
         </div>
       </header>
@@ -92,7 +94,7 @@ useKeys((key) => {
               >water runs {{ labelOf(DIRECTION, filter.direction).toLowerCase() }}</span
             >
             <span v-if="filter.rating.flowLph" class="quiet small"
-              >rated <span class="num">{{ filter.rating.flowLph }}</span> L/h</span
+              >rated {{ say('FLOW', filter.rating.flowLph) }}</span
             >
             <StateTag
               v-if="opening"
@@ -121,15 +123,9 @@ useKeys((key) => {
               <WhenList :forecasts="rows" :today="now" @adjust="adjust" />
               <p v-if="off.length" class="small quiet off">
                 Switched off:
-                <button
-                  v-for="task in off"
-                  :key="task.id"
-                  class="button plain"
-                  type="button"
-                  @click="adjusting = task"
-                >
+                <el-button v-for="task in off" :key="task.id" type="primary" text @click="adjusting = task">
                   {{ task.name }}
-                </button>
+                </el-button>
               </p>
             </template>
             <TankPauses :tank="props.tank" :filters="byFilter.map(({ filter }) => filter)" />
@@ -190,7 +186,7 @@ h3 {
   margin-top: var(--gap-3);
 }
 
-.off .button {
+.off .el-button {
   font-size: 14px;
   min-height: 32px;
 }

@@ -6,6 +6,7 @@ import AsyncState from '@/shared/components/AsyncState.vue'
 import WindowLine from '@/shared/components/WindowLine.vue'
 import { longDay, today, windowWords } from '@/shared/dates'
 import { counted } from '@/shared/words'
+import { inOurUnits } from '@/shared/units'
 import { useTank } from './queries'
 
 /** At the table: one task of a stage, and how its interval came to be. */
@@ -45,11 +46,13 @@ const withOpening = computed(() => told.value?.forecast.basis === 'WITH_OPENING'
         </p>
         <header>
           <h1>{{ told.forecast.subject.name }}</h1>
-          <button v-if="task" class="button plain" type="button" @click="adjusting = task">Adjust</button>
+          <el-button v-if="task" type="primary" text @click="adjusting = task">Adjust</el-button>
         </header>
         <section class="now" aria-label="When">
           <p class="lead">
-            <template v-if="told.forecast.hold">On hold. {{ told.forecast.hold.reason }}</template>
+            <template v-if="told.forecast.hold"
+              >On hold. {{ inOurUnits(told.forecast.hold.reason) }}</template
+            >
             <template v-else
               >Best on <b>{{ longDay(told.forecast.window.ideal) }}</b><template
                 v-if="told.forecast.intervalDays"
@@ -76,7 +79,7 @@ const withOpening = computed(() => told.value?.forecast.basis === 'WITH_OPENING'
             }}
           </h2>
           <RouterLink class="small" :to="{ name: 'how' }">How dates are learned</RouterLink>
-          <p v-if="told.fixed" class="quiet">The interval is fixed; this is what was learned beside it.</p>
+          <p v-if="told.fixed" class="quiet">The interval is fixed. This is what we would have learned.</p>
           <p v-else-if="withOpening" class="quiet">
             It is done whenever the canister is opened; this is what its own findings say.
           </p>
@@ -88,9 +91,7 @@ const withOpening = computed(() => told.value?.forecast.basis === 'WITH_OPENING'
           </p>
           <StoryChapters :chapters="told.chapters" />
         </section>
-        <p v-else class="quiet">
-          This is not learned from grades; the sentence above says all that decides it.
-        </p>
+        <p v-else class="quiet">This isn’t learned from grades. The sentence above says what decides it.</p>
         <LookPanel v-if="told.forecast.signs.length" :forecast="told.forecast" />
       </template>
     </AsyncState>

@@ -5,7 +5,8 @@ import { useSiteFilters } from '@/features/filter'
 import { useTanks } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
-import TextField from '@/shared/components/TextField.vue'
+import NumberField from '@/shared/components/NumberField.vue'
+import SelectField from '@/shared/components/SelectField.vue'
 import { addDays, shortDay, today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { useBeginTrial } from './queries'
@@ -63,49 +64,46 @@ async function start() {
     >
       <form novalidate @submit.prevent="start">
         <div class="row">
-          <label>
-            <b>Tank</b>
-            <select v-model="form.tank" name="tank" @change="form.task = ''">
-              <option value="" disabled>Choose one</option>
-              <option v-for="tank in tanks.data.value" :key="tank.id" :value="String(tank.id)">
-                {{ tank.tank.name }}
-              </option>
-            </select>
-          </label>
-          <label data-field="taskId">
-            <b>Task</b>
-            <select v-model="form.task" name="taskId" :disabled="!form.tank">
-              <option value="" disabled>Choose one</option>
-              <option v-for="task in tasks" :key="task.value" :value="task.value">{{ task.label }}</option>
-            </select>
-            <span v-if="errors.taskId" class="error" role="alert">{{ errors.taskId }}</span>
-          </label>
+          <SelectField
+            v-model="form.tank"
+            label="Tank"
+            name="tank"
+            :choices="
+              (tanks.data.value ?? []).map((one) => ({ value: String(one.id), label: one.tank.name }))
+            "
+            @update:model-value="form.task = ''"
+          />
+          <SelectField
+            v-model="form.task"
+            label="Task"
+            name="taskId"
+            :choices="tasks"
+            :disabled="!form.tank"
+            :error="errors.taskId"
+          />
         </div>
         <div class="row">
-          <TextField
+          <NumberField
             v-for="field in ['firstDays', 'otherDays'] as const"
             :key="field"
             v-model="form[field]"
             :label="field === 'firstDays' ? 'Every' : 'Or every'"
             :name="field"
-            type="number"
             unit="days"
             :error="errors[field]"
           />
-          <TextField
+          <NumberField
             v-model="form.periodDays"
             label="In periods of"
             name="periodDays"
-            type="number"
             unit="days"
             hint="At least twice the longer interval"
             :error="errors.periodDays"
           />
-          <TextField
+          <NumberField
             v-model="form.periods"
             label="Periods"
             name="periods"
-            type="number"
             :hint="ends ? `In fours; ends ${ends}` : 'In fours'"
             :error="errors.periods"
           />
@@ -121,7 +119,7 @@ async function start() {
           :error="errors.parameter"
         />
         <p v-if="trouble && !errors.taskId" class="error" role="alert">{{ trouble }}</p>
-        <button class="button" type="submit" :disabled="sending">Begin today</button>
+        <el-button type="primary" native-type="submit" :disabled="sending">Begin today</el-button>
       </form>
     </AsyncState>
   </main>
@@ -140,15 +138,5 @@ form {
   grid-template-columns: repeat(auto-fill, minmax(165px, 1fr));
   gap: 16px;
   width: 100%;
-}
-
-label {
-  display: grid;
-  gap: 4px;
-  align-content: start;
-}
-
-.error {
-  color: var(--brick);
 }
 </style>

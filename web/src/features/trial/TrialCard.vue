@@ -31,8 +31,8 @@ async function end() {
 async function strike() {
   const sure = await ElMessageBox.confirm(
     'What was done and read stays in the log; the comparison goes.',
-    'Strike this trial from the list?',
-    { confirmButtonText: 'Strike it', cancelButtonText: 'Keep it' },
+    'Remove this trial from the list?',
+    { confirmButtonText: 'Remove it', cancelButtonText: 'Keep it' },
   ).catch(() => undefined)
   if (sure) await send(() => remove.mutateAsync(props.trial.id))
 }
@@ -79,18 +79,16 @@ async function strike() {
       </tbody>
     </table>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
-    <button v-if="running" class="button outlined" type="button" :disabled="sending" @click="end">
-      Stop it today
-    </button>
-    <button
+    <el-button v-if="running" :disabled="sending" @click="end"> Stop it today </el-button>
+    <el-button
       v-else-if="session.data.value?.role === 'KEEPER'"
-      class="button plain"
-      type="button"
+      type="primary"
+      text
       :disabled="sending"
       @click="strike"
     >
-      Strike it from the list
-    </button>
+      Remove it from the list
+    </el-button>
   </article>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { BenchNav } from '@/features/bench'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import LinkButton from '@/shared/components/LinkButton.vue'
 import { useTrials } from './queries'
 import TrialCard from './TrialCard.vue'
 
@@ -13,11 +14,11 @@ const trials = useTrials()
     <BenchNav />
     <header class="titled">
       <h1>Trials</h1>
-      <RouterLink class="button" :to="{ name: 'new-trial' }">Begin a trial</RouterLink>
+      <LinkButton type="primary" :to="{ name: 'new-trial' }">Begin a trial</LinkButton>
     </header>
     <p class="quiet lead">
-      Two intervals of one task take turns, and the rise of nitrate or phosphate is compared with water
-      changes taken out of it.
+      Two intervals for one task take turns, and you see which lets nitrate or phosphate rise less, with water
+      changes allowed for.
     </p>
     <AsyncState
       :pending="trials.isPending.value"

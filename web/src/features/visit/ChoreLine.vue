@@ -39,7 +39,7 @@ async function log() {
       <RouterLink v-if="chore.kind === 'WATER_CHANGE'" :to="{ name: 'water-change', params: { tank } }"
         >Log the change</RouterLink
       >
-      <button v-else class="button plain" type="button" :disabled="sending" @click="log">Done</button>
+      <el-button v-else type="primary" text :disabled="sending" @click="log">Done</el-button>
       <span v-if="trouble" role="alert"> {{ trouble }}</span>
     </span>
   </div>

@@ -25,9 +25,9 @@ function byKey(event: KeyboardEvent) {
         <span class="hint">{{ props.grades?.[i] ?? grade.hint }}</span>
       </label>
     </div>
-    <button v-if="finding" class="button plain unseen" type="button" @click="finding = undefined">
+    <el-button v-if="finding" type="primary" text class="unseen" @click="finding = undefined">
       Nobody looked
-    </button>
+    </el-button>
   </fieldset>
 </template>
 

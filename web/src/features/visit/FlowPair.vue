@@ -1,6 +1,9 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
-import TextField from '@/shared/components/TextField.vue'
+import MeasureField from '@/shared/components/MeasureField.vue'
+import NumberField from '@/shared/components/NumberField.vue'
+import { unitOf } from '@/shared/units'
 import type { Choice } from '@/shared/words'
 import type { FlowDraft } from './draft'
 
@@ -9,10 +12,10 @@ defineProps<{ prefix: string; errors: Record<string, string> }>()
 const before = defineModel<FlowDraft>('before', { required: true })
 const after = defineModel<FlowDraft>('after', { required: true })
 
-const WAY: Choice<FlowDraft['way']>[] = [
-  { value: 'rate', label: 'L/h' },
-  { value: 'timed', label: 'Litres in seconds' },
-]
+const WAY = computed<Choice<FlowDraft['way']>[]>(() => [
+  { value: 'rate', label: unitOf('FLOW').symbol },
+  { value: 'timed', label: 'Caught in a jug' },
+])
 
 function setWay(way: FlowDraft['way']) {
   before.value = { ...before.value, way }
@@ -31,12 +34,11 @@ function setWay(way: FlowDraft['way']) {
     />
     <div v-for="when in ['before', 'after'] as const" :key="when" class="pair">
       <template v-if="before.way === 'rate'">
-        <TextField
+        <MeasureField
           :model-value="(when === 'before' ? before : after).litresPerHour"
           :label="`Flow ${when}`"
           :name="`${prefix}.${when}.litresPerHour`"
-          type="number"
-          unit="L/h"
+          quantity="FLOW"
           :error="errors[`${prefix}.${when}.litresPerHour`]"
           @update:model-value="
             (litresPerHour) =>
@@ -47,20 +49,26 @@ function setWay(way: FlowDraft['way']) {
         />
       </template>
       <template v-else>
-        <TextField
-          v-for="part in ['litres', 'seconds'] as const"
-          :key="part"
-          :model-value="(when === 'before' ? before : after)[part]"
-          :label="part === 'litres' ? `Caught ${when}` : `In, ${when}`"
-          :name="`${prefix}.${when}.${part}`"
-          type="number"
-          :unit="part === 'litres' ? 'L' : 's'"
-          :error="errors[`${prefix}.${when}.${part}`]"
+        <MeasureField
+          :model-value="(when === 'before' ? before : after).litres"
+          :label="`Caught ${when}`"
+          :name="`${prefix}.${when}.litres`"
+          quantity="VOLUME"
+          :error="errors[`${prefix}.${when}.litres`]"
           @update:model-value="
-            (typed) =>
-              when === 'before'
-                ? (before = { ...before, [part]: typed })
-                : (after = { ...after, [part]: typed })
+            (litres) =>
+              when === 'before' ? (before = { ...before, litres }) : (after = { ...after, litres })
+          "
+        />
+        <NumberField
+          :model-value="(when === 'before' ? before : after).seconds"
+          :label="`In, ${when}`"
+          :name="`${prefix}.${when}.seconds`"
+          unit="s"
+          :error="errors[`${prefix}.${when}.seconds`]"
+          @update:model-value="
+            (seconds) =>
+              when === 'before' ? (before = { ...before, seconds }) : (after = { ...after, seconds })
           "
         />
       </template>

@@ -71,15 +71,13 @@ const events = computed(() => {
           </RouterLink>
         </li>
       </ol>
-      <button
+      <el-button
         v-if="services.hasNextPage.value"
-        class="button outlined"
-        type="button"
         :disabled="services.isFetchingNextPage.value"
         @click="services.fetchNextPage()"
       >
         Show earlier
-      </button>
+      </el-button>
     </AsyncState>
   </section>
 </template>
@@ -101,7 +99,7 @@ li {
   border-bottom: 1px solid var(--hair);
 }
 
-.button {
+.el-button {
   margin-top: 12px;
 }
 

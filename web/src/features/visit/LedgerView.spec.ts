@@ -54,26 +54,26 @@ describe('the ledger', () => {
     const { wrapper } = await open(0)
 
     expect(wrapper.text()).toContain('Nothing logged yet.')
-    expect(wrapper.find('nav').exists()).toBe(false)
+    expect(wrapper.find('.el-pagination').exists()).toBe(false)
   })
 
   it('tells each service in a line, with who, how long and the note', async () => {
     const { wrapper } = await open(1)
 
-    const line = wrapper.get('ol li').text()
-    for (const part of ['Rock pool', 'Sock changed, heavy', 'Snails', 'Osei, 5 min'])
+    const line = wrapper.get('tbody tr').text()
+    for (const part of ['Rock pool', 'Sock changed, heavy', 'Snails', 'Osei', '5'])
       expect(line).toContain(part)
   })
 
   it('asks the server for a page at a time', async () => {
     const { wrapper, urls } = await open(120)
-    expect(wrapper.get('nav [role=status]').text()).toBe('1–50 of 120')
+    expect(wrapper.get('.el-pagination [role=status]').text()).toBe('1–50 of 120')
 
-    await wrapper.findAll('nav button')[1]?.trigger('click')
+    await wrapper.get('.btn-next').trigger('click')
     await settled()
 
     expect(urls.at(-1)).toContain('skip=50')
-    expect(wrapper.get('nav [role=status]').text()).toBe('51–100 of 120')
+    expect(wrapper.get('.el-pagination [role=status]').text()).toBe('51–100 of 120')
   })
 
   it('searches once the typing has come to rest, from the first page', async () => {

@@ -1,46 +1,49 @@
 <script setup lang="ts">
-import { computed, reactive, ref, watch } from 'vue'
+import { watchDebounced } from '@vueuse/core'
+import { computed, reactive, ref } from 'vue'
 import { useTanks } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
-import FindingTile from '@/shared/components/FindingTile.vue'
+import DayField from '@/shared/components/DayField.vue'
+import SelectField from '@/shared/components/SelectField.vue'
 import TextField from '@/shared/components/TextField.vue'
-import { shortDay, today } from '@/shared/dates'
+import { today } from '@/shared/dates'
 import { STAGE_KIND, type StageKind } from '@/shared/words'
+import LedgerTable from './LedgerTable.vue'
 import { LEDGER_PAGE, useLedger, type LedgerSearch } from './queries'
-import { besides, told, worst } from './telling'
 
 /** At the table: every service ever logged, to search and to correct. */
 const WAIT_MS = 250
 
 const tanks = useTanks()
-const form = reactive<{ search: string; tank: string; stage: StageKind | ''; from: string; to: string }>({
+const form = reactive<{ search: string; tank: number; stage: StageKind | 'ALL'; from: string; to: string }>({
   search: '',
-  tank: '',
-  stage: '',
+  tank: 0,
+  stage: 'ALL',
   from: '',
   to: '',
 })
 const search = ref<LedgerSearch>({})
-const page = ref(0)
-const ledger = useLedger(search, page)
+const page = ref(1)
+const ledger = useLedger(search, () => page.value - 1)
 const total = computed(() => ledger.data.value?.total ?? 0)
-const first = computed(() => page.value * LEDGER_PAGE)
+const first = computed(() => (page.value - 1) * LEDGER_PAGE)
 const last = computed(() => Math.min(first.value + LEDGER_PAGE, total.value))
 
-let waiting: ReturnType<typeof setTimeout> | undefined
-watch(form, () => {
-  clearTimeout(waiting)
-  waiting = setTimeout(() => {
-    page.value = 0
+/** Asks once the typing has come to rest. */
+watchDebounced(
+  form,
+  () => {
+    page.value = 1
     search.value = {
       search: form.search.trim() || undefined,
-      tank: form.tank ? Number(form.tank) : undefined,
-      stage: form.stage || undefined,
+      tank: form.tank || undefined,
+      stage: form.stage === 'ALL' ? undefined : form.stage,
       from: form.from || undefined,
       to: form.to || undefined,
     }
-  }, WAIT_MS)
-})
+  },
+  { debounce: WAIT_MS },
+)
 </script>
 
 <template>
@@ -48,24 +51,23 @@ watch(form, () => {
     <h1>Ledger</h1>
     <form class="search" role="search" @submit.prevent>
       <TextField v-model="form.search" label="Search" name="search" hint="Note, person, tank or filter" />
-      <label>
-        <span>Tank</span>
-        <select v-model="form.tank">
-          <option value="">All tanks</option>
-          <option v-for="tank in tanks.data.value" :key="tank.id" :value="String(tank.id)">
-            {{ tank.tank.name }}
-          </option>
-        </select>
-      </label>
-      <label>
-        <span>Stage</span>
-        <select v-model="form.stage">
-          <option value="">All stages</option>
-          <option v-for="kind in STAGE_KIND" :key="kind.value" :value="kind.value">{{ kind.label }}</option>
-        </select>
-      </label>
-      <TextField v-model="form.from" label="From" name="from" type="date" :max="today()" />
-      <TextField v-model="form.to" label="To" name="to" type="date" :max="today()" />
+      <SelectField
+        v-model="form.tank"
+        label="Tank"
+        name="tank"
+        :choices="[
+          { value: 0, label: 'All tanks' },
+          ...(tanks.data.value ?? []).map((one) => ({ value: one.id, label: one.tank.name })),
+        ]"
+      />
+      <SelectField
+        v-model="form.stage"
+        label="Stage"
+        name="stage"
+        :choices="[{ value: 'ALL', label: 'All stages' }, ...STAGE_KIND]"
+      />
+      <DayField v-model="form.from" label="From" name="from" :max="today()" />
+      <DayField v-model="form.to" label="To" name="to" :max="today()" />
     </form>
     <AsyncState
       :pending="ledger.isPending.value"
@@ -75,39 +77,24 @@ watch(form, () => {
     >
       <p v-if="total === 0" class="quiet">
         {{
-          Object.values(form).some(Boolean)
-            ? 'Nothing fits. Widen the search.'
-            : 'Nothing logged yet. Services you do or log stand here.'
+          Object.values(search).some(Boolean)
+            ? 'Nothing matches. Try a wider search.'
+            : 'Nothing logged yet. Your services will appear here.'
         }}
       </p>
-      <ol>
-        <li v-for="{ tankName, service } in ledger.data.value?.entries" :key="service.id">
-          <span class="quiet">{{ shortDay(service.doneOn) }}</span>
-          <RouterLink :to="{ name: 'tank', params: { tank: service.tankId } }">{{ tankName }}</RouterLink>
-          <FindingTile v-if="worst(service)" v-bind="worst(service)!" :size="26" />
-          <span v-else />
-          <span class="told">
-            {{ told(service) }} <span class="small quiet">{{ service.note }} {{ besides(service) }}</span>
-          </span>
-          <span class="small quiet"
-            >{{ service.doneBy }}{{ service.minutes ? `, ${service.minutes} min` : '' }}</span
-          >
-          <RouterLink
-            class="small"
-            :to="{ name: 'correct', params: { tank: service.tankId, service: service.id } }"
-            >Correct<span class="seen-by-readers">
-              {{ tankName }}, {{ shortDay(service.doneOn) }}</span
-            ></RouterLink
-          >
-        </li>
-      </ol>
-      <nav v-if="total > 0" class="pages" aria-label="Pages of the ledger">
-        <button class="button outlined" type="button" :disabled="page === 0" @click="page--">Later</button>
+      <LedgerTable v-else :entries="ledger.data.value?.entries ?? []" />
+      <el-pagination
+        v-if="total > 0"
+        v-model:current-page="page"
+        class="pages"
+        layout="prev, pager, next, slot"
+        :page-size="LEDGER_PAGE"
+        :total="total"
+        :pager-count="5"
+        aria-label="Pages of the ledger"
+      >
         <span class="num" role="status">{{ first + 1 }}–{{ last }} of {{ total }}</span>
-        <button class="button outlined" type="button" :disabled="last >= total" @click="page++">
-          Earlier
-        </button>
-      </nav>
+      </el-pagination>
     </AsyncState>
   </main>
 </template>
@@ -121,44 +108,14 @@ watch(form, () => {
   margin: 14px 0;
 }
 
-.search label span {
-  display: block;
-  margin-bottom: 4px;
-  font-weight: 600;
-}
-
-select {
-  width: 100%;
-}
-
-li {
-  display: grid;
-  grid-template-columns: 100px 150px 26px 1fr 130px 60px;
-  gap: 4px 14px;
-  align-items: center;
-  min-height: 44px;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--hair);
-}
-
 .pages {
-  display: flex;
-  gap: 16px;
-  align-items: center;
+  flex-wrap: wrap;
   margin-top: 14px;
 }
 
 @media (width <= 900px) {
   .search {
     grid-template-columns: repeat(2, minmax(0, 1fr));
-  }
-
-  li {
-    grid-template-columns: 70px minmax(0, 1fr) 26px;
-  }
-
-  .told {
-    grid-column: 1 / -1;
   }
 }
 </style>

@@ -50,15 +50,16 @@ const after = flowOf('after')
     <h2 v-if="!alone">{{ filter.name }}</h2>
     <ul>
       <li v-for="group in groups" :key="group.key">
-        <label v-for="task in group.tasks" :key="task.id" class="tick" :class="{ on: done(task) }">
-          <input
-            type="checkbox"
-            :checked="done(task)"
-            @change="tick(task, ($event.target as HTMLInputElement).checked)"
-          />
-          <span>{{ task.name }}</span>
-          <span class="quiet small">{{ task.catalogue.minutes }} min</span>
-        </label>
+        <el-checkbox
+          v-for="task in group.tasks"
+          :key="task.id"
+          class="tick"
+          :class="{ on: done(task) }"
+          :model-value="done(task)"
+          @update:model-value="(on) => tick(task, on === true)"
+        >
+          {{ task.name }} <span class="quiet small">{{ task.catalogue.minutes }} min</span>
+        </el-checkbox>
         <FindingPick
           v-if="asksFinding(group.tasks)"
           v-model="draft.findings[keyOf(group.tasks[0]!)]"
@@ -81,25 +82,15 @@ const after = flowOf('after')
 }
 
 .tick {
-  display: grid;
-  grid-template-columns: 32px 1fr auto;
-  gap: 8px;
-  align-items: center;
-  min-height: var(--touch);
-  padding: 4px 8px 4px 4px;
+  display: flex;
+  margin-right: 0;
+  padding: 4px 8px;
   border-bottom: 1px solid var(--hair);
-  cursor: pointer;
 }
 
 .tick.on {
   background: var(--herb-soft);
   font-weight: 600;
-}
-
-input {
-  width: 24px;
-  height: 24px;
-  accent-color: var(--herb);
 }
 
 summary {

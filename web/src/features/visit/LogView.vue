@@ -5,6 +5,10 @@ import { useAccounts, useSession } from '@/features/account'
 import { useFilters } from '@/features/filter'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import ConflictNotice from '@/shared/components/ConflictNotice.vue'
+import DayField from '@/shared/components/DayField.vue'
+import LinkButton from '@/shared/components/LinkButton.vue'
+import NumberField from '@/shared/components/NumberField.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { longDay, today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
@@ -130,11 +134,10 @@ const notThere = computed(() => failed.value instanceof Problem && failed.value.
         />
         <p v-if="errors.tasks" class="trouble error" role="alert" data-field="tasks">{{ errors.tasks }}</p>
         <div class="facts">
-          <TextField
+          <DayField
             v-model="draft.doneOn"
             label="Done on"
             name="doneOn"
-            type="date"
             :max="today()"
             :error="errors.doneOn"
           />
@@ -145,11 +148,10 @@ const notThere = computed(() => failed.value instanceof Problem && failed.value.
             :suggestions="names"
             :error="errors.doneBy"
           />
-          <TextField
+          <NumberField
             v-model="draft.minutes"
             label="It took"
             name="minutes"
-            type="number"
             unit="min"
             :error="errors.minutes"
           />
@@ -164,35 +166,30 @@ const notThere = computed(() => failed.value instanceof Problem && failed.value.
           :error="errors['circumstances.overrideReason']"
         />
         <TextField v-model="draft.note" label="Note" name="note" type="textarea" :error="errors.note" />
-        <div v-if="conflict" class="stale" role="alert">
+        <ConflictNotice
+          v-if="conflict"
+          what="this service"
+          can-take
+          @take="take(conflict as Service)"
+          @keep="((version = (conflict as Service).version), (conflict = undefined))"
+        >
           <p>
-            <strong>Somebody corrected this service meanwhile.</strong> Stored now:
-            {{ longDay((conflict as Service).doneOn) }},
+            Saved now: {{ longDay((conflict as Service).doneOn) }},
             {{
               (conflict as Service).tasks
                 .map((task) => `${task.name}${task.finding ? ` (${task.finding.toLowerCase()})` : ''}`)
                 .join(', ')
             }}.
           </p>
-          <button class="button outlined" type="button" @click="take(conflict as Service)">
-            Take what is stored
-          </button>
-          <button
-            class="button outlined"
-            type="button"
-            @click="((version = (conflict as Service).version), (conflict = undefined))"
-          >
-            Keep mine, then save again
-          </button>
-        </div>
+        </ConflictNotice>
         <p v-else-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
         <div class="dock">
-          <RouterLink class="button plain" :to="{ name: 'tank', params: { tank: props.tank } }"
-            >Leave</RouterLink
+          <LinkButton type="primary" text :to="{ name: 'tank', params: { tank: props.tank } }"
+            >Cancel</LinkButton
           >
-          <button class="button save" type="submit" :disabled="sending">
+          <el-button type="primary" class="save" native-type="submit" :disabled="sending">
             {{ props.service ? 'Save the correction' : 'Save' }}
-          </button>
+          </el-button>
         </div>
       </form>
     </AsyncState>
@@ -209,17 +206,6 @@ form {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(160px, 1fr));
   gap: var(--gap-3);
-}
-
-.trouble {
-  color: var(--brick);
-  font-weight: 600;
-}
-
-.stale {
-  padding: 14px 18px;
-  border-left: 5px solid var(--amber);
-  background: var(--amber-soft);
 }
 
 .dock {

@@ -120,7 +120,7 @@ describe('after saving', () => {
     )
     expect(wrapper.get('.twin').text()).toContain('Osei logged the same that day: Pre-filter rinsed, heavy')
 
-    await press('Make one of the two')
+    await press('Merge the two')
 
     expect(asked.map(({ call }) => call).filter((call) => call !== 'GET /api/eye')).toEqual([
       'POST /api/services/x/twins/y',

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useEye } from '@/features/interval'
+import LinkButton from '@/shared/components/LinkButton.vue'
 import WindowLine from '@/shared/components/WindowLine.vue'
 import { longDay, shortDay, today, windowWords } from '@/shared/dates'
 import { wordsOf } from '@/shared/problem'
@@ -101,14 +102,9 @@ async function turn() {
           <p class="small quiet">{{ moved.reasons.join(' ') }}</p>
         </li>
       </ul>
-      <button
-        v-if="!all && saved.moved.length > shown.length"
-        class="button plain"
-        type="button"
-        @click="all = true"
-      >
+      <el-button v-if="!all && saved.moved.length > shown.length" type="primary" text @click="all = true">
         Show all {{ saved.moved.length }}
-      </button>
+      </el-button>
     </template>
     <p v-if="eye.data.value?.offered" class="quiet">
       Have a minute? <RouterLink :to="{ name: 'eye' }">Grade twelve drawn pads</RouterLink>, so that your
@@ -116,13 +112,13 @@ async function turn() {
     </p>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
     <div class="actions">
-      <RouterLink class="button" :to="{ name: 'rounds' }">Back to rounds</RouterLink>
-      <RouterLink class="button plain" :to="{ name: 'tank', params: { tank: saved.service.tankId } }"
-        >See the tank</RouterLink
+      <LinkButton type="primary" :to="{ name: 'rounds' }">Back to rounds</LinkButton>
+      <LinkButton type="primary" text :to="{ name: 'tank', params: { tank: saved.service.tankId } }"
+        >See the tank</LinkButton
       >
-      <button v-if="!corrected" class="button plain" type="button" @click="turn">
+      <el-button v-if="!corrected" type="primary" text @click="turn">
         {{ undone ? 'Put it back' : 'Undo' }}
-      </button>
+      </el-button>
     </div>
   </section>
 </template>

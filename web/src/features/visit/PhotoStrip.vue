@@ -25,16 +25,13 @@ async function drop(photo: Photo) {
   if (sure) await remove.mutateAsync(photo.id).catch((failure: unknown) => (trouble.value = wordsOf(failure)))
 }
 
-async function take(moment: Photo['moment'], event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
+async function take(moment: Photo['moment'], file?: File) {
   trouble.value = ''
   if (file) {
     await add.mutateAsync({ service: props.service, moment, file }).catch((failure: unknown) => {
       trouble.value = wordsOf(failure)
     })
   }
-  input.value = ''
 }
 </script>
 
@@ -46,26 +43,23 @@ async function take(moment: Photo['moment'], event: Event) {
       /></a>
       <figcaption class="small">
         {{ words(photo) }}
-        <button
-          class="button plain"
-          type="button"
-          :aria-label="`Delete photo: ${words(photo)}`"
-          @click="drop(photo)"
-        >
+        <el-button type="primary" text :aria-label="`Delete photo: ${words(photo)}`" @click="drop(photo)">
           ×
-        </button>
+        </el-button>
       </figcaption>
     </figure>
-    <label v-for="moment in MOMENTS" :key="moment.value" class="button outlined add">
-      {{ add.isPending.value ? 'Sending …' : moment.label }}
-      <input
-        type="file"
-        accept="image/*"
-        capture="environment"
-        :disabled="add.isPending.value"
-        @change="take(moment.value, $event)"
-      />
-    </label>
+    <el-upload
+      v-for="moment in MOMENTS"
+      :key="moment.value"
+      accept="image/*"
+      capture="environment"
+      :show-file-list="false"
+      :auto-upload="false"
+      :disabled="add.isPending.value"
+      @change="(file) => take(moment.value, file.raw)"
+    >
+      <el-button tag="span" :loading="add.isPending.value">{{ moment.label }}</el-button>
+    </el-upload>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
   </section>
 </template>
@@ -89,25 +83,5 @@ img {
   height: 90px;
   border-radius: var(--round);
   object-fit: cover;
-}
-
-.add {
-  position: relative;
-  min-height: var(--touch);
-}
-
-.add:focus-within {
-  outline: 3px solid var(--herb);
-}
-
-.add input {
-  position: absolute;
-  opacity: 0;
-  width: 1px;
-}
-
-.trouble {
-  color: var(--brick);
-  font-weight: 600;
 }
 </style>

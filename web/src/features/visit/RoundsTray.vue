@@ -17,13 +17,13 @@ const carry = computed(() => {
 
 <template>
   <aside class="tray" aria-labelledby="carry">
-    <h2 id="carry">Carry</h2>
+    <h2 id="carry">What to bring</h2>
     <ul v-if="carry.size">
       <li v-for="[thing, { count, shared }] in carry" :key="thing">
         {{ thing }} <span v-if="!shared" class="num">{{ count }}</span>
       </li>
     </ul>
-    <p v-else class="quiet">Nothing but your hands.</p>
+    <p v-else class="quiet">Just your hands.</p>
     <p class="caution small">
       Unplug pumps, heater and lights before hands go into the water. The maker’s manual and the product’s
       label come first.

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { lowerFirst } from '@/shared/words'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import LinkButton from '@/shared/components/LinkButton.vue'
 import { longDay, shortDay, today } from '@/shared/dates'
 import { HoldNotice } from '@/features/water'
 import AskedQuestions from './AskedQuestions.vue'
@@ -48,10 +49,9 @@ const summary = computed(() => {
       >
         <div v-if="rounds.data.value?.tanks === 0" class="empty">
           <p>
-            Nothing to do yet, since there is no tank. Add one with its filter and its care is planned at
-            once.
+            Nothing to do yet: there are no tanks. Add one with its filter and its care is planned at once.
           </p>
-          <RouterLink class="button" :to="{ name: 'new-tank' }">Add the first tank</RouterLink>
+          <LinkButton type="primary" :to="{ name: 'new-tank' }">Add the first tank</LinkButton>
         </div>
         <div v-else-if="visits.length === 0" class="empty">
           <p><strong>All done for today.</strong></p>
@@ -79,8 +79,8 @@ const summary = computed(() => {
               {{ shortDay(one.readings[0]?.until ?? '') }}
               <span class="small quiet">{{ one.readings[0]?.why }}.</span>
             </span>
-            <RouterLink class="button outlined" :to="{ name: 'new-readings', params: { tank: one.tank.id } }"
-              >Read<span class="seen-by-readers"> {{ one.tank.name }}</span></RouterLink
+            <LinkButton :to="{ name: 'new-readings', params: { tank: one.tank.id } }"
+              >Read<span class="seen-by-readers"> {{ one.tank.name }}</span></LinkButton
             >
           </p>
         </section>

@@ -26,14 +26,7 @@ async function mergeWith(other: string) {
     <p>
       <strong>{{ twin.doneBy }} logged the same that day:</strong> {{ told(twin) }}
     </p>
-    <button
-      class="button outlined"
-      type="button"
-      :disabled="merge.isPending.value"
-      @click="mergeWith(twin.id)"
-    >
-      Make one of the two
-    </button>
+    <el-button :disabled="merge.isPending.value" @click="mergeWith(twin.id)"> Merge the two </el-button>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
   </div>
 </template>

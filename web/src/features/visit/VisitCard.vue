@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { lowerFirst } from '@/shared/words'
+import LinkButton from '@/shared/components/LinkButton.vue'
 import StateTag from '@/shared/components/StateTag.vue'
 import WindowLine from '@/shared/components/WindowLine.vue'
 import { longDay, shortDay, type Day } from '@/shared/dates'
@@ -91,13 +92,13 @@ const several = computed(() => new Set(props.visit.errands.map((errand) => erran
       </div>
     </div>
     <div class="act">
-      <RouterLink
+      <LinkButton
         v-if="visit.errands.length"
-        class="button"
+        type="primary"
         :to="{ name: 'prepare', params: { tank: visit.tank.id }, query: { tasks } }"
       >
         Start<span class="seen-by-readers"> on {{ visit.tank.name }}</span>
-      </RouterLink>
+      </LinkButton>
       <RouterLink
         v-if="visit.errands.length"
         class="small log"

@@ -1,4 +1,8 @@
+import { defineAsyncComponent } from 'vue'
+
 export { default as HistoryList } from './HistoryList.vue'
 export { default as FindingPick } from './FindingPick.vue'
-export { default as MovedPanel } from './MovedPanel.vue'
-export { default as PhotoStrip } from './PhotoStrip.vue'
+
+/** Loaded once a service is saved. */
+export const MovedPanel = defineAsyncComponent(() => import('./MovedPanel.vue'))
+export const PhotoStrip = defineAsyncComponent(() => import('./PhotoStrip.vue'))

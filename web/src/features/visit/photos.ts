@@ -61,7 +61,7 @@ export function fitted(width: number, height: number): { width: number; height: 
 
 async function resized(file: Blob): Promise<Blob> {
   const picture = await createImageBitmap(file).catch(() => {
-    throw new Error('This is no picture that the browser can read.')
+    throw new Error('The browser can’t read this picture.')
   })
   const canvas = document.createElement('canvas')
   Object.assign(canvas, fitted(picture.width, picture.height))
@@ -69,6 +69,6 @@ async function resized(file: Blob): Promise<Blob> {
   const smaller = await new Promise<Blob | null>((resolve) => {
     canvas.toBlob(resolve, 'image/jpeg', QUALITY)
   })
-  if (!smaller) throw new Error('The photo could not be made smaller.')
+  if (!smaller) throw new Error('The photo couldn’t be made smaller.')
   return smaller
 }

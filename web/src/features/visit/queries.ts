@@ -10,6 +10,7 @@ export type Service = Schemas['ServiceView']
 export type ServiceInput = Schemas['ServiceInput']
 export type Saved = Schemas['SavedService']
 export type Change = Schemas['ContextChangeView']
+export type LedgerEntry = Schemas['LedgerEntry']
 
 /** Services a page of the history. */
 export const PAGE = 20

@@ -1,4 +1,4 @@
-import { withUnit } from '@/shared/units'
+import { say } from '@/shared/units'
 import { FINDINGS, gradeOf, labelOf, type Finding } from '@/shared/words'
 import type { Service } from './queries'
 
@@ -16,7 +16,7 @@ export function told(service: Service): string {
   )
   const flows = service.flows.map((flow) => {
     const measured = [flow.beforeLph, flow.afterLph].filter((one) => one !== undefined)
-    return `flow ${measured.map((one) => withUnit(one, 'L/h')).join(' → ')}`
+    return `flow ${measured.map((one) => say('FLOW', one)).join(' → ')}`
   })
   return [...tasks, ...flows].join(' · ')
 }

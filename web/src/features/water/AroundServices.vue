@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useFilters } from '@/features/filter'
+import SelectField from '@/shared/components/SelectField.vue'
 import { shortDay } from '@/shared/dates'
 import { useAround, useParameters } from './queries'
 import { useUnits } from './units'
@@ -36,24 +37,21 @@ const points = (line: { days: number[]; amounts: number[] }) =>
   <section v-if="tasks.length" class="around" aria-labelledby="around">
     <h2 id="around">Before and after</h2>
     <div class="choose">
-      <label
-        >Service
-        <select v-model="task">
-          <option :value="undefined">Choose one</option>
-          <option v-for="one in tasks" :key="one.id" :value="one.id">{{ one.name }}</option>
-        </select>
-      </label>
-      <label
-        >Parameter
-        <select v-model="parameter">
-          <option v-for="one in parameters.data.value" :key="one.code" :value="one.code">
-            {{ one.label }}
-          </option>
-        </select>
-      </label>
+      <SelectField
+        v-model="task"
+        label="Service"
+        name="task"
+        :choices="tasks.map((one) => ({ value: one.id, label: one.name }))"
+      />
+      <SelectField
+        v-model="parameter"
+        label="Parameter"
+        name="parameter"
+        :choices="(parameters.data.value ?? []).map((one) => ({ value: one.code, label: one.label }))"
+      />
     </div>
     <p v-if="task !== undefined && around.isSuccess.value && lines.length === 0" class="quiet">
-      No two readings around a service of this kind yet.
+      There aren’t two readings around a service of this kind yet.
     </p>
     <template v-else-if="lines.length">
       <svg
@@ -82,6 +80,10 @@ const points = (line: { days: number[]; amounts: number[] }) =>
 <style scoped>
 .around {
   margin: 10px 0 20px;
+}
+
+.choose > * {
+  width: 240px;
 }
 
 .choose {

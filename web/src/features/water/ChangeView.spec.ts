@@ -32,7 +32,7 @@ describe('logging a water change', () => {
     await submit()
 
     expect(wrapper.get('[data-field=litres]').text()).toContain(QUESTION)
-    const right = wrapper.findAll('button').find((button) => button.text() === 'It is right, log it')
+    const right = wrapper.findAll('button').find((button) => button.text() === 'It’s right, log it')
     await right?.trigger('click')
     await settled()
     expect(sent().map(({ body }) => (body as { confirmed: boolean }).confirmed)).toEqual([false, true])

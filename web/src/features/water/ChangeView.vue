@@ -4,10 +4,15 @@ import { useRoute, useRouter } from 'vue-router'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import FormPage from '@/shared/components/FormPage.vue'
+import MomentField from '@/shared/components/MomentField.vue'
+import MeasureField from '@/shared/components/MeasureField.vue'
+import NumberField from '@/shared/components/NumberField.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
-import { typedNumber, withUnit } from '@/shared/units'
+import { say, typedNumber } from '@/shared/units'
+import ChangeEffects from './ChangeEffects.vue'
 import { useLogChange, useRemoveChange, useWater } from './queries'
 import { useUnits } from './units'
 
@@ -21,7 +26,7 @@ const water = useWater(() => props.tank)
 const log = useLogChange(() => props.tank)
 const remove = useRemoveChange()
 const { sending, errors, trouble, asks, send, refuse } = useSending()
-const { scale, words } = useUnits()
+const { words } = useUnits()
 const CELSIUS = { unit: '°C' }
 
 const buckets = Number(route.query.buckets ?? 0)
@@ -29,6 +34,7 @@ const form = reactive({
   id: crypto.randomUUID() as string,
   way: 'LITRES' as 'LITRES' | 'SHARE',
   amount: buckets ? String(buckets) : '',
+  share: '',
   at: '',
   conditioner: '',
   dosedFor: 'NEW_WATER' as 'NEW_WATER' | 'WHOLE_TANK',
@@ -37,8 +43,9 @@ const form = reactive({
 })
 const volume = computed(() => tank.data.value?.tank.netVolumeL ?? 0)
 const litres = computed(() => {
-  const typed = typedNumber(form.amount)
-  return typed === undefined || form.way === 'LITRES' ? typed : (typed / 100) * volume.value
+  if (form.way === 'LITRES') return typedNumber(form.amount)
+  const share = typedNumber(form.share)
+  return share === undefined ? undefined : (share / 100) * volume.value
 })
 const tankTemperature = computed(() =>
   water.data.value?.last.find((reading) => reading.parameter === 'TEMPERATURE'),
@@ -62,7 +69,7 @@ async function save(confirmed = false) {
     bucketLitres: Math.min(buckets, litres.value),
     conditionerMl: conditioner,
     dosedFor: conditioner === undefined ? undefined : form.dosedFor,
-    newWaterC: warm === undefined ? undefined : scale(CELSIUS).stored(warm),
+    newWaterC: warm,
     note: form.note,
     confirmed,
   }
@@ -74,112 +81,103 @@ async function save(confirmed = false) {
 </script>
 
 <template>
-  <main class="page narrow">
-    <AsyncState
-      :pending="tank.isPending.value"
-      :error="tank.error.value"
-      what="the tank"
-      @retry="tank.refetch()"
+  <AsyncState
+    :pending="tank.isPending.value"
+    :error="tank.error.value"
+    what="the tank"
+    @retry="tank.refetch()"
+  >
+    <FormPage
+      :title="`Water change, ${tank.data.value?.tank.name ?? ''}`"
+      :action="asks ? 'Log what I changed' : 'Log the change'"
+      :sending="sending"
+      :trouble="trouble"
+      @submit="save()"
     >
-      <form novalidate @submit.prevent="save()">
-        <h1>Water change, {{ tank.data.value?.tank.name }}</h1>
-        <ChoiceRow
-          v-model="form.way"
-          legend="How much"
-          name="way"
-          :choices="[
-            { value: 'LITRES', label: 'Litres' },
-            { value: 'SHARE', label: 'Share' },
-          ]"
+      <ChoiceRow
+        v-model="form.way"
+        legend="How much"
+        name="way"
+        :choices="[
+          { value: 'LITRES', label: 'By volume' },
+          { value: 'SHARE', label: 'By share' },
+        ]"
+      />
+      <MeasureField
+        v-if="form.way === 'LITRES'"
+        v-model="form.amount"
+        label="Water changed"
+        name="litres"
+        quantity="VOLUME"
+        hint="Rinse buckets count towards it."
+        :error="errors.litres"
+      />
+      <NumberField
+        v-else
+        v-model="form.share"
+        label="Share changed"
+        name="litres"
+        unit="%"
+        hint="Rinse buckets count towards it."
+        :error="errors.litres"
+      />
+      <p v-if="buckets" class="quiet">
+        {{ say('VOLUME', buckets) }} went into rinse buckets today; they are part of the change.
+      </p>
+      <MeasureField
+        v-model="form.conditioner"
+        label="Conditioner"
+        name="conditionerMl"
+        quantity="DOSE"
+        hint="The product’s label decides the dose."
+        :error="errors.conditionerMl"
+      />
+      <ChoiceRow
+        v-if="form.conditioner"
+        v-model="form.dosedFor"
+        legend="Dosed for"
+        name="dosedFor"
+        :choices="[
+          { value: 'NEW_WATER', label: 'The new water', hint: 'Treated before it goes in.' },
+          {
+            value: 'WHOLE_TANK',
+            label: 'The whole tank',
+            hint: 'Dosed into the tank: its whole volume counts.',
+          },
+        ]"
+        :error="errors.dosedFor"
+      />
+      <MeasureField
+        v-model="form.temperature"
+        label="New water at"
+        name="newWaterC"
+        quantity="TEMPERATURE"
+        :hint="tankTemperature ? `The tank was at ${words(tankTemperature, CELSIUS)}.` : 'Match the tank.'"
+        :error="errors.newWaterC"
+      />
+      <MomentField
+        v-model="form.at"
+        label="When"
+        name="changedAt"
+        hint="Leave blank for now."
+        :error="errors.changedAt"
+      />
+      <TextField v-model="form.note" label="Note" name="note" type="textarea" :error="errors.note" />
+      <p v-if="asks" class="trouble" role="alert">
+        Please check it again. We log it only if you say it’s right.
+      </p>
+      <template #beside>
+        <el-button v-if="asks" :disabled="sending" @click="save(true)">It’s right, log it</el-button>
+      </template>
+      <template #aside>
+        <ChangeEffects
+          :volume="volume"
+          :litres="litres"
+          :new-c="typedNumber(form.temperature)"
+          :last="water.data.value?.last ?? []"
+          :tap="water.data.value?.tap ?? []"
         />
-        <TextField
-          v-model="form.amount"
-          :label="form.way === 'LITRES' ? 'Litres changed' : 'Share changed'"
-          name="litres"
-          type="number"
-          :unit="form.way === 'LITRES' ? 'L' : '%'"
-          :hint="
-            litres
-              ? `${withUnit(litres, 'L')}, ${withUnit((100 * litres) / volume, '%')} of ${withUnit(volume, 'L')}`
-              : 'Rinse buckets count into it.'
-          "
-          :error="errors.litres"
-        />
-        <p v-if="buckets" class="quiet">
-          {{ withUnit(buckets, 'L') }} went into rinse buckets today; they are part of the change.
-        </p>
-        <TextField
-          v-model="form.conditioner"
-          label="Conditioner"
-          name="conditionerMl"
-          type="number"
-          unit="mL"
-          hint="The product’s label decides the dose."
-          :error="errors.conditionerMl"
-        />
-        <ChoiceRow
-          v-if="form.conditioner"
-          v-model="form.dosedFor"
-          legend="Dosed for"
-          name="dosedFor"
-          :choices="[
-            { value: 'NEW_WATER', label: 'The new water', hint: 'Treated before it goes in.' },
-            {
-              value: 'WHOLE_TANK',
-              label: 'The whole tank',
-              hint: 'Dosed into the tank: its whole volume counts.',
-            },
-          ]"
-          :error="errors.dosedFor"
-        />
-        <TextField
-          v-model="form.temperature"
-          label="New water at"
-          name="newWaterC"
-          type="number"
-          :unit="scale(CELSIUS).unit"
-          :hint="tankTemperature ? `The tank was at ${words(tankTemperature, CELSIUS)}.` : 'Match the tank.'"
-          :error="errors.newWaterC"
-        />
-        <TextField
-          v-model="form.at"
-          label="When"
-          name="changedAt"
-          type="datetime-local"
-          hint="Empty means now."
-          :error="errors.changedAt"
-        />
-        <TextField v-model="form.note" label="Note" name="note" type="textarea" :error="errors.note" />
-        <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-        <p v-if="asks" class="trouble" role="alert">
-          Look at it once more. It is logged only if you say it is right.
-        </p>
-        <div class="row">
-          <el-button class="big" type="primary" native-type="submit" :disabled="sending">
-            {{ asks ? 'Log what I changed' : 'Log the change' }}
-          </el-button>
-          <el-button v-if="asks" class="big" :disabled="sending" @click="save(true)"
-            >It is right, log it</el-button
-          >
-        </div>
-      </form>
-    </AsyncState>
-  </main>
+      </template>
+    </FormPage>
+  </AsyncState>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: 14px;
-}
-
-.trouble {
-  color: var(--brick);
-  font-weight: 600;
-}
-
-.big {
-  min-height: 56px;
-  justify-self: start;
-}
-</style>

@@ -2,6 +2,8 @@
 import { computed, ref } from 'vue'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import LinkButton from '@/shared/components/LinkButton.vue'
 import TextField from '@/shared/components/TextField.vue'
 import type { Schemas } from '@/shared/api/client'
 import { useSending } from '@/shared/form'
@@ -55,8 +57,8 @@ async function save() {
           <p v-if="advice.readings.length">
             Read: <b>{{ advice.readings.map(label).join(', ') }}</b>
           </p>
-          <RouterLink class="button" :to="{ name: 'new-readings', params: { tank: props.tank } }"
-            >Take readings</RouterLink
+          <LinkButton type="primary" :to="{ name: 'new-readings', params: { tank: props.tank } }"
+            >Take readings</LinkButton
           >
         </template>
         <RouterLink class="back" :to="{ name: 'tank-water', params: { tank: props.tank } }"
@@ -64,30 +66,24 @@ async function save() {
         >
       </section>
       <form v-else @submit.prevent="save">
-        <fieldset v-for="one in questions.data.value" :key="one.code">
-          <legend>{{ one.question }}</legend>
-          <button
-            class="answer"
-            type="button"
-            :aria-pressed="answers[one.code] === true"
-            @click="answers[one.code] = true"
-          >
-            Yes<span class="seen-by-readers"> to: {{ one.question }}</span>
-          </button>
-          <button
-            class="answer"
-            type="button"
-            :aria-pressed="answers[one.code] === false"
-            @click="answers[one.code] = false"
-          >
-            No<span class="seen-by-readers"> to: {{ one.question }}</span>
-          </button>
-        </fieldset>
+        <ChoiceRow
+          v-for="one in questions.data.value"
+          :key="one.code"
+          class="question"
+          :model-value="answers[one.code] === undefined ? '' : answers[one.code] ? 'YES' : 'NO'"
+          :legend="one.question"
+          :name="one.code"
+          :choices="[
+            { value: 'YES', label: 'Yes' },
+            { value: 'NO', label: 'No' },
+          ]"
+          @update:model-value="(answer) => (answers[one.code] = answer === 'YES')"
+        />
         <TextField v-model="note" label="Note" name="note" type="textarea" :error="errors.note" />
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-        <button class="button big" type="submit" :disabled="sending || open.length > 0">
+        <el-button type="primary" class="big" native-type="submit" :disabled="sending || open.length > 0">
           {{ open.length ? `${String(open.length)} to answer` : 'Log the check' }}
-        </button>
+        </el-button>
       </form>
     </AsyncState>
   </main>
@@ -101,37 +97,18 @@ section {
   margin-top: 12px;
 }
 
-fieldset {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 84px 84px;
-  gap: 8px;
+.question {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  justify-content: space-between;
   align-items: center;
-  width: 100%;
+  padding-bottom: 6px;
   border-bottom: 1px solid var(--hair);
 }
 
-legend {
-  float: left;
-  padding: 0;
-}
-
-.answer {
-  min-height: var(--touch);
-  margin: 4px 0;
-  border: 1.5px solid var(--line);
-  border-radius: var(--round);
-  background: var(--surface);
-  color: var(--ink);
-}
-
-.answer[aria-pressed='true'] {
-  border-color: var(--herb);
-  background: var(--herb-soft);
-  font-weight: 700;
-}
-
 .big,
-section .button {
+section .el-button {
   justify-self: start;
   min-height: 56px;
 }
@@ -139,10 +116,5 @@ section .button {
 ol {
   padding-left: 22px;
   list-style: decimal;
-}
-
-.trouble {
-  color: var(--brick);
-  font-weight: 600;
 }
 </style>

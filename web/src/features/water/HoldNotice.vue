@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { shortDay } from '@/shared/dates'
+import { inOurUnits } from '@/shared/units'
 import type { Hold } from './queries'
 
 /** A reason to leave the bacteria alone: why, what clears it, and when that may be. */
@@ -17,7 +18,7 @@ const likely = computed(() =>
 <template>
   <p class="hold" role="note">
     <b><span aria-hidden="true">▨</span> Hold</b>
-    {{ hold.reason }}
+    {{ inOurUnits(hold.reason) }}
     {{ hold.clears }}
     {{ likely }}
   </p>

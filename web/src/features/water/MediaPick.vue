@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useFilters } from '@/features/filter'
+import MeasureField from '@/shared/components/MeasureField.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { today, type Day } from '@/shared/dates'
-import { mass, typedNumber } from '@/shared/units'
+import { inOurUnits, mass, typedNumber } from '@/shared/units'
 import { useMediaVerdict, type MediaPlan } from './queries'
 
 /** Which bio media and how much of it, with what the rule says as it is typed. */
@@ -43,30 +44,32 @@ const against = computed(
   <fieldset class="media">
     <legend>Bio media to replace</legend>
     <p v-if="media.length === 0" class="quiet">No filter of this tank has bio media.</p>
-    <label v-for="one in media" :key="one.id" class="pick">
-      <input v-model="stage" type="radio" name="media" :value="one.id" /> {{ one.words
-      }}<span v-if="one.massG" class="quiet">, {{ mass(one.massG) }}</span>
-    </label>
-    <TextField
+    <el-radio-group v-model="stage" aria-label="Bio media to replace">
+      <el-radio v-for="one in media" :key="one.id" :value="one.id" class="pick">
+        {{ one.words }}<span v-if="one.massG" class="quiet">, {{ mass(one.massG) }}</span>
+      </el-radio>
+    </el-radio-group>
+    <MeasureField
       v-model="grams"
       label="New media"
       name="media.grams"
-      type="number"
-      unit="g"
+      quantity="MASS"
       :error="errors['media.grams'] ?? errors['media.stageId']"
     />
     <template v-if="verdict.data.value && plan">
       <p :class="verdict.data.value.within ? 'good' : 'bad'" role="status">
         <b>{{ verdict.data.value.within ? 'Within the rule.' : 'More than the rule allows.' }}</b>
-        {{ verdict.data.value.told }}
+        {{ inOurUnits(verdict.data.value.told) }}
       </p>
       <p v-if="verdict.data.value.spacing" class="bad" role="status">{{ verdict.data.value.spacing }}</p>
-      <p v-for="hold in verdict.data.value.holds" :key="hold" class="bad" role="status">{{ hold }}</p>
+      <p v-for="hold in verdict.data.value.holds" :key="hold" class="bad" role="status">
+        {{ inOurUnits(hold) }}
+      </p>
     </template>
     <TextField
       v-if="against"
       v-model="reason"
-      label="Why it is done anyway"
+      label="Why you are doing it anyway"
       name="overrideReason"
       type="textarea"
       hint="Kept with the record."
@@ -86,9 +89,8 @@ legend {
 }
 
 .pick {
-  display: flex;
-  gap: 10px;
-  align-items: center;
+  width: 100%;
+  height: auto;
   min-height: var(--touch);
 }
 

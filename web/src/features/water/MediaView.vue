@@ -2,10 +2,10 @@
 import { reactive } from 'vue'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
-import TextField from '@/shared/components/TextField.vue'
+import DayField from '@/shared/components/DayField.vue'
 import { shortDay, today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
-import { mass, typedNumber } from '@/shared/units'
+import { inOurUnits, mass, typedNumber } from '@/shared/units'
 import MediaPick from './MediaPick.vue'
 import { useReplacements, useReplaceMedia } from './queries'
 
@@ -65,22 +65,16 @@ async function save() {
           :on="form.on"
           :errors="errors"
         />
-        <TextField
-          v-model="form.on"
-          label="Done on"
-          name="replacedOn"
-          type="date"
-          :error="errors.replacedOn"
-        />
+        <DayField v-model="form.on" label="Done on" name="replacedOn" :error="errors.replacedOn" />
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-        <button class="button" type="submit" :disabled="sending">Log the exchange</button>
+        <el-button type="primary" native-type="submit" :disabled="sending">Log the exchange</el-button>
       </form>
       <h2>So far</h2>
       <p v-if="replacements.data.value?.length === 0" class="quiet">None.</p>
       <ul>
         <li v-for="one in replacements.data.value" :key="one.id">
           <b>{{ shortDay(one.replacedOn) }}: {{ mass(one.grams) }}</b> by {{ one.doneBy }}
-          <span class="small quiet">{{ one.told }}</span>
+          <span class="small quiet">{{ inOurUnits(one.told) }}</span>
           <span v-if="one.overrideReason" class="small"><b>Done anyway:</b> {{ one.overrideReason }}</span>
         </li>
       </ul>
@@ -101,10 +95,5 @@ li {
   display: grid;
   padding: 8px 0;
   border-bottom: 1px solid var(--hair);
-}
-
-.trouble {
-  color: var(--brick);
-  font-weight: 600;
 }
 </style>

@@ -2,6 +2,7 @@
 import { computed, reactive } from 'vue'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import DayField from '@/shared/components/DayField.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { shortDay, today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
@@ -42,23 +43,16 @@ async function begin() {
       </p>
       <form novalidate @submit.prevent="begin">
         <TextField v-model="form.product" label="Product" name="product" :error="errors.product" />
-        <TextField
-          v-model="form.firstDay"
-          label="First day"
-          name="firstDay"
-          type="date"
-          :error="errors.firstDay"
-        />
-        <TextField
+        <DayField v-model="form.firstDay" label="First day" name="firstDay" :error="errors.firstDay" />
+        <DayField
           v-model="form.lastDay"
           label="Last day"
           name="lastDay"
-          type="date"
-          hint="Empty if nobody knows yet."
+          hint="Leave blank if you don’t know yet."
           :error="errors.lastDay"
         />
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-        <button class="button" type="submit" :disabled="sending">Begin</button>
+        <el-button type="primary" native-type="submit" :disabled="sending">Begin</el-button>
       </form>
       <h2>So far</h2>
       <p v-if="listed.length === 0" class="quiet">None.</p>
@@ -66,14 +60,9 @@ async function begin() {
         <li v-for="one in listed" :key="one.id">
           <b>{{ one.product }}</b> from {{ shortDay(one.firstDay) }}
           <template v-if="one.lastDay">to {{ shortDay(one.lastDay) }}</template>
-          <button
-            v-else
-            class="button outlined"
-            type="button"
-            @click="send(() => end.mutateAsync({ id: one.id, lastDay: today() }))"
-          >
+          <el-button v-else @click="send(() => end.mutateAsync({ id: one.id, lastDay: today() }))">
             It is over today
-          </button>
+          </el-button>
         </li>
       </ul>
       <RouterLink :to="{ name: 'tank-water', params: { tank: props.tank } }">To the water</RouterLink>
@@ -96,10 +85,5 @@ li {
   align-items: center;
   min-height: var(--touch);
   border-bottom: 1px solid var(--hair);
-}
-
-.trouble {
-  color: var(--brick);
-  font-weight: 600;
 }
 </style>

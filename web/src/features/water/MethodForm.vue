@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { reactive } from 'vue'
+import NumberField from '@/shared/components/NumberField.vue'
+import SelectField from '@/shared/components/SelectField.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { useSending } from '@/shared/form'
 import { typedNumber } from '@/shared/units'
@@ -35,37 +37,41 @@ async function store() {
 <template>
   <form novalidate @submit.prevent="store">
     <TextField v-if="!props.method.name" v-model="form.name" label="Name" name="name" :error="errors.name" />
-    <TextField
+    <NumberField
       v-model="form.limit"
       label="Shows from"
       name="limit"
-      type="number"
       :unit="unit"
       hint="The first step of its scale above zero."
       :error="errors.limit"
     />
     <div v-for="(step, i) in form.steps" :key="i" class="step">
-      <select v-model="step.what" :aria-label="`Step ${String(i + 1)}`">
-        <option value="SHAKE">Shake</option>
-        <option value="WAIT">Wait</option>
-      </select>
-      <TextField
+      <SelectField
+        v-model="step.what"
+        class="what"
+        :label="`Step ${String(i + 1)}`"
+        :name="`steps[${String(i)}].what`"
+        :choices="[
+          { value: 'SHAKE', label: 'Shake' },
+          { value: 'WAIT', label: 'Wait' },
+        ]"
+      />
+      <NumberField
         v-model="step.seconds"
         :label="`Seconds of step ${String(i + 1)}`"
         :name="`steps[${String(i)}].seconds`"
-        type="number"
         unit="s"
         :error="errors[`steps[${String(i)}].seconds`]"
       />
-      <button class="button plain" type="button" @click="form.steps.splice(i, 1)">Take out</button>
+      <el-button type="primary" text @click="form.steps.splice(i, 1)">Take out</el-button>
     </div>
     <p v-if="errors.steps ?? trouble" class="trouble" role="alert">{{ errors.steps ?? trouble }}</p>
     <div class="step">
-      <button class="button plain" type="button" @click="form.steps.push({ what: 'WAIT', seconds: '' })">
+      <el-button type="primary" text @click="form.steps.push({ what: 'WAIT', seconds: '' })">
         Add a step
-      </button>
-      <button class="button" type="submit" :disabled="sending">Save the method</button>
-      <button class="button plain" type="button" @click="emit('done')">Leave it</button>
+      </el-button>
+      <el-button type="primary" native-type="submit" :disabled="sending">Save the method</el-button>
+      <el-button type="primary" text @click="emit('done')">Cancel</el-button>
     </div>
   </form>
 </template>
@@ -84,8 +90,7 @@ form {
   align-items: end;
 }
 
-.trouble {
-  color: var(--brick);
-  font-weight: 600;
+.what {
+  width: 120px;
 }
 </style>

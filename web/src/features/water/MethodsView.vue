@@ -54,9 +54,9 @@ async function addOwn() {
               ></span
             >
           </span>
-          <button class="button plain" type="button" @click="editing = method">
+          <el-button type="primary" text @click="editing = method">
             Change<span class="seen-by-readers"> {{ method.name }} for {{ group.parameter.label }}</span>
-          </button>
+          </el-button>
         </p>
         <MethodForm
           v-if="editing?.parameter === group.parameter.code"
@@ -65,21 +65,21 @@ async function addOwn() {
           :unit="group.parameter.unit"
           @done="editing = undefined"
         />
-        <button
+        <el-button
           v-else
-          class="button plain"
-          type="button"
+          type="primary"
+          text
           @click="editing = { parameter: group.parameter.code, name: '', limit: 0, steps: [] }"
         >
           Add a method<span class="seen-by-readers"> for {{ group.parameter.label }}</span>
-        </button>
+        </el-button>
       </section>
       <h2>A parameter of your own</h2>
       <form novalidate @submit.prevent="addOwn">
         <TextField v-model="own.name" label="Name" name="name" :error="errors.name" />
         <TextField v-model="own.unit" label="Unit" name="unit" :error="errors.unit" />
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-        <button class="button outlined" type="submit" :disabled="sending">Add it</button>
+        <el-button native-type="submit" :disabled="sending">Add it</el-button>
       </form>
       <RouterLink :to="{ name: 'tank-water', params: { tank: props.tank } }">To the water</RouterLink>
     </AsyncState>
@@ -104,10 +104,5 @@ form {
   gap: 10px;
   justify-items: start;
   margin: 8px 0 20px;
-}
-
-.trouble {
-  color: var(--brick);
-  font-weight: 600;
 }
 </style>

@@ -4,9 +4,10 @@ import { useRouter } from 'vue-router'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
-import TextField from '@/shared/components/TextField.vue'
+import MomentField from '@/shared/components/MomentField.vue'
 import { useSending } from '@/shared/form'
 import { useNow } from '@/shared/now'
+import { inOurUnits } from '@/shared/units'
 import { byParameter, offered, toSet } from './entry'
 import KeyPad from './KeyPad.vue'
 import {
@@ -102,8 +103,8 @@ async function save() {
   sent.value = set
   const asked = await send(() => doubtsOf(props.tank, set))
   if (!asked) return
-  const fresh = asked.filter((doubt) => doubts.value[doubt.parameter] !== doubt.question)
-  doubts.value = Object.fromEntries(asked.map((doubt) => [doubt.parameter, doubt.question]))
+  const fresh = asked.filter((doubt) => doubts.value[doubt.parameter] !== inOurUnits(doubt.question))
+  doubts.value = Object.fromEntries(asked.map((doubt) => [doubt.parameter, inOurUnits(doubt.question)]))
   if (fresh.length) return
   const stoodBy = asked.length > 0 ? { ...set, confirmed: true } : set
   if (!(await send(() => keep.mutateAsync(stoodBy)))) return
@@ -141,22 +142,19 @@ async function save() {
             @chosen="chosen = parameter.code"
             @next="next"
           />
-          <button v-if="!every" class="button plain" type="button" @click="every = true">
-            More parameters
-          </button>
+          <el-button v-if="!every" type="primary" text @click="every = true"> More parameters </el-button>
           <details>
             <summary>When</summary>
-            <TextField
+            <MomentField
               v-model="draft.takenAt"
               label="Read at"
               name="takenAt"
-              type="datetime-local"
-              hint="Empty means now."
+              hint="Leave blank for now."
               :error="faults.takenAt"
             />
             <ChoiceRow
               v-model="draft.moment"
-              legend="As to a service"
+              legend="Around a service"
               name="moment"
               :choices="[
                 { value: 'PLAIN', label: 'None' },
@@ -169,10 +167,12 @@ async function save() {
         <div class="dock">
           <p v-if="faults.values || trouble" class="trouble" role="alert">{{ faults.values ?? trouble }}</p>
           <p v-else-if="Object.keys(doubts).length" class="small" role="status">
-            Look again at the marked values; save once more to keep them as they are.
+            Check the marked values; save again to keep them as they are.
           </p>
           <KeyPad @key="press" @next="next" />
-          <button class="button save" type="submit" :disabled="sending">Save readings</button>
+          <el-button type="primary" class="save" native-type="submit" :disabled="sending"
+            >Save readings</el-button
+          >
         </div>
       </form>
     </AsyncState>
@@ -206,11 +206,6 @@ summary {
 
 .save {
   min-height: 56px;
-}
-
-.trouble {
-  color: var(--brick);
-  font-weight: 600;
 }
 
 @media (width <= 900px) {

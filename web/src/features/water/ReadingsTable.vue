@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import { momentWords } from '@/shared/dates'
 import { offerUndo } from '@/shared/undo'
 import {
   PAGE,
@@ -28,12 +29,11 @@ const parameterOf = (reading: Reading) =>
     label: reading.parameter,
     unit: '',
   }
-const WHEN = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 const MOMENT = { PLAIN: '', BEFORE: 'before a service', AFTER: 'after a service' }
 
 async function drop(reading: Reading) {
   await remove.mutateAsync(reading.id)
-  offerUndo('Reading taken out.', () => restore.mutateAsync(reading.id))
+  offerUndo('Reading removed.', () => restore.mutateAsync(reading.id))
 }
 </script>
 
@@ -44,7 +44,7 @@ async function drop(reading: Reading) {
     what="the readings"
     @retry="readings.refetch()"
   >
-    <p v-if="rows.length === 0 && skip === 0" class="quiet">No reading yet.</p>
+    <p v-if="rows.length === 0 && skip === 0" class="quiet">No readings yet.</p>
     <div v-else class="scroll" tabindex="0" role="region" aria-label="Readings">
       <table>
         <thead>
@@ -58,7 +58,7 @@ async function drop(reading: Reading) {
         </thead>
         <tbody>
           <tr v-for="reading in rows" :key="reading.id">
-            <td>{{ WHEN.format(new Date(reading.takenAt)) }}</td>
+            <td>{{ momentWords(reading.takenAt) }}</td>
             <td>{{ parameterOf(reading).label }}</td>
             <td class="right num">{{ words(reading, parameterOf(reading)) }}</td>
             <td class="small quiet">
@@ -66,19 +66,17 @@ async function drop(reading: Reading) {
               {{ [MOMENT[reading.moment], reading.method, reading.takenBy].filter(Boolean).join(', ') }}
             </td>
             <td>
-              <button class="button plain small" type="button" @click="drop(reading)">
+              <el-button type="primary" text class="small" @click="drop(reading)">
                 Take out<span class="seen-by-readers"> {{ parameterOf(reading).label }}</span>
-              </button>
+              </el-button>
             </td>
           </tr>
         </tbody>
       </table>
     </div>
     <div class="pages">
-      <button v-if="skip > 0" class="button plain" type="button" @click="skip -= PAGE">Newer</button>
-      <button v-if="rows.length === PAGE" class="button plain" type="button" @click="skip += PAGE">
-        Older
-      </button>
+      <el-button v-if="skip > 0" type="primary" text @click="skip -= PAGE">Newer</el-button>
+      <el-button v-if="rows.length === PAGE" type="primary" text @click="skip += PAGE"> Older </el-button>
     </div>
   </AsyncState>
 </template>

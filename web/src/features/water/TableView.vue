@@ -16,8 +16,7 @@ const csv = ref('')
 const preview = ref<Preview>()
 const stored = ref<Preview>()
 
-async function read(event: Event) {
-  const file = event.target instanceof HTMLInputElement ? event.target.files?.[0] : undefined
+async function read(file?: File) {
   stored.value = undefined
   preview.value = undefined
   if (!file) return
@@ -50,9 +49,14 @@ async function confirm() {
         The same kind of table: a column “Time” such as 2026-05-31T18:30, and columns headed like those above.
         “&lt;0.2” means below detection. Nothing is stored until you confirm.
       </p>
-      <p>
-        <label class="file">Choose a table <input type="file" accept=".csv,text/csv" @change="read" /></label>
-      </p>
+      <el-upload
+        accept=".csv,text/csv"
+        :show-file-list="false"
+        :auto-upload="false"
+        @change="(file) => read(file.raw)"
+      >
+        <el-button tag="span">Choose a table</el-button>
+      </el-upload>
       <p v-if="errors.csv ?? trouble" class="trouble" role="alert">{{ errors.csv ?? trouble }}</p>
       <section v-if="preview" aria-labelledby="preview" role="status">
         <h2 id="preview">Before it is stored</h2>
@@ -61,7 +65,7 @@ async function confirm() {
           {{ preview.known }} are here already and stay as they are.
         </p>
         <template v-if="preview.problems.length">
-          <p class="trouble">Mend these rows in your table and choose it again; nothing is brought in.</p>
+          <p class="trouble">Fix these rows in your table and choose it again. Nothing has been imported.</p>
           <ul>
             <li v-for="(one, i) in preview.problems" :key="i">
               <b>Row {{ one.line }}</b
@@ -70,15 +74,14 @@ async function confirm() {
             </li>
           </ul>
         </template>
-        <button
+        <el-button
           v-else
-          class="button"
-          type="button"
+          type="primary"
           :disabled="sending || preview.readings === preview.known"
           @click="confirm"
         >
           Bring in {{ preview.readings - preview.known }} readings
-        </button>
+        </el-button>
       </section>
       <p v-if="stored" role="status">
         <b>Brought in {{ stored.readings - stored.known }} readings.</b>
@@ -93,20 +96,8 @@ h2 {
   margin-top: 18px;
 }
 
-.file {
-  display: inline-flex;
-  gap: 10px;
-  align-items: center;
-  min-height: var(--touch);
-}
-
 li {
   padding: 4px 0;
   border-bottom: 1px solid var(--hair);
-}
-
-.trouble {
-  color: var(--brick);
-  font-weight: 600;
 }
 </style>

@@ -34,7 +34,7 @@ const due = computed(() => water.data.value?.due ?? [])
         <b>{{ one.label }}</b> is to be read until {{ shortDay(one.until) }}: {{ lowerFirst(one.why) }} on
         {{ shortDay(one.began) }}.
       </p>
-      <p v-if="series.data.value?.lines.length === 0" class="quiet">No reading in the last month.</p>
+      <p v-if="series.data.value?.lines.length === 0" class="quiet">No readings in the last month.</p>
       <MonthStrip v-else-if="series.data.value" :series="series.data.value" />
     </AsyncState>
   </section>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import TextField from '@/shared/components/TextField.vue'
+import MeasureField from '@/shared/components/MeasureField.vue'
 import { useSending } from '@/shared/form'
 import { typedNumber } from '@/shared/units'
 import { useSaveTap, type Tap } from './queries'
@@ -43,7 +43,7 @@ async function keep(one: Tap) {
 }
 
 const hint = (one: Tap) => {
-  if (one.amount === undefined) return 'Leave blank if nobody knows.'
+  if (one.amount === undefined) return 'Leave blank if you don’t know.'
   return one.ofTank ? 'For this tank only.' : 'For all your tanks.'
 }
 </script>
@@ -52,12 +52,11 @@ const hint = (one: Tap) => {
   <details>
     <summary>Your tap water</summary>
     <form v-for="one in tap" :key="one.parameter" novalidate @submit.prevent="keep(one)">
-      <TextField
+      <MeasureField
         v-model="typed[one.parameter]!"
         :label="LABEL[one.parameter] ?? one.parameter"
         :name="one.parameter"
-        type="number"
-        unit="mg/L"
+        quantity="CONCENTRATION"
         :hint="hint(one)"
         :error="errors[one.parameter] ?? errors.amount"
       />

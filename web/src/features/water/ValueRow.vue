@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue'
+import SelectField from '@/shared/components/SelectField.vue'
 import { agoWords } from '@/shared/dates'
 import type { Method, Parameter, Reading } from './queries'
 import { stateOf, type ValueDraft } from './tests'
@@ -67,19 +68,23 @@ defineExpose({ focus: () => input.value?.focus(), typed })
       <span class="unit quiet small">{{ scale(parameter).unit }}</span>
     </div>
     <div v-if="method && (method.steps.length || methods.length > 1)" class="test">
-      <select v-if="methods.length > 1" v-model="value.method" :aria-label="`Method for ${parameter.label}`">
-        <option v-for="one in methods" :key="one.name" :value="one.name">{{ one.name }}</option>
-      </select>
+      <SelectField
+        v-if="methods.length > 1"
+        v-model="value.method"
+        class="method"
+        :label="`Method for ${parameter.label}`"
+        :name="`${parameter.code}.method`"
+        :choices="methods.map((one) => ({ value: one.name, label: one.name }))"
+        bare
+      />
       <template v-if="method.steps.length">
         <b v-if="state?.step" class="clock" role="timer">{{ DOING[state.step] }} {{ clock }}</b>
         <b v-else-if="state" class="ready" role="status">Read it now</b>
-        <button v-else class="button plain small" type="button" @click="value.startedAt = Date.now()">
+        <el-button v-else type="primary" text class="small" @click="value.startedAt = Date.now()">
           Time it<span class="seen-by-readers"> for {{ parameter.label }}</span>
-        </button>
+        </el-button>
       </template>
-      <label v-if="value.text" class="early small">
-        <input v-model="value.early" type="checkbox" /> read early
-      </label>
+      <el-checkbox v-if="value.text" v-model="value.early" class="early">read early</el-checkbox>
     </div>
     <p v-if="error" :id="`note-${parameter.code}`" class="error" role="alert">{{ error }}</p>
     <p v-else-if="doubt" :id="`note-${parameter.code}`" class="doubt" role="status">{{ doubt }}</p>
@@ -130,14 +135,11 @@ defineExpose({ focus: () => input.value?.focus(), typed })
   align-items: center;
 }
 
-.test select {
-  min-height: 40px;
-  max-width: 116px;
-  padding: 0 4px;
+.method {
+  width: 132px;
 }
 
-.test .button {
-  min-height: 40px;
+.test .el-button {
   padding: 4px 6px;
 }
 

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useTank, useTanks } from '@/features/tank'
+import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import LinkButton from '@/shared/components/LinkButton.vue'
 import { addDays, today } from '@/shared/dates'
 import AroundServices from './AroundServices.vue'
 import ReadingsTable from './ReadingsTable.vue'
@@ -46,8 +48,8 @@ const series = useSeries(() => props.tank, from, to)
     >
       <header>
         <h1>Water, {{ tank.data.value?.tank.name }}</h1>
-        <RouterLink class="button" :to="{ name: 'new-readings', params: { tank: props.tank } }"
-          >Take readings</RouterLink
+        <LinkButton type="primary" :to="{ name: 'new-readings', params: { tank: props.tank } }"
+          >Take readings</LinkButton
         >
       </header>
       <nav v-if="(tanks.data.value?.length ?? 0) > 1" class="chips" aria-label="Tanks">
@@ -64,18 +66,13 @@ const series = useSeries(() => props.tank, from, to)
         <section aria-labelledby="strip">
           <div class="title">
             <h2 id="strip">Readings</h2>
-            <div role="group" aria-label="Stretch of time">
-              <button
-                v-for="range in RANGES"
-                :key="range.days"
-                class="chip"
-                type="button"
-                :aria-pressed="range.days === days"
-                @click="days = range.days"
-              >
-                {{ range.label }}
-              </button>
-            </div>
+            <ChoiceRow
+              v-model="days"
+              legend="Stretch of time"
+              name="days"
+              :choices="RANGES.map((range) => ({ value: range.days, label: range.label }))"
+              bare
+            />
           </div>
           <AsyncState
             :pending="series.isPending.value"
@@ -124,8 +121,8 @@ header,
 .chip {
   display: inline-flex;
   align-items: center;
-  min-height: 36px;
-  padding: 4px 12px;
+  min-height: 44px;
+  padding: 4px 14px;
   border: 1px solid var(--line);
   border-radius: var(--round);
   background: none;
@@ -133,8 +130,7 @@ header,
   font-weight: 400;
 }
 
-.chip[aria-current],
-.chip[aria-pressed='true'] {
+.chip[aria-current] {
   border-color: var(--herb);
   background: var(--herb-soft);
   font-weight: 680;

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { SYSTEMS } from '@/shared/units'
 import { byParameter, offered, toSet } from './entry'
 import type { Method, Parameter } from './queries'
 import { stateOf, type SetDraft } from './tests'
@@ -11,7 +12,7 @@ const PARAMETERS: Parameter[] = [
   { code: 'TEMPERATURE', label: 'Temperature', unit: '°C', noise: 0.2 },
   { code: 'KH', label: 'Carbonate hardness', unit: '°dH', noise: 0.5 },
 ]
-const METRIC = { temperature: 'CELSIUS', concentration: 'MG_PER_L', hardness: 'DH' } as const
+const { METRIC } = SYSTEMS
 
 function typed(texts: Record<string, string>): SetDraft {
   const values = Object.entries(texts).map(([code, text]) => [
@@ -46,14 +47,12 @@ describe('a set of readings', () => {
   })
 
   it('stores metric what was typed in the units of the site', () => {
-    const units = { temperature: 'FAHRENHEIT', concentration: 'PPM', hardness: 'PPM' } as const
-
-    const { set } = toSet(typed({ TEMPERATURE: '77', KH: '89.24', AMMONIA: '0.5' }), PARAMETERS, units)
+    const set = toSet(typed({ TEMPERATURE: '77', KH: '89.24', AMMONIA: '0.5' }), PARAMETERS, SYSTEMS.US).set
 
     expect(set.values.map((value) => [value.parameter, value.amount])).toEqual([
       ['AMMONIA', 0.5],
       ['TEMPERATURE', 25],
-      ['KH', 5],
+      ['KH', 5.0001172],
     ])
   })
 

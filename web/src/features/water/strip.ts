@@ -1,5 +1,6 @@
 import type { EChartsCoreOption } from 'echarts/core'
-import { plain, scaleOf } from './units'
+import type { SiteUnits } from '@/shared/units'
+import { scaleOf } from './units'
 import type { Line, Series } from './queries'
 
 const ROW = 74
@@ -15,7 +16,7 @@ export type Palette = (token: string) => string
 
 export const stripHeight = (lines: number) => TOP + lines * (ROW + GAP) + MARKS + 26
 
-type Units = Parameters<typeof scaleOf>[1]
+type Units = SiteUnits
 
 /** One small chart a parameter above each other on one axis of days; marks of services and water changes below. */
 export function stripOption(
@@ -100,7 +101,7 @@ function lineSeries(line: Line, i: number, units: Units, colour: Palette, areas:
   const { label } = line.parameter
   const points = line.at.map((at, k) => {
     const marks = line.marks[k] ?? ''
-    const value = Number(plain(shown(line.amounts[k] ?? 0)))
+    const value = Number(shown(line.amounts[k] ?? 0).toPrecision(4))
     const early = marks.includes('e')
     const kind: 'kept' | 'below' | 'early' = early ? 'early' : marks.includes('b') ? 'below' : 'kept'
     const words = `${label} ${marks.includes('b') ? 'below ' : ''}${String(value)} ${unit}${early ? ', read early: at least this' : ''}`

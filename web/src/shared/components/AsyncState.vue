@@ -12,7 +12,7 @@ const emit = defineEmits<{ retry: [] }>()
     <p>
       <strong>Could not load {{ what }}.</strong> {{ wordsOf(error) }}
     </p>
-    <button class="button outlined" type="button" @click="emit('retry')">Try again</button>
+    <el-button @click="emit('retry')">Try again</el-button>
   </div>
   <slot v-else />
 </template>

@@ -2,9 +2,9 @@
 import type { Standing } from '../standing'
 
 /** A state as a word with a mark, never by colour alone. */
-defineProps<{ standing: Standing; words: string }>()
+defineProps<{ standing: Standing | 'HELD'; words: string }>()
 
-const MARK: Record<Standing, string> = { LATE: '!', DUE: '•', OPEN: '○', LATER: '' }
+const MARK: Record<Standing | 'HELD', string> = { LATE: '!', DUE: '•', OPEN: '○', LATER: '', HELD: '▨' }
 </script>
 
 <template>
@@ -33,6 +33,11 @@ const MARK: Record<Standing, string> = { LATE: '!', DUE: '•', OPEN: '○', LAT
 .due {
   color: var(--amber);
   background: var(--amber-soft);
+}
+
+.held {
+  color: var(--plum);
+  background: var(--plum-soft);
 }
 
 .open {

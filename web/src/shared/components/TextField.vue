@@ -1,93 +1,65 @@
 <script setup lang="ts">
-import { useId } from 'vue'
+import { nextTick } from 'vue'
+import FieldFrame from './FieldFrame.vue'
 
-/** A labelled input with its unit, hint and error in their places. */
-const props = withDefaults(
+/** Words. */
+withDefaults(
   defineProps<{
     label: string
-    /** Path of the field in the request; errors find it by this. */
     name: string
-    type?: 'text' | 'number' | 'date' | 'datetime-local' | 'password' | 'textarea'
-    unit?: string
+    type?: 'text' | 'password' | 'textarea'
     hint?: string
     error?: string
-    max?: string
     autocomplete?: string
+    placeholder?: string
+    bare?: boolean
+    /** What others typed here before. */
     suggestions?: string[]
   }>(),
   { type: 'text', autocomplete: 'off' },
 )
 const value = defineModel<string>({ required: true })
-const id = useId()
+
+/** Until something is pointed at, the library names an element that is not there. */
+const unpointed = (id: string) =>
+  nextTick(() => document.getElementById(id)?.removeAttribute('aria-activedescendant'))
 </script>
 
 <template>
-  <div class="field" :class="props.type" :data-field="name">
-    <label :for="id">{{ label }}</label>
-    <div class="input">
-      <el-input
-        :id="id"
-        v-model="value"
-        :type="type === 'number' ? 'text' : type"
-        :inputmode="type === 'number' ? 'decimal' : undefined"
-        :max="max"
-        :rows="3"
-        :autocomplete="autocomplete"
-        :list="suggestions ? `${id}-list` : undefined"
-        :aria-invalid="error ? 'true' : undefined"
-        :aria-describedby="error || hint ? `${id}-note` : undefined"
-        :class="{ wrong: error }"
-      />
-      <span v-if="unit" class="unit quiet">{{ unit }}</span>
-    </div>
-    <datalist v-if="suggestions" :id="`${id}-list`">
-      <option v-for="one in suggestions" :key="one" :value="one" />
-    </datalist>
-    <p v-if="error" :id="`${id}-note`" class="error" role="alert">{{ error }}</p>
-    <p v-else-if="hint" :id="`${id}-note`" class="quiet small">{{ hint }}</p>
-  </div>
+  <FieldFrame
+    v-slot="{ id, note, invalid }"
+    :label="label"
+    :name="name"
+    :hint="hint"
+    :error="error"
+    :bare="bare"
+  >
+    <el-autocomplete
+      v-if="suggestions"
+      :id="id"
+      v-model="value"
+      :fetch-suggestions="
+        (typed: string, tell: (found: { value: string }[]) => void) =>
+          tell(
+            suggestions!
+              .filter((one) => one.toLocaleLowerCase().includes(typed.trim().toLocaleLowerCase()))
+              .map((one) => ({ value: one })),
+          )
+      "
+      :aria-invalid="invalid"
+      :aria-describedby="note"
+      @vue:mounted="unpointed(id)"
+    />
+    <el-input
+      v-else
+      :id="id"
+      v-model="value"
+      :type="type"
+      :rows="3"
+      :autocomplete="autocomplete"
+      :placeholder="placeholder"
+      :aria-invalid="invalid"
+      :aria-describedby="note"
+    />
+  </FieldFrame>
 </template>
-
-<style scoped>
-label {
-  display: block;
-  margin-bottom: 4px;
-  font-weight: 600;
-}
-
-.input {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-}
-
-.input :deep(input),
-.input :deep(textarea) {
-  font-family: var(--text);
-}
-
-.number .input :deep(input) {
-  text-align: right;
-  font-family: var(--mono);
-}
-
-.unit {
-  flex: none;
-}
-
-.error {
-  color: var(--brick);
-  font-weight: 600;
-}
-
-.wrong :deep(.el-input__wrapper),
-.wrong :deep(.el-textarea__inner) {
-  box-shadow: inset 0 0 0 2px var(--brick);
-}
-
-@media (width <= 640px) {
-  .input :deep(.el-input__wrapper) {
-    min-height: var(--touch);
-  }
-}
-</style>

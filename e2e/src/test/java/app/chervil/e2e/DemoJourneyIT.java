@@ -87,7 +87,7 @@ class DemoJourneyIT extends InTheDemo {
 
         assertThat(page.getByLabel("Note")).hasValue("Snail shells in the strainer");
         assertThat(page.getByLabel("Clear the strainer")).isChecked();
-        keeper.link("Leave").click();
+        keeper.link("Cancel").click();
     }
 
     @Test
@@ -152,8 +152,9 @@ class DemoJourneyIT extends InTheDemo {
         page.keyboard().press("t");
         assertThat(keeper.heading("Tanks")).isVisible();
         page.keyboard().press("/");
-        page.getByLabel("Tank, filter or stage").fill("floss");
-        assertThat(page.getByRole(AriaRole.DIALOG).getByText("Blackwater nook")).isVisible();
+        page.getByLabel("Tank, filter, stage, task, thing in store or page").fill("floss");
+        assertThat(page.getByRole(AriaRole.DIALOG).getByText("Blackwater nook").first())
+                .isVisible();
         page.keyboard().press("Enter");
         assertThat(keeper.heading("Blackwater nook")).isVisible();
         page.keyboard().press("l");
@@ -207,11 +208,60 @@ class DemoJourneyIT extends InTheDemo {
                 "/bench",
                 "/how",
                 "/ledger",
-                "/tanks/new")) {
+                "/tanks/new",
+                "/tanks/2/edit",
+                "/tanks/2/water",
+                "/tanks/2/water/readings",
+                "/tanks/2/water/change",
+                "/plan",
+                "/stores",
+                "/log",
+                "/water",
+                "/units",
+                "/people")) {
             keeper.go(path);
             keeper.viewDoesNotScrollSideways();
+            keeper.viewIsForThumbs();
             keeper.viewIsAccessible();
         }
+    }
+
+    @Test
+    void the_check_for_thumbs_can_fail() {
+        keeper.takePhone();
+        keeper.page().evaluate("document.querySelector('main').insertAdjacentHTML('afterbegin', '<button>x</button>')");
+
+        assertThatThrownBy(keeper::viewIsForThumbs).hasMessageContaining("BUTTON");
+    }
+
+    @Test
+    void a_phone_has_five_places_at_hand_and_the_rest_behind_more() {
+        keeper.takePhone();
+        Page page = keeper.page();
+        Locator bar = page.locator("nav.bar");
+        assertThat(bar.locator("> a, > button")).hasText(new String[] {"Rounds", "Tanks", "Log", "Water", "More"});
+
+        keeper.button("More").click();
+        assertThat(keeper.link("Ledger")).isVisible();
+        keeper.viewIsForThumbs();
+        keeper.viewIsAccessible();
+        keeper.link("Ledger").click();
+
+        assertThat(keeper.heading("Ledger")).isVisible();
+    }
+
+    @Test
+    void a_pre_filter_rinse_is_logged_from_the_rounds_in_three_taps() {
+        keeper.takePhone();
+        Page page = keeper.page();
+
+        keeper.link("Only log Brook bench").click();
+        page.getByText("3 moderate").click();
+        keeper.button("Save").click();
+
+        assertThat(keeper.button("Undo")).isVisible();
+        keeper.button("Undo").click();
+        assertThat(keeper.button("Put it back")).isVisible();
     }
 
     @Test
@@ -229,7 +279,7 @@ class DemoJourneyIT extends InTheDemo {
         keeper.go("/tanks/2/edit");
 
         assertThat(keeper.button("Save")).isVisible();
-        assertThat(keeper.button("Delete tank …")).hasCount(0);
+        assertThat(keeper.button("Delete tank…")).hasCount(0);
     }
 
     private void openLog(String tank) {

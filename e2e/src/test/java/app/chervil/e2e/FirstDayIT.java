@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import org.junit.jupiter.api.AfterEach;
@@ -95,7 +96,8 @@ class FirstDayIT {
         page.keyboard().press("ArrowLeft");
         page.keyboard().press("ArrowLeft");
         tabTo("Last cleaned");
-        page.keyboard().type(A_MONTH_AGO.substring(5, 7) + A_MONTH_AGO.substring(8) + A_MONTH_AGO.substring(0, 4));
+        page.keyboard()
+                .type(A_MONTH_AGO.substring(8) + "/" + A_MONTH_AGO.substring(5, 7) + "/" + A_MONTH_AGO.substring(0, 4));
         tabTo("Move Strainer down");
         page.keyboard().press("Enter");
         tabTo("Save and plan");
@@ -111,15 +113,16 @@ class FirstDayIT {
     @Test
     void an_ended_session_leads_back_to_the_door() {
         keeper.page().locator(".rail .site button").first().click();
-        keeper.button("Sign out").click();
+        keeper.page()
+                .getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Sign out"))
+                .click();
 
         assertThat(keeper.heading("Sign in")).isVisible();
         keeper.viewIsAccessible();
         keeper.page().getByLabel("Name").fill("ines");
         keeper.page().getByLabel("Password").fill("wrong");
         keeper.button("Sign in").click();
-        assertThat(keeper.page().locator("[data-field='password'] .error"))
-                .hasText("Name and password do not belong together.");
+        assertThat(keeper.page().locator("[data-field='password'] .error")).hasText("Wrong name or password.");
     }
 
     /** Presses Tab until the control with this name has the focus. */

@@ -199,9 +199,7 @@ class FirstServicesIT {
         keeper.link(tank).first().click();
         assertThat(keeper.heading(tank)).isVisible();
         keeper.go(page.url().replaceFirst(".*(/tanks/\\d+).*", "$1/prepare"));
-        for (String task : tasks) {
-            page.getByLabel(task, new Page.GetByLabelOptions().setExact(true)).check();
-        }
+        keeper.tickOnly(true, tasks);
         assertThat(page.locator(".card ol li").first()).isVisible();
         keeper.settle();
         keeper.viewDoesNotScrollSideways();
@@ -243,7 +241,7 @@ class FirstServicesIT {
             assertThat(page.locator(".now").filter(new Locator.FilterOptions().setHasText(step)))
                     .hasCount(0);
         }
-        keeper.button("Write it into the log").click();
+        keeper.button("Save to the log").click();
         assertThat(keeper.heading("Saved")).isVisible();
         keeper.viewIsAccessible();
     }

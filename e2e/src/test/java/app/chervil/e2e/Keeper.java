@@ -24,6 +24,28 @@ final class Keeper implements AutoCloseable {
         async () => (await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }))
           .violations.map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ') + ' ' + n.failureSummary).join('; '))""";
 
+    private static final String TOO_SMALL = """
+        () => {
+          const box = (control) => control.closest('.el-checkbox, .el-radio-button, .el-radio, .el-input__wrapper, '
+              + '.el-select__wrapper, .el-textarea, .tile, label') ?? control
+          const seen = new Set()
+          const tooSmall = (shown) => {
+            if (seen.has(shown)) return false
+            seen.add(shown)
+            const { width, height, bottom } = shown.getBoundingClientRect()
+            const style = getComputedStyle(shown)
+            if (width === 0 || height === 0 || bottom < 0 || style.visibility === 'hidden') return false
+            if (shown.matches('.skip, [aria-hidden=true], [role=region]')) return false
+            if (shown.tagName === 'A' && shown.closest('p') && style.display === 'inline') return false
+            return width < 43.5 || height < 43.5
+          }
+          const controls = 'a, button, input, textarea, summary, [role=button], [role=menuitem], [tabindex="0"]'
+          return [...document.querySelectorAll(controls)]
+            .map((control) => (['INPUT', 'TEXTAREA'].includes(control.tagName) ? box(control) : control))
+            .filter(tooSmall)
+            .map((shown) => `${shown.tagName} ${shown.className} ${shown.textContent.trim()}`)
+        }""";
+
     /** One browser for all, since starting it is what takes long; every keeper has a context of their own. */
     private static final Browser BROWSER = Playwright.create()
             .chromium()
@@ -50,9 +72,19 @@ final class Keeper implements AutoCloseable {
     private final List<String> complaints = new ArrayList<>();
     private Page page;
 
+    /** Somebody whose browser speaks for metric units. */
     Keeper(RunningServer server) {
+        this(server, "en-IE");
+    }
+
+    /**
+     * Somebody anywhere.
+     *
+     * @param locale of the browser, such as en-US
+     */
+    Keeper(RunningServer server, String locale) {
         this.server = server;
-        this.page = open(1280, 800);
+        this.page = open(1280, 800, locale);
     }
 
     Page page() {
@@ -95,6 +127,30 @@ final class Keeper implements AutoCloseable {
         return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name));
     }
 
+    /** Before a service: these tasks and no others, though what is due is ticked already. */
+    void tickOnly(boolean exact, String... tasks) {
+        PlaywrightAssertions.assertThat(page.locator(".tick").first()).isVisible();
+        settle();
+        Locator ticked = page.locator(".tick input:checked");
+        while (ticked.count() > 0) {
+            ticked.first().uncheck();
+        }
+        for (String task : tasks) {
+            page.getByLabel(task, new Page.GetByLabelOptions().setExact(exact)).check();
+        }
+    }
+
+    /** Opens the list of a field and takes the first choice that says so. */
+    void choose(String field, String choice) {
+        page.locator(".el-select__wrapper", new Page.LocatorOptions().setHas(page.getByLabel(field)))
+                .first()
+                .click();
+        page.getByRole(AriaRole.OPTION)
+                .filter(new Locator.FilterOptions().setHasText(choice))
+                .first()
+                .click();
+    }
+
     Locator heading(String name) {
         return page.getByRole(
                 AriaRole.HEADING, new Page.GetByRoleOptions().setName(name).setExact(true));
@@ -109,6 +165,14 @@ final class Keeper implements AutoCloseable {
             assertThat((List<?>) violations).as("%s, lamp %s", page.url(), lamp).isEmpty();
         }
         page.evaluate("document.documentElement.classList.remove('lamp')");
+    }
+
+    /**
+     * Checks, at the width of a phone, that a wet thumb hits whatever can be hit: 44 by 44 px, by the box that answers to it.
+     * Links that stand in running text are as large as their line.
+     */
+    void viewIsForThumbs() {
+        assertThat((List<?>) page.evaluate(TOO_SMALL)).as(page.url()).isEmpty();
     }
 
     void viewDoesNotScrollSideways() {
@@ -126,9 +190,10 @@ final class Keeper implements AutoCloseable {
         page.context().close();
     }
 
-    private Page open(int width, int height) {
+    private Page open(int width, int height, String locale) {
         BrowserContext context = BROWSER.newContext(new Browser.NewContextOptions()
                 .setViewportSize(width, height)
+                .setLocale(locale)
                 .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
         Page opened = context.newPage();
         opened.onPageError(complaints::add);

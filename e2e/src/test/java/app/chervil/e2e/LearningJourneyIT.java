@@ -48,7 +48,7 @@ class LearningJourneyIT extends InTheDemo {
     void two_ways_are_compared_in_the_background_and_a_third_run_is_stopped() {
         Page page = keeper.page();
         keeper.go("/bench");
-        page.getByLabel("Where").selectOption("Brook bench");
+        keeper.choose("Where", "Brook bench");
 
         keeper.button("Compare").click();
 
@@ -57,7 +57,7 @@ class LearningJourneyIT extends InTheDemo {
         assertThat(half.locator("circle")).hasCount(20);
         keeper.viewIsAccessible();
 
-        page.getByLabel("Where").selectOption("The whole site");
+        keeper.choose("Where", "The whole site");
         page.getByLabel("Futures each").fill("1000");
         keeper.button("Compare").click();
         keeper.button("Stop").click();

@@ -102,7 +102,7 @@ class WaterJourneyIT extends InTheDemo {
         Page page = keeper.page();
         page.getByLabel("pH last").fill("15");
         keeper.button("Save readings").click();
-        assertThat(page.locator(".doubt")).containsText("pH 15 lies outside");
+        assertThat(page.locator(".doubt")).containsText("pH 15 is outside");
 
         keeper.button("Save readings").click();
 
@@ -122,7 +122,7 @@ class WaterJourneyIT extends InTheDemo {
         assertThat(page.locator("[data-field='media.grams'] .error")).containsText("25 %");
         keeper.viewIsAccessible();
 
-        page.getByLabel("Why it is done anyway").fill("The old media fell apart");
+        page.getByLabel("Why you are doing it anyway").fill("The old media fell apart");
         keeper.button("Log the exchange").click();
 
         assertThat(page.getByText("Done anyway: The old media fell apart")).isVisible();
@@ -132,12 +132,12 @@ class WaterJourneyIT extends InTheDemo {
     void a_table_with_a_bad_row_names_it_and_brings_in_nothing_until_mended() {
         keeper.go("/tanks/" + BLACKWATER_NOOK + "/water/table");
         Page page = keeper.page();
-        page.getByLabel("Choose a table").setInputFiles(table("Time,Nitrate (mg/L)\n2026-01-05,12\nsoon,13\n"));
+        page.locator("input[type=file]").setInputFiles(table("Time,Nitrate (mg/L)\n2026-01-05,12\nsoon,13\n"));
         assertThat(page.getByText("Row 3, Time")).isVisible();
         assertThat(keeper.button("Bring in 2 readings")).hasCount(0);
         keeper.viewIsAccessible();
 
-        page.getByLabel("Choose a table").setInputFiles(table("Time,Nitrate (mg/L)\n2026-01-05,12\n2026-01-06,13\n"));
+        page.locator("input[type=file]").setInputFiles(table("Time,Nitrate (mg/L)\n2026-01-05,12\n2026-01-06,13\n"));
         keeper.button("Bring in 2 readings").click();
 
         assertThat(page.getByText("Brought in 2 readings.")).isVisible();
@@ -148,12 +148,12 @@ class WaterJourneyIT extends InTheDemo {
         keeper.takePhone();
         keeper.go("/tanks/" + ROCK_POOL + "/water/condition");
         Page page = keeper.page();
-        for (Locator yes : page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Yes"))
-                .all()) {
-            yes.click();
+        page.locator(".question").first().waitFor();
+        for (Locator question : page.locator(".question").all()) {
+            String answer = question.textContent().contains("Do they breathe calmly?") ? "No" : "Yes";
+            question.getByText(answer, new Locator.GetByTextOptions().setExact(true))
+                    .click();
         }
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("No to: Do they breathe calmly?"))
-                .click();
         keeper.viewIsAccessible();
         keeper.button("Log the check").click();
 

@@ -167,7 +167,7 @@ public final class Gathering {
                         people.handsFor(kind.name())),
                 new Demand(spaced, notBefore(hold), OptionalLong.empty()));
         Subject subject =
-                new Subject(FirstLetter.upper(kind.words()), "", Optional.of(kind), Carried.by(kind), "It is put off.");
+                new Subject(FirstLetter.upper(kind.words()), "", Optional.of(kind), Carried.by(kind), "It can wait.");
         add(new Work(chain, subject, chore.since(), chore.window(), hold));
         if (kind == TankChore.SUBSTRATE_VACUUM) {
             chore.done().stream()

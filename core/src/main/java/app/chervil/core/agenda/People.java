@@ -45,7 +45,7 @@ public record People(List<Person> all, boolean assumed, List<UnusualDays> except
     }
 
     /**
-     * Days that are not as usual, both ends included.
+     * Exceptions, both ends included.
      *
      * @param account empty for everyone
      * @param minutes on each of these days, zero for away

@@ -25,7 +25,7 @@ public final class VisitWords {
                     .append(" min\n");
         }
         if (!visit.carry().isEmpty()) {
-            text.append("Carry: ")
+            text.append("Bring: ")
                     .append(visit.carry().stream().map(VisitWords::thing).collect(Collectors.joining(", ")));
         }
         return text.toString();

@@ -32,7 +32,7 @@ public enum Material {
     UV_LAMP("UV lamp", Use.SPENT),
     AIR_STONE("Spare air stone", Use.SPENT);
 
-    /** What becomes of it. */
+    /** After use. */
     public enum Use {
         /** Carried once, however many tasks ask for it. */
         SHARED,

@@ -118,7 +118,7 @@ public final class Forecaster {
         long otherwise = java.time.temporal.ChronoUnit.DAYS.between(
                 learned.since(), learned.window().ideal());
         String would = otherwise >= Pauses.MOST_DAYS
-                ? "It stands still at present."
+                ? "It’s off at the moment."
                 : learned.basis() == Basis.LEARNED
                         ? "What was found would make it about " + Reasons.days(otherwise) + "."
                         : "Left to learn it would start at about " + Reasons.days(otherwise) + ".";

@@ -44,7 +44,7 @@ public final class GradeWords {
             case SPONGE ->
                 List.of(
                         "like new, bubbles rise evenly",
-                        "a film, bubbles as ever",
+                        "a film, bubbles as usual",
                         "brown, sheds a cloud when lifted",
                         "slimy, water climbs in the tube slowly",
                         "no lift; dirt falls off by itself");

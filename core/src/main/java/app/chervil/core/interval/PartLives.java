@@ -115,8 +115,8 @@ final class PartLives {
                 .reduce((earlier, later) -> later);
         if (last.isEmpty() || history.evidence().endurance().rollMetres().isEmpty()) {
             String missing = history.evidence().endurance().rollMetres().isEmpty()
-                    ? "How long a new roll is, is not known; "
-                    : "Nobody looked yet what is left of it; ";
+                    ? "We don’t know how long a new roll is; "
+                    : "Nobody has checked how much is left; ";
             return within(
                     rule,
                     since,
@@ -129,7 +129,7 @@ final class PartLives {
         double pace = (full - last.get().amount()) / ran;
         if (!(pace > 0)) {
             return within(
-                    rule, since, rule.bounds().mostDays(), rule.bounds().mostDays(), "Nothing of it was used yet.");
+                    rule, since, rule.bounds().mostDays(), rule.bounds().mostDays(), "None of it has been used yet.");
         }
         return within(
                 rule,

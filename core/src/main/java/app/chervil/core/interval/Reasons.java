@@ -57,14 +57,14 @@ final class Reasons {
     private Optional<String> paused() {
         Run run = course.run();
         if (run.pauses().standsOpenly(today)) {
-            return Optional.of("It stands still, so its days are not counted until it runs again.");
+            return Optional.of("It’s off, so its days don’t count until it runs again.");
         }
         long since = run.calendarDaysAt(today);
         long lost = Math.round(since - run.daysAt(today));
         return lost == 0
                 ? Optional.empty()
-                : Optional.of("Of " + days(since) + " since then " + lost
-                        + " are not counted: it stood still or little was fed.");
+                : Optional.of(
+                        "Of " + days(since) + " since then " + lost + " don’t count: it was off or little was fed.");
     }
 
     /** A window can grow although more was found than expected: when a limit had held it short of what was believed. */
@@ -144,7 +144,7 @@ final class Reasons {
             return new Term(Math.max(Math.abs(moved), 0.02), after + ", about as expected.");
         }
         String faster = moved > 0 ? "It fills more slowly than we thought." : "It fills faster than we thought.";
-        String held = lesson.notes().contains(Note.SURPRISE_HELD) ? " One surprise is not believed whole." : "";
+        String held = lesson.notes().contains(Note.SURPRISE_HELD) ? " We don’t take one surprise at face value." : "";
         return new Term(Math.abs(moved), after + "; we expected " + expected.words() + ". " + faster + held);
     }
 

@@ -102,7 +102,7 @@ public final class Why {
         return String.join(" ", sentences);
     }
 
-    /** What else is done on the tank that day, so that setting up is shared. */
+    /** What else is done on the tank that day, so that set-up is shared. */
     private Optional<String> companions(Collection<Occurrence> together) {
         Occurrence one = together.iterator().next();
         List<Long> moved = together.stream().map(other -> other.chain().id()).toList();
@@ -113,11 +113,11 @@ public final class Why {
                 .filter(other -> other.chain().work().reach() == Chain.Reach.WATER_CHANGE)
                 .findFirst();
         if (change.isPresent()) {
-            return Optional.of("Goes with the water change: one time at the tank.");
+            return Optional.of("Goes with the water change: one visit instead of two.");
         }
         return others.stream()
                 .findFirst()
-                .map(other -> "Goes with " + names.apply(other.chain().id()) + ": one time at the tank.");
+                .map(other -> "Goes with " + names.apply(other.chain().id()) + ": one visit instead of two.");
     }
 
     private List<Occurrence> at(long tank, int day) {
@@ -136,14 +136,14 @@ public final class Why {
         String name = names.apply(one.chain().id());
         String task = FirstLetter.upper(name);
         if (off == 0) {
-            return task + " falls on its ideal day.";
+            return task + " falls on its best day.";
         }
         String days = Math.abs(off) == 1 ? "1 day" : Math.abs(off) + " days";
         int late = one.day() - plan.span(one).latest();
         if (late > 0) {
-            return task + " is " + (late == 1 ? "1 day" : late + " days") + " past its latest day.";
+            return task + " is " + (late == 1 ? "1 day" : late + " days") + " overdue.";
         }
-        return task + " is " + days + (off < 0 ? " before" : " after") + " its ideal day, within its window.";
+        return task + " is " + days + (off < 0 ? " before" : " after") + " its best day, within its window.";
     }
 
     private Other other(Price price, Price planned, Collection<Occurrence> together) {
@@ -182,11 +182,11 @@ public final class Why {
         return switch (part) {
             case NO_TIME -> more ? noTime(price, planned) : "there is more time";
             case TOO_CLOSE ->
-                more ? nearest(price.day(), together) : "it stands further from other work that disturbs the bacteria";
+                more ? nearest(price.day(), together) : "it is further from other work that disturbs the bacteria";
             case NOT_TOGETHER ->
                 more ? "without what belongs to it the same day" : "what belongs to it is done that day";
-            case TIMING -> more ? (price.day() < planned.day() ? "early" : "late") : "nearer to its ideal day";
-            case SET_UP -> more ? "setting up is not shared" : "setting up is shared";
+            case TIMING -> more ? (price.day() < planned.day() ? "early" : "late") : "nearer to its best day";
+            case SET_UP -> more ? "set-up is not shared" : "set-up is shared";
             case FULL_DAY -> more ? "the day is fuller" : "the day is emptier";
             case MOVED -> more ? "people were told another day" : "as people were told";
         };
@@ -210,7 +210,7 @@ public final class Why {
                         && !moved.contains(one.chain().id()))
                 .min(Comparator.comparingInt(one -> Math.abs(one.day() - day)));
         return near.map(one -> distance(day - one.day())
-                        + Objects.requireNonNull(names.apply(one.chain().id())) + ", and disturbing work stands "
+                        + Objects.requireNonNull(names.apply(one.chain().id())) + ", and disturbing work stays "
                         + Weights.APART_DAYS + " days apart")
                 .orElse("within " + Weights.APART_DAYS + " days of other work that disturbs the bacteria");
     }

@@ -1,5 +1,8 @@
 package app.chervil.core.procedure;
 
+import app.chervil.core.calc.Quantity;
+import app.chervil.core.calc.Unit;
+import app.chervil.core.calc.Units;
 import app.chervil.core.filter.Material;
 import app.chervil.core.procedure.Situation.PathStage;
 import app.chervil.core.procedure.Step.About;
@@ -24,19 +27,27 @@ record Bound(Template template, Optional<PathStage> stage, OptionalLong task) {
             return situation.practice().tapAllowed();
         }
 
+        private Units units() {
+            return situation.means().units();
+        }
+
         String fill(String text) {
             return text.replace("{filter}", situation.filterName())
                     .replace("{first}", tap() || tubs.count() > 0 ? tubs.first(tap()) : "")
                     .replace("{second}", tubs.second())
                     .replace("{cleanest}", tap() || tubs.count() > 0 ? tubs.cleanest(tap()) : "")
                     .replace("{bio}", tubs.count() == 0 ? "tank water" : tubs.bioTub())
-                    .replace("{draw}", tubs.count() == 0 ? "" : tubs.drawn(tap()))
-                    .replace("{vacuum}", litres(vacuumLitres))
+                    .replace("{draw}", tubs.count() == 0 ? "" : tubs.drawn(tap(), units()))
+                    .replace("{vacuum}", atMost(vacuumLitres))
                     .replace("{media}", media(situation));
         }
 
-        private static String litres(double litres) {
-            return Tubs.litres(litres >= 10 ? Math.floor(litres) : Math.floor(litres * 10) / 10);
+        /** A volume that is not to be passed: whole from ten on, tenths below. */
+        private String atMost(double litres) {
+            Unit unit = units().of(Quantity.VOLUME);
+            double shown = unit.shown(litres);
+            double tidy = shown >= 10 ? Math.floor(shown) : Math.floor(shown * 10) / 10;
+            return units().say(Quantity.VOLUME, unit.stored(tidy));
         }
     }
 
@@ -109,7 +120,7 @@ record Bound(Template template, Optional<PathStage> stage, OptionalLong task) {
     private static String media(Situation situation) {
         OptionalDouble grams = situation.work().mediaGrams();
         return grams.isPresent()
-                ? "the planned " + Math.round(grams.getAsDouble()) + " g"
+                ? "the planned " + situation.means().units().say(Quantity.MASS, grams.getAsDouble())
                 : "no more than the share allowed for this tank's age";
     }
 

@@ -202,7 +202,7 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks) {
             Tubs tubs = Tubs.of(
                     rinses(situation),
                     situation.path().stream().anyMatch(stage -> isBio(stage) && reach.lifts(stage)),
-                    vacuumed ? new Tubs.Means(means.bucketL(), means.tankL(), means.share() / 2) : means);
+                    vacuumed ? means.sharing(means.share() / 2) : means);
             double vacuum = vacuumed ? means.share() * means.tankL() - tubs.litres() : 0;
             boolean full = opened
                     && reach.emptied()

@@ -1,8 +1,10 @@
 package app.chervil.core.procedure;
 
 import app.chervil.core.calc.Check;
+import app.chervil.core.calc.Quantity;
+import app.chervil.core.calc.Unit;
+import app.chervil.core.calc.Units;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * Tubs of tank water for rinsing: as many as the work wants, as large as the keeper's buckets, and never more of the tank
@@ -17,6 +19,7 @@ public record Tubs(int count, double litresEach, boolean bio) {
     private static final double LEAST_LITRES = 1;
     private static final double BUCKET_FROM_LITRES = 4;
     private static final double STEP_LITRES = 0.5;
+    private static final double STEP_GALLONS = 0.1;
     private static final List<String> NUMBERS = List.of("one", "two", "three");
 
     /**
@@ -25,12 +28,18 @@ public record Tubs(int count, double litresEach, boolean bio) {
      * @param bucketL volume of a bucket in litres; two thirds of it are used; above zero
      * @param tankL net volume of the tank in litres; above zero
      * @param share of the tank that a service may draw in all, above 0 to 1
+     * @param units in which the keeper's buckets are marked
      */
-    public record Means(double bucketL, double tankL, double share) {
+    public record Means(double bucketL, double tankL, double share, Units units) {
         /** A bucket of 8 L, a quarter of the tank. */
         public static final double USUAL_BUCKET_L = 8;
 
         public static final double USUAL_SHARE = 0.25;
+
+        /** Means marked in litres. */
+        public Means(double bucketL, double tankL, double share) {
+            this(bucketL, tankL, share, Units.METRIC);
+        }
 
         public Means {
             Check.positive("bucketL", bucketL);
@@ -40,6 +49,18 @@ public record Tubs(int count, double litresEach, boolean bio) {
 
         double mostLitres() {
             return share * tankL;
+        }
+
+        /** The same with another share. */
+        Means sharing(double other) {
+            return new Means(bucketL, tankL, other, units);
+        }
+
+        /** Litres as far as the marks of a bucket go: down to the next one, and half a litre or a tenth of a gallon at least. */
+        private double marked(double litres) {
+            Unit unit = units.of(Quantity.VOLUME);
+            double mark = unit == Unit.LITRE ? STEP_LITRES : STEP_GALLONS;
+            return unit.stored(Math.floor(unit.shown(litres) / mark + 1e-9) * mark);
         }
     }
 
@@ -60,11 +81,7 @@ public record Tubs(int count, double litresEach, boolean bio) {
             count--;
         }
         double each = Math.min(FILLED * means.bucketL(), most / count);
-        return new Tubs(count, each < LEAST_LITRES ? Math.floor(each * 10) / 10 : rounded(each), bio);
-    }
-
-    private static double rounded(double litres) {
-        return Math.max(LEAST_LITRES, Math.floor(litres / STEP_LITRES) * STEP_LITRES);
+        return new Tubs(count, each < LEAST_LITRES ? Math.floor(each * 10) / 10 : means.marked(each), bio);
     }
 
     /** What to bring, in words: those for tank water, and an empty bucket if something drains into one. */
@@ -82,10 +99,6 @@ public record Tubs(int count, double litresEach, boolean bio) {
 
     private String counted(int vessels) {
         return vessels == 1 ? "1 " + vessel() : vessels + " " + vessel() + "s";
-    }
-
-    static String litres(double litres) {
-        return String.format(Locale.ENGLISH, litres == Math.rint(litres) ? "%.0f L" : "%.1f L", litres);
     }
 
     /** Litres drawn in all. */
@@ -143,8 +156,8 @@ public record Tubs(int count, double litresEach, boolean bio) {
     }
 
     /** The water to be drawn, in words; of how much tank water, and what for. */
-    String drawn(boolean tap) {
-        String each = litres(litresEach);
+    String drawn(boolean tap, Units units) {
+        String each = units.say(Quantity.VOLUME, litresEach);
         String number = count == 1 ? "one " + vessel() : NUMBERS.get(count - 1) + " " + vessel() + "s";
         String what = count == 1
                 ? "Fill " + number + " with " + each + " of tank water"

@@ -31,7 +31,7 @@ final class TakenOn {
 
     private static final int SECOND_VISIT_DAYS = 7;
     private static final int THIRD_VISIT_DAYS = 14;
-    private static final String NEGLECTED = "It was not looked after for long";
+    private static final String NEGLECTED = "It was neglected for a long time";
     private static final String OF_UNKNOWN_AGE = "Nobody knows when it was last cleaned";
     private static final String FIRST = ". Begin with this; what disturbs its bacteria follows, a week or more apart.";
     private static final String NOW = ", so it is due now.";

@@ -12,7 +12,7 @@ public enum Condition {
     EATING("Are they eating?", Of.ANIMALS),
     COLOURED("Is their colour good?", Of.ANIMALS),
     BREATHING("Do they breathe calmly?", Of.ANIMALS),
-    INTERACTING("Do they behave towards each other as ever?", Of.ANIMALS),
+    INTERACTING("Do they get on with each other as usual?", Of.ANIMALS),
     CLEAR("Is the water clear?", Of.WATER),
     SMELL("Does it smell fresh?", Of.WATER),
     SURFACE("Is the surface free of film?", Of.WATER);
@@ -91,7 +91,7 @@ public enum Condition {
             steps.add("Look for a dead animal or rotting food, and take it out.");
         }
         if (amiss.contains(SURFACE)) {
-            steps.add("Move the surface; look whether the return or a surface intake is blocked.");
+            steps.add("Move the surface; check whether the return or a surface intake is blocked.");
         }
         if (amiss.stream().anyMatch(one -> one.of == Of.ANIMALS)) {
             steps.add("Sick animals are a vet's matter; the readings help the vet.");

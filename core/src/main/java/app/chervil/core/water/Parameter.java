@@ -59,12 +59,12 @@ public enum Parameter {
      */
     public Optional<String> doubt(double value, Optional<Double> last) {
         if (value < least || value > most) {
-            return Optional.of(label + " " + Words.number(value) + " lies outside what a kept tank has, "
-                    + Words.number(least) + " to " + Words.number(most) + withUnit() + ". Is it typed as it was read?");
+            return Optional.of(label + " " + measure(value) + " is outside what any tank has, " + measure(least)
+                    + " to " + measure(most) + ". Did you type it as you read it?");
         }
         return last.filter(before -> jumped(value, before))
-                .map(before -> "The last " + label + " was " + Words.number(before) + withUnit() + ". Is a jump to "
-                        + Words.number(value) + " right?");
+                .map(before -> "The last " + label + " was " + measure(before) + ". Is a jump to " + measure(value)
+                        + " right?");
     }
 
     private boolean jumped(double value, double before) {
@@ -75,7 +75,7 @@ public enum Parameter {
         };
     }
 
-    private String withUnit() {
-        return unit.isEmpty() ? "" : " " + unit;
+    private String measure(double value) {
+        return Words.number(value) + (unit.isEmpty() ? "" : " " + unit);
     }
 }

@@ -210,7 +210,7 @@ class PartLivesTest {
             assertThat(forecast(rule, seen(look(20, Sign.LEFT, 6)), START.plusDays(20))
                             .reasons()
                             .get(0))
-                    .startsWith("How long a new roll is, is not known");
+                    .startsWith("We don’t know how long a new roll is");
         }
 
         private static Endurance roll(double metres) {

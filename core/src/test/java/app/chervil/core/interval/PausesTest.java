@@ -127,9 +127,9 @@ class PausesTest {
     @Test
     void the_reason_names_the_days_that_were_not_counted() {
         assertThat(foam(pauses(pause(Cause.OFF, 10, 20)), DAY.plusDays(30)).reasons())
-                .contains("Of 30 days since then 10 are not counted: it stood still or little was fed.");
+                .contains("Of 30 days since then 10 don’t count: it was off or little was fed.");
         assertThat(foam(pauses(pause(Cause.AWAY, 10, 24)), DAY.plusDays(30)).reasons())
-                .contains("Of 30 days since then 7 are not counted: it stood still or little was fed.");
+                .contains("Of 30 days since then 7 don’t count: it was off or little was fed.");
         assertThat(foam(pauses(pause(Cause.OFF, 10, 20)), DAY.plusDays(5)).reasons())
                 .noneMatch(reason -> reason.contains("not counted"));
     }
@@ -139,11 +139,11 @@ class PausesTest {
         Pauses open = pauses(new Pause(DAY.plusDays(10), Optional.empty(), 0));
 
         assertThat(foam(open, DAY.plusDays(20)).reasons())
-                .contains("It stands still, so its days are not counted until it runs again.");
+                .contains("It’s off, so its days don’t count until it runs again.");
         assertThat(Forecaster.forecast(FOAM, new Fixed(30, TaskSetting.By.KEEPER), history(open), DAY.plusDays(20))
                         .reasons())
                 .last()
-                .isEqualTo("It stands still at present.");
+                .isEqualTo("It’s off at the moment.");
     }
 
     @Test

@@ -80,7 +80,7 @@ class WhyTest {
 
         Why.Answer answer = why(instance, plan).of(List.of(one));
 
-        assertThat(answer.because()).contains("one time at the tank");
+        assertThat(answer.because()).contains("one visit instead of two");
         assertThat(answer.best()).hasSize(2).allSatisfy(other -> assertThat(other.words())
                 .containsPattern(
                         "(dearer|cheaper|about the same|nobody has time|more than people have|apart|without)"));

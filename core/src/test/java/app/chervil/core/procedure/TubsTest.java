@@ -3,6 +3,9 @@ package app.chervil.core.procedure;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.chervil.core.calc.Quantity;
+import app.chervil.core.calc.Unit;
+import app.chervil.core.calc.Units;
 import app.chervil.core.procedure.Tubs.Means;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -73,7 +76,7 @@ class TubsTest {
         assertThat(one.pours(false)).isTrue();
         assertThat(one.first(false)).isEqualTo("over an empty bucket, pouring water from the tub by jug,");
         assertThat(one.bioTub()).isEqualTo("the tub");
-        assertThat(one.drawn(false)).isEqualTo("Fill one tub with 1 L of tank water.");
+        assertThat(one.drawn(false, Units.METRIC)).isEqualTo("Fill one tub with 1 L of tank water.");
     }
 
     @Test
@@ -82,7 +85,7 @@ class TubsTest {
 
         assertThat(bio.first(true)).isEqualTo("under the tap");
         assertThat(bio.hasSecond(true)).isFalse();
-        assertThat(bio.drawn(true))
+        assertThat(bio.drawn(true, Units.METRIC))
                 .isEqualTo("Fill one bucket with 5 L of tank water; it is for the bio media, foam is rinsed under the"
                         + " tap.");
     }
@@ -94,7 +97,7 @@ class TubsTest {
         assertThat(three.first(false)).isEqualTo("in tub one");
         assertThat(three.second()).isEqualTo("in tub two");
         assertThat(three.bioTub()).isEqualTo("tub three");
-        assertThat(three.drawn(false))
+        assertThat(three.drawn(false, Units.METRIC))
                 .isEqualTo("Fill three tubs with 2.5 L of tank water each; the last is for the bio media.");
     }
 
@@ -102,5 +105,17 @@ class TubsTest {
     @CsvSource({"0, 100, 0.25", "8, 0, 0.25", "8, 100, 0", "8, 100, 1.1", "NaN, 100, 0.25"})
     void what_cannot_be_is_refused(double bucket, double tank, double share) {
         assertThatThrownBy(() -> new Means(bucket, tank, share)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void a_bucket_marked_in_gallons_is_filled_to_a_mark() {
+        Units us = Units.of(Unit.US_GALLON);
+        Means means = new Means(
+                us.of(Quantity.VOLUME).stored(2), us.of(Quantity.VOLUME).stored(29), 0.25, us);
+
+        Tubs tubs = Tubs.of(2, true, means);
+
+        assertThat(tubs.drawn(false, us))
+                .isEqualTo("Fill three buckets with 1.3 gal of tank water each; the last is for the bio media.");
     }
 }

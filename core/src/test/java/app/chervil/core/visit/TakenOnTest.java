@@ -151,7 +151,7 @@ class TakenOnTest {
 
         assertThat(window(now, PREFILTER)).isEqualTo(new Window(adopted, adopted, adopted));
         assertThat(forecastOf(now, PREFILTER).reasons())
-                .containsExactly("It was not looked after for long, so it is due now.");
+                .containsExactly("It was neglected for a long time, so it is due now.");
         assertThat(window(now, FOAM_NEW)).isEqualTo(new Window(adopted, adopted, adopted));
     }
 
@@ -174,7 +174,7 @@ class TakenOnTest {
                 book(List.of(prefilter(Start.about(DAY, 0.3), Optional.empty())), List.of(), FilterKind.UV_UNIT);
 
         assertThat(forecastOf(outside.forecasts(DAY.plusYears(3)), PREFILTER).reasons())
-                .containsExactly("It was not looked after for long, so it is due now.");
+                .containsExactly("It was neglected for a long time, so it is due now.");
     }
 
     @Test

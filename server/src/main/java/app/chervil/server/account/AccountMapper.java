@@ -34,8 +34,9 @@ interface AccountMapper {
     String findSiteName(long site);
 
     @Select("""
-            select temperature_unit as temperature, concentration_unit as concentration, hardness_unit as hardness,
-                currency
+            select volume_unit as volume, mass_unit as mass, length_unit as length, dose_unit as dose,
+                temperature_unit as temperature, concentration_unit as concentration, hardness_unit as hardness,
+                salinity_unit as salinity, date_order, week_start, decimal_sign, currency
             from site
             where id = #{site}
             """)
@@ -43,8 +44,11 @@ interface AccountMapper {
 
     @Update("""
             update site
-            set temperature_unit = #{units.temperature}, concentration_unit = #{units.concentration},
-                hardness_unit = #{units.hardness}, currency = #{units.currency}
+            set volume_unit = #{units.volume}, mass_unit = #{units.mass}, length_unit = #{units.length},
+                dose_unit = #{units.dose}, temperature_unit = #{units.temperature},
+                concentration_unit = #{units.concentration}, hardness_unit = #{units.hardness},
+                salinity_unit = #{units.salinity}, date_order = #{units.dateOrder}, week_start = #{units.weekStart},
+                decimal_sign = #{units.decimalSign}, currency = #{units.currency}
             where id = #{site}
             """)
     void updateUnits(long site, SiteUnits units);

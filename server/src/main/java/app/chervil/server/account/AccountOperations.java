@@ -47,10 +47,15 @@ public class AccountOperations {
         return mapper.findUnits(who.siteId());
     }
 
-    /** Chooses the units of the site, for everyone on it. */
+    /**
+     * Chooses the units of the site, for everyone on it.
+     *
+     * @throws Rejected if one is of another quantity than its field
+     */
     @Transactional
     public SiteUnits chooseUnits(SignedIn who, SiteUnits units) {
         who.mustBeKeeper();
+        units.check();
         mapper.updateUnits(who.siteId(), units);
         return units;
     }
@@ -72,7 +77,7 @@ public class AccountOperations {
         String hash = account.map(AccountRow::passwordHash).orElse(decoyHash);
         if (!encoder.matches(password, hash) || account.isEmpty()) {
             mapper.insertFailure(name, address, clock.instant());
-            throw unauthorised("password", "sign-in-failed", "Name and password do not belong together.");
+            throw unauthorised("password", "sign-in-failed", "Wrong name or password.");
         }
         mapper.deleteFailures(name, clock.instant().minus(THROTTLE));
         return account.get().signedIn();

@@ -20,6 +20,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** Calendars over HTTP; the secret address needs no session. */
 @RestController
@@ -30,6 +31,10 @@ class CalendarController {
 
     CalendarController(CalendarOperations operations) {
         this.operations = operations;
+    }
+
+    private static String site() {
+        return ServletUriComponentsBuilder.fromCurrentContextPath().toUriString();
     }
 
     @GetMapping("/api/calendars")
@@ -54,7 +59,7 @@ class CalendarController {
         return ResponseEntity.ok()
                 .contentType(CALENDAR)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"chervil-plan.ics\"")
-                .body(operations.download(who));
+                .body(operations.download(who, site()));
     }
 
     @GetMapping("/calendar/{secret}.ics")
@@ -62,6 +67,6 @@ class CalendarController {
         return ResponseEntity.ok()
                 .contentType(CALENDAR)
                 .cacheControl(CacheControl.noStore())
-                .body(operations.open(secret));
+                .body(operations.open(secret, site()));
     }
 }

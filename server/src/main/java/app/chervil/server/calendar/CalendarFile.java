@@ -2,6 +2,8 @@ package app.chervil.server.calendar;
 
 import app.chervil.core.agenda.Standing.Visit;
 import app.chervil.core.agenda.VisitWords;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -24,6 +26,7 @@ import net.fortuna.ical4j.model.property.ProdId;
 import net.fortuna.ical4j.model.property.Sequence;
 import net.fortuna.ical4j.model.property.Summary;
 import net.fortuna.ical4j.model.property.Uid;
+import net.fortuna.ical4j.model.property.Url;
 import net.fortuna.ical4j.model.property.XProperty;
 import net.fortuna.ical4j.model.property.immutable.ImmutableAction;
 import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
@@ -33,11 +36,13 @@ import org.jspecify.annotations.Nullable;
 /** Visits as an iCalendar document (RFC 5545). A visit keeps its UID when it moves; its sequence rises. */
 final class CalendarFile {
     private static final int LEAST_MINUTES = 5;
+    private static final int MOST_OCTETS = 75;
 
     private final String name;
     private final ZoneId zone;
     private final LocalTime startsAt;
     private final @Nullable Integer alarmMinutes;
+    private final String site;
     private final @Nullable TimeZone timeZone;
 
     /**
@@ -45,9 +50,11 @@ final class CalendarFile {
      *
      * @param startsAt when a day's first visit begins; the others follow one after the other
      * @param alarmMinutes before each visit; absent for none
+     * @param site address under which the site is reached, without a slash at its end
      */
-    CalendarFile(String name, ZoneId zone, LocalTime startsAt, @Nullable Integer alarmMinutes) {
+    CalendarFile(String name, ZoneId zone, LocalTime startsAt, @Nullable Integer alarmMinutes, String site) {
         this.name = name;
+        this.site = site;
         this.zone = zone;
         this.startsAt = startsAt;
         this.alarmMinutes = alarmMinutes;
@@ -73,7 +80,27 @@ final class CalendarFile {
             calendar.add(event(visit, start));
             next.put(visit.on(), start.plusMinutes(lasting(visit)));
         }
-        return calendar.toString();
+        return folded(calendar.toString());
+    }
+
+    /** Lines of at most 75 octets (RFC 5545, 3.1); no character is torn. */
+    private static String folded(String document) {
+        StringBuilder folded = new StringBuilder();
+        for (String line : document.lines().toList()) {
+            int octets = 0;
+            for (int at = 0; at < line.length(); at = line.offsetByCodePoints(at, 1)) {
+                String character = Character.toString(line.codePointAt(at));
+                int more = character.getBytes(StandardCharsets.UTF_8).length;
+                if (octets + more > MOST_OCTETS) {
+                    folded.append("\r\n ");
+                    octets = 1;
+                }
+                folded.append(character);
+                octets += more;
+            }
+            folded.append("\r\n");
+        }
+        return folded.toString();
     }
 
     private static int lasting(Visit visit) {
@@ -89,6 +116,7 @@ final class CalendarFile {
         event.add(new net.fortuna.ical4j.model.property.Duration(Duration.ofMinutes(lasting(visit))));
         event.add(new Summary(VisitWords.summary(visit)));
         event.add(new Description(VisitWords.description(visit)));
+        event.add(new Url(URI.create(site + "/plan?visit=" + visit.booked().id())));
         if (!visit.tank().room().isEmpty()) {
             event.add(new Location(visit.tank().room()));
         }

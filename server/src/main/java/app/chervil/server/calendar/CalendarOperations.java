@@ -103,24 +103,29 @@ public class CalendarOperations {
     /**
      * The calendar behind a secret.
      *
+     * @param site address under which it was asked for; visits link to it
      * @throws NotFound if there is none, or none any more
      */
-    public String open(String secret) {
+    public String open(String secret, String site) {
         OpenedRow row = mapper.findBySecret(markOf(secret)).orElseThrow(() -> new NotFound("calendar"));
         mapper.updateRead(row.siteId(), row.id(), clock.instant());
         SignedIn who = new SignedIn(row.accountId(), row.siteId(), row.name(), Role.valueOf(row.role()));
-        return file(who, row.startsAt(), row.alarmMinutes());
+        return file(who, row.startsAt(), row.alarmMinutes(), site);
     }
 
-    /** The own calendar as a file. */
+    /**
+     * The own calendar as a file.
+     *
+     * @param site address under which it was asked for; visits link to it
+     */
     @Transactional(readOnly = true)
-    public String download(SignedIn who) {
-        return file(who, USUAL_START, null);
+    public String download(SignedIn who, String site) {
+        return file(who, USUAL_START, null, site);
     }
 
-    private String file(SignedIn who, LocalTime startsAt, @Nullable Integer alarmMinutes) {
+    private String file(SignedIn who, LocalTime startsAt, @Nullable Integer alarmMinutes, String site) {
         String title = accounts.siteName(who) + ": " + who.name();
-        return new CalendarFile(title, clock.getZone(), startsAt, alarmMinutes).of(plans.visitsOf(who));
+        return new CalendarFile(title, clock.getZone(), startsAt, alarmMinutes, site).of(plans.visitsOf(who));
     }
 
     private static String markOf(String secret) {

@@ -1,6 +1,8 @@
 package app.chervil.server.filter;
 
 import app.chervil.core.calc.FirstLetter;
+import app.chervil.core.calc.Quantity;
+import app.chervil.core.calc.Unit;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.StageKind;
 import java.util.Arrays;
@@ -8,7 +10,7 @@ import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The words for what filters are made of, so that no front end repeats them. */
+/** The words for what filters are made of, and the units measures come in, so that no front end repeats them. */
 @RestController
 class VocabularyController {
     /**
@@ -16,8 +18,12 @@ class VocabularyController {
      *
      * @param filterKinds kinds of filter
      * @param stageKinds kinds of stage
+     * @param units that sites read and type
      */
-    record Vocabulary(List<FilterWord> filterKinds, List<StageWord> stageKinds) {}
+    record Vocabulary(List<FilterWord> filterKinds, List<StageWord> stageKinds, List<UnitWord> units) {}
+
+    /** A unit: a stored value is {@code size} times the shown one, plus {@code zero}. */
+    record UnitWord(Unit unit, Quantity quantity, String symbol, double size, double zero) {}
 
     /** A kind of filter; its label begins a sentence. */
     record FilterWord(FilterKind kind, String label) {}
@@ -39,6 +45,9 @@ class VocabularyController {
                 Arrays.stream(StageKind.values())
                         .map(kind -> new StageWord(
                                 kind, FirstLetter.upper(kind.words()), kind.texture(), kind.measuredByMass()))
+                        .toList(),
+                Arrays.stream(Unit.values())
+                        .map(unit -> new UnitWord(unit, unit.quantity(), unit.symbol(), unit.size(), unit.zero()))
                         .toList());
     }
 }

@@ -47,7 +47,7 @@ public class DigestOperations {
     /** How a digest is wanted. */
     public record DigestInput(
             @NotBlank(message = "To which address?")
-            @Email(message = "This is no mail address.")
+            @Email(message = "That isn’t an email address.")
             @Size(max = 200, message = "At most 200 characters.")
             String address,
 

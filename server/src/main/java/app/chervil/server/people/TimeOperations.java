@@ -155,7 +155,7 @@ public class TimeOperations {
         return find(who);
     }
 
-    /** Adds days that are not as usual. */
+    /** Adds exceptions. */
     @Transactional
     public TimeView addException(SignedIn who, ExceptionInput input) {
         who.mustBeKeeper();

@@ -24,7 +24,7 @@ public record TimeView(List<PersonTime> people, boolean assumed, List<DayExcepti
     public record PersonTime(long accountId, String name, Role role, List<Integer> minutes) {}
 
     /**
-     * Days that are not as usual.
+     * Exceptions.
      *
      * @param accountId absent for everyone
      * @param minutes on each of these days, zero for away

@@ -59,7 +59,7 @@ record Decision(PlanDecision asked, Standing standing, List<Occurrence> items) {
                 inTurn(item, day()),
                 "to",
                 "out-of-turn",
-                "Between the times before and after only: this would pass another time of "
+                "Choose a day between the previous and the next one: this would pass another time of "
                         + standing.agenda().of(item.chain().id()).subject().words() + "."));
         turns.done();
     }

@@ -156,7 +156,7 @@ final class PlanViews {
         return new PlanTrouble(
                 PlanTrouble.Kind.LATE,
                 on,
-                FirstLetter.upper(named(late.chain())) + " falls on " + day + ", " + days + " past its latest day.",
+                FirstLetter.upper(named(late.chain())) + " falls on " + day + ", " + days + " overdue.",
                 standing.agenda().of(late.chain()).risk());
     }
 

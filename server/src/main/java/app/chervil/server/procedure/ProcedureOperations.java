@@ -22,6 +22,7 @@ import app.chervil.core.stock.Supply;
 import app.chervil.core.tank.RinseWater;
 import app.chervil.core.water.Hold;
 import app.chervil.core.water.Permission;
+import app.chervil.server.account.AccountOperations;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteBooks;
 import app.chervil.server.filter.FilterOperations;
@@ -51,11 +52,13 @@ public class ProcedureOperations {
     private final TankOperations tanks;
     private final FilterOperations filters;
     private final SiteBooks books;
+    private final AccountOperations accounts;
 
-    ProcedureOperations(TankOperations tanks, FilterOperations filters, SiteBooks books) {
+    ProcedureOperations(TankOperations tanks, FilterOperations filters, SiteBooks books, AccountOperations accounts) {
         this.tanks = tanks;
         this.filters = filters;
         this.books = books;
+        this.accounts = accounts;
     }
 
     /**
@@ -73,7 +76,10 @@ public class ProcedureOperations {
                 taskIds.stream().distinct().map(id -> task(filter, id)).toList();
         Practice practice = practice(tank);
         Tubs.Means means = new Tubs.Means(
-                tank.setting().bucketL(), tank.netVolumeL(), tank.setting().drawShare());
+                tank.setting().bucketL(),
+                tank.netVolumeL(),
+                tank.setting().drawShare(),
+                accounts.units(who).measures());
         Procedure procedure = Procedure.assemble(new Situation(
                 filter.name(),
                 filter.build(),

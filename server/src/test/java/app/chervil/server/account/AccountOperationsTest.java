@@ -10,10 +10,13 @@ import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import app.chervil.core.calc.Quantity;
+import app.chervil.core.calc.Unit;
 import app.chervil.server.account.AccountMapper.Person;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import java.time.Clock;
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.Optional;
@@ -53,7 +56,7 @@ class AccountOperationsTest {
     void a_wrong_name_and_a_wrong_password_sound_the_same_and_are_kept(String login, String password) {
         assertThatThrownBy(() -> accounts.signIn(login, password, "here"))
                 .isInstanceOf(Rejected.class)
-                .hasMessage("Name and password do not belong together.");
+                .hasMessage("Wrong name or password.");
         verify(mapper).insertFailure(login, "here", NOW);
     }
 
@@ -115,13 +118,46 @@ class AccountOperationsTest {
 
     @Test
     void only_the_keeper_adds_removes_and_chooses() {
-        SiteUnits units =
-                new SiteUnits(SiteUnits.Temperature.CELSIUS, SiteUnits.Concentration.PPM, SiteUnits.Hardness.DH, "EUR");
-
         assertThatThrownBy(() -> accounts.addHelper(HELPER, BEN)).hasMessage("Only the keeper may do this.");
         assertThatThrownBy(() -> accounts.remove(HELPER, 3)).hasMessage("Only the keeper may do this.");
-        assertThatThrownBy(() -> accounts.chooseUnits(HELPER, units)).hasMessage("Only the keeper may do this.");
+        assertThatThrownBy(() -> accounts.chooseUnits(HELPER, american(Unit.US_GALLON)))
+                .hasMessage("Only the keeper may do this.");
         verify(mapper, never()).updateUnits(anyLong(), any());
+    }
+
+    @Test
+    void units_are_chosen_for_the_whole_site() {
+        SiteUnits chosen = american(Unit.US_GALLON);
+
+        accounts.chooseUnits(KEEPER, chosen);
+
+        verify(mapper).updateUnits(7, chosen);
+        assertThat(chosen.measures().say(Quantity.FLOW, 378.5411784)).isEqualTo("100 gal/h");
+    }
+
+    @Test
+    void a_volume_is_not_chosen_in_degrees() {
+        assertThatThrownBy(() -> accounts.chooseUnits(KEEPER, american(Unit.FAHRENHEIT)))
+                .isInstanceOfSatisfying(Rejected.class, refused -> assertThat(refused.violations())
+                        .extracting(Rejected.Violation::field)
+                        .containsExactly("volume"));
+        verify(mapper, never()).updateUnits(anyLong(), any());
+    }
+
+    private static SiteUnits american(Unit volume) {
+        return new SiteUnits(
+                volume,
+                Unit.OUNCE,
+                Unit.FOOT,
+                Unit.US_TEASPOON,
+                Unit.FAHRENHEIT,
+                Unit.PPM,
+                Unit.PPM_CACO3,
+                Unit.SPECIFIC_GRAVITY,
+                SiteUnits.DateOrder.MONTH_FIRST,
+                DayOfWeek.SUNDAY,
+                SiteUnits.DecimalSign.POINT,
+                "USD");
     }
 
     @Test

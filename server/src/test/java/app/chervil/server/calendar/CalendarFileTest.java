@@ -19,6 +19,7 @@ import app.chervil.core.tank.TapWater;
 import app.chervil.core.tank.Thoroughness;
 import app.chervil.core.tank.WaterKind;
 import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -36,6 +37,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class CalendarFileTest {
+    private static final String SITE = "https://tern.example";
+
     private static final Tank BROOK = new Tank(
             1,
             1,
@@ -76,8 +79,8 @@ class CalendarFileTest {
     @ParameterizedTest
     @CsvSource({"2026-03-28, 16", "2026-03-30, 15"})
     void the_hour_stays_the_hour_when_the_clocks_change(LocalDate on, int hourInUtc) throws Exception {
-        String text =
-                new CalendarFile("Site", ZoneId.of("Europe/Berlin"), LocalTime.of(17, 0), null).of(List.of(visit(on)));
+        String text = new CalendarFile("Site", ZoneId.of("Europe/Berlin"), LocalTime.of(17, 0), null, SITE)
+                .of(List.of(visit(on)));
 
         assertThat(text).contains("BEGIN:VTIMEZONE", "DTSTART;TZID=Europe/Berlin:");
         ZonedDateTime start =
@@ -89,8 +92,8 @@ class CalendarFileTest {
     void visits_of_a_day_follow_one_another_with_their_work_and_what_to_carry() throws Exception {
         LocalDate on = LocalDate.of(2026, 6, 3);
 
-        List<VEvent> events = read(
-                new CalendarFile("Site", ZoneId.of("UTC"), LocalTime.of(17, 0), 30).of(List.of(visit(on), visit(on))));
+        List<VEvent> events = read(new CalendarFile("Site", ZoneId.of("UTC"), LocalTime.of(17, 0), 30, SITE)
+                .of(List.of(visit(on), visit(on))));
 
         assertThat(events)
                 .extracting(event -> event.getDateTimeStart().getValue())
@@ -98,7 +101,21 @@ class CalendarFileTest {
         VEvent event = events.get(0);
         assertThat(event.getSequence().getSequenceNo()).isEqualTo(3);
         assertThat(event.getSummary().getValue()).isEqualTo("Brook: Rinse the pre-filter; both, halves, 25 min");
-        assertThat(event.getDescription().getValue()).contains("(Weir), 5 min").contains("Carry: ");
+        assertThat(event.getDescription().getValue()).contains("(Weir), 5 min").contains("Bring: ");
         assertThat(event.getAlarms()).hasSize(1);
+        assertThat(event.getUrl().getValue()).startsWith(SITE + "/plan?visit=").hasSizeGreaterThan(50);
+    }
+
+    @Test
+    void no_line_is_longer_than_seventy_five_octets_and_none_is_torn() throws Exception {
+        String name = "Å" + "水".repeat(60) + "🐟".repeat(20);
+
+        String text = new CalendarFile(name, ZoneId.of("UTC"), LocalTime.of(17, 0), null, SITE)
+                .of(List.of(visit(LocalDate.of(2026, 6, 3))));
+
+        assertThat(text.split("\r\n")).allSatisfy(line -> assertThat(line.getBytes(StandardCharsets.UTF_8).length)
+                .isLessThanOrEqualTo(75));
+        assertThat(text.replace("\r\n ", "")).contains("X-WR-CALNAME:" + name);
+        assertThat(read(text)).hasSize(1);
     }
 }

@@ -180,7 +180,9 @@ class StockApiTest {
     @Test
     void prices_are_in_the_currency_of_the_site() throws Exception {
         String units = """
-            {"temperature": "CELSIUS", "concentration": "PPM", "hardness": "DH", "currency": "%s"}""";
+            {"volume": "LITRE", "mass": "GRAM", "length": "METRE", "dose": "MILLILITRE", "temperature": "CELSIUS",
+             "concentration": "PPM", "hardness": "DH", "salinity": "G_PER_L", "dateOrder": "DAY_FIRST",
+             "weekStart": "MONDAY", "decimalSign": "POINT", "currency": "%s"}""";
         site.put(keeper, "/api/units", units.formatted("CHF"))
                 .andExpect(jsonPath("$.currency").value("CHF"));
         site.put(keeper, "/api/units", units.formatted("francs"))

@@ -58,7 +58,7 @@ class WaterApiTest {
 
         site.post(keeper, readings() + "/doubts", odd)
                 .andExpect(jsonPath("$[0].parameter").value("PH"))
-                .andExpect(jsonPath("$[0].question").value(startsWith("pH 15 lies outside")));
+                .andExpect(jsonPath("$[0].question").value(startsWith("pH 15 is outside")));
         site.get(keeper, readings()).andExpect(jsonPath("$", hasSize(0)));
         site.post(keeper, readings(), odd)
                 .andExpect(status().isUnprocessableContent())

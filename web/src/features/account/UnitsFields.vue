@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import { SYSTEMS, type SiteUnits, type System } from '@/shared/units'
+import { UNIT_CHOICES } from './units'
+
+/** One choice for all, then each alone. */
+defineProps<{ errors: Record<string, string> }>()
+const units = defineModel<SiteUnits>({ required: true })
+
+const SYSTEM: { value: System; label: string; hint: string }[] = [
+  { value: 'METRIC', label: 'Metric', hint: 'Litres, grams, °C, day before month.' },
+  { value: 'US', label: 'US', hint: 'US gallons, ounces, feet, °F, month before day.' },
+  { value: 'UK', label: 'UK', hint: 'Imperial gallons, grams, °C, day before month.' },
+]
+/** The system whose every choice this is; currency and decimals are nobody's. */
+const like = (one: SiteUnits) =>
+  SYSTEM.find(({ value }) =>
+    UNIT_CHOICES.every(({ field }) => field === 'decimalSign' || SYSTEMS[value][field] === one[field]),
+  )?.value ?? ('' as System)
+</script>
+
+<template>
+  <div class="units">
+    <ChoiceRow
+      :model-value="like(units)"
+      legend="All at once"
+      name="system"
+      :choices="SYSTEM"
+      @update:model-value="
+        (system) => (units = { ...SYSTEMS[system], currency: units.currency, decimalSign: units.decimalSign })
+      "
+    />
+    <slot />
+    <ChoiceRow
+      v-for="one in UNIT_CHOICES"
+      :key="one.field"
+      :model-value="units[one.field]"
+      :legend="one.legend"
+      :name="one.field"
+      :choices="one.choices"
+      :error="errors[one.field]"
+      @update:model-value="(chosen) => (units = { ...units, [one.field]: chosen })"
+    />
+  </div>
+</template>
+
+<style scoped>
+.units {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+  gap: 18px 32px;
+}
+
+.units > :first-child {
+  grid-column: 1 / -1;
+}
+</style>

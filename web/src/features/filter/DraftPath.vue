@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { counted, labelOf, STAGE_KIND } from '@/shared/words'
+import type { FilterForm } from './form'
+import MiniPath from './MiniPath.vue'
+
+/** The filter as it is being described, drawn as water will meet it. */
+const props = defineProps<{ form: FilterForm }>()
+
+const drawn = computed(() => ({
+  name: props.form.name || 'this filter',
+  stages: props.form.stages.map((stage) => ({
+    id: stage.key,
+    kind: stage.kind,
+    name: stage.label || labelOf(STAGE_KIND, stage.kind).toLowerCase(),
+  })),
+}))
+const throwaway = computed(() => props.form.stages.filter((stage) => stage.make === 'DISPOSABLE').length)
+</script>
+
+<template>
+  <section aria-label="Water path so far">
+    <h2>How water will pass</h2>
+    <MiniPath class="drawn" :name="drawn.name" :stages="drawn.stages" :forecasts="[]" />
+    <ol class="quiet">
+      <li v-for="stage in drawn.stages" :key="stage.id">{{ stage.name }}</li>
+    </ol>
+    <p class="quiet">
+      {{ drawn.stages.length ? counted(drawn.stages.length, 'stage') : 'No stages yet'
+      }}{{ throwaway ? `, ${String(throwaway)} to replace rather than rinse` : '' }}.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.drawn {
+  width: 100%;
+  height: auto;
+  margin: 12px 0;
+}
+
+ol {
+  display: flex;
+  flex-wrap: wrap;
+  margin-bottom: 8px;
+}
+
+li:not(:last-child)::after {
+  margin-inline: 6px;
+  content: '→';
+}
+</style>

@@ -1,0 +1,1 @@
+export { useStores } from './queries'

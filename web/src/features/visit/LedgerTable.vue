@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
+import FindingTile from '@/shared/components/FindingTile.vue'
+import { shortDay } from '@/shared/dates'
+import type { LedgerEntry } from './queries'
+import { besides, told, worst } from './telling'
+
+/** Services as rows that sort; on a phone each is a card. */
+defineProps<{ entries: LedgerEntry[] }>()
+
+const narrow = useMediaQuery('(width <= 640px)')
+</script>
+
+<template>
+  <ol v-if="narrow">
+    <li v-for="{ tankName, service } in entries" :key="service.id">
+      <p class="head">
+        <span class="quiet">{{ shortDay(service.doneOn) }}</span>
+        <RouterLink class="tank" :to="{ name: 'tank', params: { tank: service.tankId } }">{{
+          tankName
+        }}</RouterLink>
+        <RouterLink
+          class="correct"
+          :to="{ name: 'correct', params: { tank: service.tankId, service: service.id } }"
+          >Correct<span class="seen-by-readers">
+            {{ tankName }}, {{ shortDay(service.doneOn) }}</span
+          ></RouterLink
+        >
+      </p>
+      <FindingTile v-if="worst(service)" v-bind="worst(service)!" :size="26" class="tile" />
+      {{ told(service) }}
+      <span class="small quiet"
+        >{{ service.note }} {{ besides(service) }} {{ service.doneBy
+        }}{{ service.minutes ? `, ${String(service.minutes)} min` : '' }}</span
+      >
+    </li>
+  </ol>
+  <el-table v-else :data="entries" row-key="service.id" class="ledger" table-layout="auto">
+    <el-table-column label="Day" prop="service.doneOn" sortable width="110" class-name="day">
+      <template #default="{ row }">{{ shortDay(row.service.doneOn) }}</template>
+    </el-table-column>
+    <el-table-column label="Tank" prop="tankName" sortable width="160">
+      <template #default="{ row }">
+        <RouterLink :to="{ name: 'tank', params: { tank: row.service.tankId } }">{{
+          row.tankName
+        }}</RouterLink>
+      </template>
+    </el-table-column>
+    <el-table-column label="Done" min-width="320" class-name="told">
+      <template #default="{ row }">
+        <FindingTile v-if="worst(row.service)" v-bind="worst(row.service)!" :size="26" class="tile" />
+        {{ told(row.service) }}
+        <span class="small quiet">{{ row.service.note }} {{ besides(row.service) }}</span>
+      </template>
+    </el-table-column>
+    <el-table-column label="By" prop="service.doneBy" sortable width="110" />
+    <el-table-column label="Minutes" prop="service.minutes" sortable width="110" align="right" />
+    <el-table-column width="110" align="right">
+      <template #header><span class="seen-by-readers">Correct</span></template>
+      <template #default="{ row }">
+        <RouterLink :to="{ name: 'correct', params: { tank: row.service.tankId, service: row.service.id } }"
+          >Correct<span class="seen-by-readers">
+            {{ row.tankName }}, {{ shortDay(row.service.doneOn) }}</span
+          ></RouterLink
+        >
+      </template>
+    </el-table-column>
+  </el-table>
+</template>
+
+<style scoped>
+li {
+  padding: 6px 0 12px;
+  border-bottom: 1px solid var(--hair);
+}
+
+.head {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+
+.head a {
+  display: inline-block;
+  align-content: center;
+  min-width: 44px;
+  min-height: 44px;
+}
+
+.correct {
+  margin-left: auto;
+}
+
+.tile {
+  float: left;
+  margin-right: 10px;
+}
+</style>

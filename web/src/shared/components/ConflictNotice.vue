@@ -1,0 +1,38 @@
+<script setup lang="ts">
+/** Somebody else saved meanwhile: what differs comes in the slot, and the choice between the two. */
+defineProps<{
+  /** What was changed, as in "this tank". */
+  what: string
+  /** Only where the saved version can take the place of what is typed. */
+  canTake?: boolean
+}>()
+const emit = defineEmits<{ take: []; keep: [] }>()
+</script>
+
+<template>
+  <div class="stale" role="alert">
+    <p>
+      <strong>Someone else changed {{ what }} while you were editing it.</strong>
+    </p>
+    <slot />
+    <div class="acts">
+      <el-button v-if="canTake" @click="emit('take')">Use the saved version</el-button>
+      <el-button @click="emit('keep')">Keep my version</el-button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.stale {
+  padding: 14px 18px;
+  border-left: 5px solid var(--amber);
+  background: var(--amber-soft);
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 10px;
+}
+</style>
