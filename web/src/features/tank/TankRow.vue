@@ -14,7 +14,12 @@ import type { Tank } from './queries'
 const props = defineProps<{ tank: Tank; filters: Filter[]; forecasts: Forecast[] }>()
 
 const now = today()
-const next = computed(() => mostPressing(props.forecasts))
+const next = computed(() => mostPressing(props.forecasts.filter((one) => !one.hold)))
+/** What waits for a hold, if it would come before anything that can be done. */
+const waiting = computed(() => {
+  const held = mostPressing(props.forecasts.filter((one) => one.hold))
+  return held && (!next.value || held.window.latest < next.value.window.latest) ? held : undefined
+})
 </script>
 
 <template>
@@ -39,13 +44,13 @@ const next = computed(() => mostPressing(props.forecasts))
       <span v-if="filters.length === 0" class="quiet">No filter yet</span>
     </div>
     <div class="next">
+      <p v-if="waiting"><StateTag standing="HELD" words="on hold" /> {{ waiting.subject.name }}</p>
       <template v-if="next">
-        <StateTag v-if="next.hold" standing="HELD" words="on hold" />
-        <StateTag v-else :standing="next.standing" :words="standingWords(next.standing, next.window, now)" />
+        <StateTag :standing="next.standing" :words="standingWords(next.standing, next.window, now)" />
         <span>{{ next.subject.name }}</span>
         <span class="quiet small">{{ windowWords(next.window) }}</span>
       </template>
-      <span v-else class="quiet">Nothing planned</span>
+      <span v-else-if="!waiting" class="quiet">Nothing planned</span>
     </div>
   </li>
 </template>

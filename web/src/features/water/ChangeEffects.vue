@@ -67,13 +67,13 @@ const step = computed(() =>
 }
 
 .old {
-  fill: var(--silt-stipple);
-  fill-opacity: 0.5;
+  fill: var(--stream);
+  fill-opacity: 0.28;
 }
 
 .new {
   fill: var(--stream);
-  fill-opacity: 0.65;
+  fill-opacity: 0.75;
 }
 
 .mark {

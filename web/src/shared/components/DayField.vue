@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { weekFromSite } from '../weeks'
 import { dayFormat, daysBefore, parse, today, type Day } from '../dates'
 import FieldFrame from './FieldFrame.vue'
 
@@ -14,6 +15,8 @@ const props = defineProps<{
   min?: Day
 }>()
 const value = defineModel<Day>({ required: true })
+
+weekFromSite()
 
 const SHORTCUTS = [
   { text: 'Today', value: () => parse(today()) },

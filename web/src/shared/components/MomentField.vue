@@ -1,10 +1,13 @@
 <script setup lang="ts">
+import { weekFromSite } from '../weeks'
 import { dayFormat } from '../dates'
 import FieldFrame from './FieldFrame.vue'
 
 /** A day and a time as the browser's clock has them, yyyy-mm-ddThh:mm; empty if none is chosen. */
 defineProps<{ label: string; name: string; hint?: string; error?: string }>()
 const value = defineModel<string>({ required: true })
+
+weekFromSite()
 </script>
 
 <template>

@@ -5,6 +5,7 @@ import DayField from './DayField.vue'
 import NumberField from './NumberField.vue'
 import SelectField from './SelectField.vue'
 import TextField from './TextField.vue'
+import { SYSTEMS, useUnitsOf } from '../units'
 
 const frame = { label: 'Volume', name: 'volume' }
 
@@ -96,5 +97,27 @@ describe('one of many', () => {
 
     expect(chosen.text()).toContain('Brook bench')
     expect(none.text()).toContain('Choose one')
+  })
+})
+
+describe('the calendar of a day', () => {
+  it.each([
+    ['MONDAY', 'Mon'],
+    ['SUNDAY', 'Sun'],
+  ] as const)('begins its weeks on %s where the site does', async (weekStart, first) => {
+    useUnitsOf({ ...SYSTEMS.METRIC, weekStart })
+    const field = mount(DayField, {
+      props: { label: 'Done on', name: 'doneOn', modelValue: '2026-11-09' },
+      attachTo: document.body,
+    })
+    await field.get('input').trigger('focus')
+    await flushPromises()
+
+    expect([...document.querySelectorAll('.el-date-table th')].map((day) => day.textContent.trim())[0]).toBe(
+      first,
+    )
+    field.unmount()
+    document.body.innerHTML = ''
+    useUnitsOf(undefined)
   })
 })
