@@ -59,14 +59,14 @@ function decide(how: Decision['how'], day?: string) {
           :model-value="picked.includes(task.chain)"
           @update:model-value="(on) => tick(task.chain, on === true)"
         >
-          <span>
-            {{ task.name }}<span v-if="task.filter" class="small quiet"> {{ task.filter }}</span>
+          <span class="what">
+            {{ task.name }}<span v-if="task.filter" class="small quiet">{{ task.filter }}</span>
             <span v-if="task.pinned" class="pin small">pinned</span>
             <span v-if="task.daysLate > 0" class="late small"
               >{{ counted(task.daysLate, 'day') }} overdue</span
             >
+            <span class="small quiet">{{ task.minutes }} min</span>
           </span>
-          <span class="num small"> {{ task.minutes }} min</span>
         </el-checkbox>
         <WindowLine
           :window="task.window"
@@ -153,6 +153,13 @@ h3 {
 .tasks li {
   padding: 6px 0;
   border-bottom: 1px solid var(--hair);
+}
+
+.what {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 8px;
+  align-items: baseline;
 }
 
 .move {

@@ -93,7 +93,7 @@ async function happened(kind: StockMove['kind']) {
 <style scoped>
 .thing {
   display: grid;
-  grid-template-columns: minmax(150px, 1fr) 164px 230px 84px 368px;
+  grid-template-columns: minmax(150px, 1fr) 164px 230px 84px 396px;
   gap: 6px 18px;
   align-items: center;
   padding: 10px 0;

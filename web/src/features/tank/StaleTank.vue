@@ -36,6 +36,7 @@ function told(tank: TankForm): Record<string, string> {
     Socks: labelOf(SOCK, tank.schools.sock),
     'Rinsed in': labelOf(RINSE, tank.schools.rinse),
     Cleaning: labelOf(THOROUGHNESS, tank.schools.thoroughness),
+    Flow: tank.schools.measuresFlow === false ? 'not asked for' : 'asked for',
   }
 }
 const differences = computed(() => {

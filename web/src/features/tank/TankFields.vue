@@ -122,6 +122,7 @@ const now = today()
       />
     </div>
     <RinseFields v-model="form" :errors="errors" />
+    <el-checkbox v-model="form.schools.measuresFlow">Ask for the flow before and after a service</el-checkbox>
   </div>
 </template>
 

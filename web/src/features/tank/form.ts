@@ -32,7 +32,13 @@ export function blankTank(): TankForm {
       bacteriaHome: 'MEDIA',
       tapWater: 'CHLORAMINE',
     },
-    schools: { opening: 'CONDITION_LED', sock: 'CLARITY', rinse: 'TANK_WATER', thoroughness: 'LIGHT' },
+    schools: {
+      opening: 'CONDITION_LED',
+      sock: 'CLARITY',
+      rinse: 'TANK_WATER',
+      thoroughness: 'LIGHT',
+      measuresFlow: true,
+    },
   }
 }
 

@@ -48,9 +48,14 @@ const narrow = useMediaQuery('(width <= 640px)')
     </el-table-column>
     <el-table-column label="Done" min-width="320" class-name="told">
       <template #default="{ row }">
-        <FindingTile v-if="worst(row.service)" v-bind="worst(row.service)!" :size="26" class="tile" />
-        {{ told(row.service) }}
-        <span class="small quiet">{{ row.service.note }} {{ besides(row.service) }}</span>
+        <div class="done">
+          <FindingTile v-if="worst(row.service)" v-bind="worst(row.service)!" :size="26" />
+          <span v-else />
+          <span
+            >{{ told(row.service) }}
+            <span class="small quiet">{{ row.service.note }} {{ besides(row.service) }}</span></span
+          >
+        </div>
       </template>
     </el-table-column>
     <el-table-column label="By" prop="service.doneBy" sortable width="110" />
@@ -72,6 +77,13 @@ const narrow = useMediaQuery('(width <= 640px)')
 li {
   padding: 6px 0 12px;
   border-bottom: 1px solid var(--hair);
+}
+
+.done {
+  display: grid;
+  grid-template-columns: 26px minmax(0, 1fr);
+  gap: 10px;
+  align-items: center;
 }
 
 .head {

@@ -136,7 +136,7 @@ defineExpose({ focus: () => input.value?.focus(), typed })
 }
 
 .method {
-  width: 132px;
+  width: 118px;
 }
 
 .test .el-button {

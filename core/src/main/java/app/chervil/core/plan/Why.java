@@ -163,7 +163,7 @@ public final class Why {
         String cost = minutes == 0
                 ? "costs about the same"
                 : "would be " + minutes + (minutes == 1 ? " minute " : " minutes ")
-                        + (dearer.hard() < 0 || dearer.soft() < 0 ? "cheaper" : "dearer");
+                        + (dearer.hard() < 0 || dearer.soft() < 0 ? "better" : "worse");
         return new Other(price.day(), dearer, day + " " + cost + (minutes == 0 ? "." : ": " + reason + "."));
     }
 

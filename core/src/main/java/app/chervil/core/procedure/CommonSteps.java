@@ -79,13 +79,14 @@ final class CommonSteps {
                 .does(HEATER_ON));
     }
 
-    private static boolean measuresFlow(FilterKind kind) {
-        return kind != FilterKind.AIR_SPONGE && kind != FilterKind.UV_UNIT;
+    private static boolean measuresFlow(Situation situation) {
+        FilterKind kind = situation.kind();
+        return situation.practice().measuresFlow() && kind != FilterKind.AIR_SPONGE && kind != FilterKind.UV_UNIT;
     }
 
     private static void stopping(Situation situation, Extent extent, List<Template> steps) {
         FilterKind kind = situation.kind();
-        if (measuresFlow(kind)) {
+        if (measuresFlow(situation)) {
             steps.add(
                     step(Phase.MEASURE, "flow-before", "If you measure flow: catch it at the outlet for some seconds.")
                             .because("Flow before and after tells whether it helped.")
@@ -266,7 +267,7 @@ final class CommonSteps {
         if (kind == FilterKind.SUMP) {
             steps.add(step(Phase.LAMP_ON, "sump-on", "Turn on the skimmer and the top-off once the level rests."));
         }
-        if (measuresFlow(kind)) {
+        if (measuresFlow(situation)) {
             steps.add(step(Phase.FLOW, "flow-after", "If you measure flow: catch it again, now that it is clean.")
                     .because("This is the clean baseline that later losses are judged by.")
                     .writes(FLOW_AFTER));

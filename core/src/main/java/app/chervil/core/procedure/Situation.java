@@ -46,8 +46,18 @@ public record Situation(
         }
     }
 
-    /** The schools and waters that change the steps. */
-    public record Practice(RinseWater rinse, Thoroughness thoroughness, TapWater tap, BacteriaHome bacteria) {
+    /**
+     * The schools and waters that change the steps.
+     *
+     * @param measuresFlow whether flow is asked for before and after
+     */
+    public record Practice(
+            RinseWater rinse, Thoroughness thoroughness, TapWater tap, BacteriaHome bacteria, boolean measuresFlow) {
+        /** A practice that measures flow. */
+        public Practice(RinseWater rinse, Thoroughness thoroughness, TapWater tap, BacteriaHome bacteria) {
+            this(rinse, thoroughness, tap, bacteria, true);
+        }
+
         /** Whether kept media may meet tap water. */
         public boolean tapAllowed() {
             return rinse == RinseWater.TAP_WHERE_SAFE

@@ -60,6 +60,15 @@ public record Tank(
         }
     }
 
-    /** What its keeper chose where competent keepers disagree. */
-    public record Practice(Schools schools, RinseWater rinse, Thoroughness thoroughness) {}
+    /**
+     * What its keeper chose where competent keepers disagree.
+     *
+     * @param measuresFlow whether a service asks for the flow before and after
+     */
+    public record Practice(Schools schools, RinseWater rinse, Thoroughness thoroughness, boolean measuresFlow) {
+        /** A practice that measures flow. */
+        public Practice(Schools schools, RinseWater rinse, Thoroughness thoroughness) {
+            this(schools, rinse, thoroughness, true);
+        }
+    }
 }

@@ -307,6 +307,21 @@ class ProcedureTest {
     }
 
     @Test
+    void a_keeper_who_never_measures_flow_is_spared_both_steps() {
+        Practice unmeasured =
+                new Practice(RinseWater.TANK_WATER, Thoroughness.LIGHT, TapWater.CHLORAMINE, BacteriaHome.MEDIA, false);
+        List<String> measured = ids(canister(FlowDirection.BOTTOM_UP, TANK_WATER, 220, OPEN));
+
+        List<String> spared = ids(canister(FlowDirection.BOTTOM_UP, unmeasured, 220, OPEN));
+
+        assertThat(measured).contains("flow-before:filter", "flow-after:filter");
+        assertThat(spared)
+                .isEqualTo(measured.stream()
+                        .filter(step -> !step.startsWith("flow-"))
+                        .toList());
+    }
+
+    @Test
     void only_full_cleaning_washes_the_housing_and_only_when_nothing_is_left_in_it() {
         Practice full = new Practice(RinseWater.TANK_WATER, Thoroughness.FULL, TapWater.CHLORAMINE, BacteriaHome.MEDIA);
 

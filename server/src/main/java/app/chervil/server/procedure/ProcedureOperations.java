@@ -125,7 +125,8 @@ public class ProcedureOperations {
                 tank.practice().rinse(),
                 tank.practice().thoroughness(),
                 tank.setting().tapWater(),
-                tank.setting().bacteriaHome());
+                tank.setting().bacteriaHome(),
+                tank.practice().measuresFlow());
     }
 
     private static List<PathStage> path(Filter filter) {

@@ -80,10 +80,25 @@ public record TankInput(
         }
     }
 
-    /** Practices chosen for it. */
+    /**
+     * Practices chosen for it.
+     *
+     * @param measuresFlow whether a service asks for the flow; absent for yes
+     */
     public record Schools(
             @NotNull OpeningSchool opening,
             @NotNull SockSchool sock,
             @NotNull RinseWater rinse,
-            @NotNull Thoroughness thoroughness) {}
+            @NotNull Thoroughness thoroughness,
+            @Nullable Boolean measuresFlow) {
+        /** With flow measured. */
+        public Schools(OpeningSchool opening, SockSchool sock, RinseWater rinse, Thoroughness thoroughness) {
+            this(opening, sock, rinse, thoroughness, null);
+        }
+
+        /** Whether a service asks for the flow. */
+        public boolean asksFlow() {
+            return !Boolean.FALSE.equals(measuresFlow);
+        }
+    }
 }

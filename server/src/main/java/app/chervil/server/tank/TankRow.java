@@ -32,6 +32,7 @@ record TankRow(
         SockSchool sockSchool,
         RinseWater rinseWater,
         Thoroughness thoroughness,
+        boolean measuresFlow,
         double bucketL,
         double drawShare,
         int version,
@@ -45,7 +46,7 @@ record TankRow(
                 netVolumeL,
                 establishedOn,
                 new Tank.Setting(water, stocking, feeding, bacteriaHome, tapWater, bucketL, drawShare),
-                new Tank.Practice(new Schools(openingSchool, sockSchool), rinseWater, thoroughness),
+                new Tank.Practice(new Schools(openingSchool, sockSchool), rinseWater, thoroughness, measuresFlow),
                 Optional.ofNullable(deletedAt));
     }
 }

@@ -36,7 +36,8 @@ record TankView(
                                 schools.opening(),
                                 schools.sock(),
                                 tank.practice().rinse(),
-                                tank.practice().thoroughness())),
+                                tank.practice().thoroughness(),
+                                tank.practice().measuresFlow())),
                 tank.deletedAt().orElse(null));
     }
 }

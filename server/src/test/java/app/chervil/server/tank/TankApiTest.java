@@ -95,6 +95,19 @@ class TankApiTest {
     }
 
     @Test
+    void whether_flow_is_measured_is_kept_and_is_so_unless_it_was_switched_off() throws Exception {
+        long tank = site.tank(keeper);
+        site.get(keeper, "/api/tanks/" + tank)
+                .andExpect(jsonPath("$.tank.schools.measuresFlow").value(true));
+
+        String unmeasured = TestSite.TANK.replace("\"LIGHT\"}", "\"LIGHT\", \"measuresFlow\": false}");
+        site.put(keeper, "/api/tanks/" + tank, change(1, unmeasured)).andExpect(status().isOk());
+
+        site.get(keeper, "/api/tanks/" + tank)
+                .andExpect(jsonPath("$.tank.schools.measuresFlow").value(false));
+    }
+
+    @Test
     void raised_stocking_shortens_the_windows_at_once_and_stands_in_the_history() throws Exception {
         long tank = site.tank(keeper);
         site.canister(keeper, tank, "Weir", "2026-05-20");

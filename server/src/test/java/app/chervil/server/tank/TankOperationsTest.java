@@ -196,6 +196,7 @@ class TankOperationsTest {
                 SockSchool.CLARITY,
                 RinseWater.TANK_WATER,
                 Thoroughness.LIGHT,
+                true,
                 8,
                 0.25,
                 1,
