@@ -145,7 +145,7 @@ li {
 
 .head {
   display: grid;
-  grid-template-columns: 26px 22px 1fr auto 40px 40px 40px;
+  grid-template-columns: 26px 22px 1fr auto 44px 44px 44px;
   align-items: center;
   min-height: 44px;
 }

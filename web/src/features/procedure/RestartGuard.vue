@@ -49,6 +49,11 @@ const rows = computed(() =>
   color: var(--brick);
 }
 
+.guard a {
+  align-content: center;
+  min-height: 44px;
+}
+
 .off a,
 .off .el-button {
   color: var(--brick);

@@ -54,6 +54,16 @@ async function log() {
   min-height: 42px;
 }
 
+@media (width <= 1000px) {
+  .chore {
+    grid-template-columns: minmax(0, 1fr) 210px;
+  }
+
+  .chore > :nth-child(3) {
+    grid-column: 1 / -1;
+  }
+}
+
 @media (width <= 640px) {
   .chore {
     grid-template-columns: 1fr;

@@ -80,6 +80,7 @@ input {
 .grade {
   margin-top: 6px;
   font-weight: 640;
+  white-space: nowrap;
 }
 
 .hint {

@@ -162,6 +162,16 @@ summary {
   margin-top: 8px;
 }
 
+@media (width <= 1000px) {
+  .task {
+    grid-template-columns: minmax(0, 1fr) 210px;
+  }
+
+  .task > :nth-child(3) {
+    grid-column: 1 / -1;
+  }
+}
+
 @media (width <= 640px) {
   .task {
     grid-template-columns: 1fr;
