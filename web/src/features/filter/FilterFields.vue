@@ -154,7 +154,7 @@ summary {
 summary {
   cursor: pointer;
   color: var(--herb);
-  min-height: 40px;
+  min-height: 44px;
   align-content: center;
 }
 </style>
