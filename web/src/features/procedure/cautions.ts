@@ -4,6 +4,6 @@ export function toldBefore(
   step: string,
   caution: string,
 ): boolean {
-  const first = steps.find((one) => one.cautions.includes(caution))
-  return first !== undefined && first.id !== step
+  const first = steps.findIndex((one) => one.cautions.includes(caution))
+  return first >= 0 && first < steps.findIndex((one) => one.id === step)
 }

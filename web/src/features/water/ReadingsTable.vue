@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { momentWords } from '@/shared/dates'
@@ -29,7 +30,33 @@ const parameterOf = (reading: Reading) =>
     label: reading.parameter,
     unit: '',
   }
+const narrow = useMediaQuery('(width <= 640px)')
 const MOMENT = { PLAIN: '', BEFORE: 'before a service', AFTER: 'after a service' }
+
+const notes = (reading: Reading) =>
+  [
+    reading.early ? '○ read early: at least this' : '',
+    MOMENT[reading.moment],
+    reading.method,
+    reading.takenBy,
+  ]
+    .filter(Boolean)
+    .join(', ')
+
+/** Each reading with its words. */
+const told = computed(() =>
+  rows.value.map((reading) => {
+    const parameter = parameterOf(reading)
+    return {
+      reading,
+      takenAt: reading.takenAt,
+      label: parameter.label,
+      when: momentWords(reading.takenAt),
+      value: words(reading, parameter),
+      notes: notes(reading),
+    }
+  }),
+)
 
 async function drop(reading: Reading) {
   await remove.mutateAsync(reading.id)
@@ -45,35 +72,41 @@ async function drop(reading: Reading) {
     @retry="readings.refetch()"
   >
     <p v-if="rows.length === 0 && skip === 0" class="quiet">No readings yet.</p>
-    <div v-else class="scroll" tabindex="0" role="region" aria-label="Readings">
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">When</th>
-            <th scope="col">Parameter</th>
-            <th scope="col" class="right">Value</th>
-            <th scope="col">Notes</th>
-            <th scope="col"><span class="seen-by-readers">Take out</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="reading in rows" :key="reading.id">
-            <td>{{ momentWords(reading.takenAt) }}</td>
-            <td>{{ parameterOf(reading).label }}</td>
-            <td class="right num">{{ words(reading, parameterOf(reading)) }}</td>
-            <td class="small quiet">
-              <b v-if="reading.early" class="early">○ read early: at least this</b>
-              {{ [MOMENT[reading.moment], reading.method, reading.takenBy].filter(Boolean).join(', ') }}
-            </td>
-            <td>
-              <el-button type="primary" text class="small" @click="drop(reading)">
-                Take out<span class="seen-by-readers"> {{ parameterOf(reading).label }}</span>
-              </el-button>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <ul v-else-if="narrow" aria-label="Readings">
+      <li v-for="one in told" :key="one.reading.id">
+        <p>
+          <b>{{ one.label }} {{ one.value }}</b> <span class="small quiet">{{ one.when }}</span>
+        </p>
+        <p class="small quiet">{{ one.notes }}</p>
+        <el-button type="primary" text class="small" @click="drop(one.reading)">
+          Remove<span class="seen-by-readers"> {{ one.label }}</span>
+        </el-button>
+      </li>
+    </ul>
+    <el-table v-else :data="told" row-key="reading.id" aria-label="Readings">
+      <el-table-column label="When" prop="takenAt" sortable width="190">
+        <template #default="{ row }">{{ row.when }}</template>
+      </el-table-column>
+      <el-table-column label="Parameter" prop="label" sortable min-width="150" />
+      <el-table-column label="Value" align="right" width="130">
+        <template #default="{ row }"
+          ><span class="num">{{ row.value }}</span></template
+        >
+      </el-table-column>
+      <el-table-column label="Notes" min-width="190">
+        <template #default="{ row }"
+          ><span class="small quiet">{{ row.notes }}</span></template
+        >
+      </el-table-column>
+      <el-table-column width="110" align="right">
+        <template #header><span class="seen-by-readers">Remove</span></template>
+        <template #default="{ row }">
+          <el-button type="primary" text class="small" @click="drop(row.reading)">
+            Remove<span class="seen-by-readers"> {{ row.label }}</span>
+          </el-button>
+        </template>
+      </el-table-column>
+    </el-table>
     <div class="pages">
       <el-button v-if="skip > 0" type="primary" text @click="skip -= PAGE">Newer</el-button>
       <el-button v-if="rows.length === PAGE" type="primary" text @click="skip += PAGE"> Older </el-button>
@@ -82,28 +115,8 @@ async function drop(reading: Reading) {
 </template>
 
 <style scoped>
-.scroll {
-  overflow-x: auto;
-}
-
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-
-th,
-td {
-  padding: 6px 14px 6px 0;
+li {
+  padding: 8px 0;
   border-bottom: 1px solid var(--hair);
-  text-align: left;
-}
-
-.right {
-  text-align: right;
-  white-space: nowrap;
-}
-
-.early {
-  color: var(--amber);
 }
 </style>

@@ -107,7 +107,7 @@ class WaterJourneyIT extends InTheDemo {
         keeper.button("Save readings").click();
 
         assertThat(page.locator("tbody tr").first()).containsText("15");
-        button(page, "Take out pH").first().click();
+        button(page, "Remove pH").first().click();
         assertThat(page.locator("tbody tr").first()).not().containsText("15");
     }
 
