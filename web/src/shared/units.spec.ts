@@ -104,6 +104,14 @@ describe('a measure', () => {
   })
 })
 
+describe('units that were kept on this device before a site had so many', () => {
+  it('are filled up with metric ones', () => {
+    useUnitsOf({ temperature: 'FAHRENHEIT', currency: 'USD' })
+
+    expect([say('TEMPERATURE', 25), say('VOLUME', 10)]).toEqual(['77 °F', '10 L'])
+  })
+})
+
 describe('a sentence of the server', () => {
   const SENTENCES = [
     ['At most 1,000,000 L/h.', 'At most 264,172 gal/h.'],

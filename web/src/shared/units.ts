@@ -86,9 +86,9 @@ const inUse = shallowRef<SiteUnits>(SYSTEMS.METRIC)
 /** The units of the site that is open. */
 export const unitsInUse = computed(() => inUse.value)
 
-/** Set once the session is known, and whenever it is another. */
-export function useUnitsOf(units: SiteUnits | undefined) {
-  inUse.value = units ?? SYSTEMS.METRIC
+/** Set once the session is known, and whenever it is another; what one kept here before lacks is metric. */
+export function useUnitsOf(units: Partial<SiteUnits> | undefined) {
+  inUse.value = { ...SYSTEMS.METRIC, ...units }
 }
 
 const FLOW: Partial<Record<UnitName, UnitName>> = {
