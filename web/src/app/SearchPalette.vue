@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, ref, useTemplateRef } from 'vue'
+import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { useRouter, type RouteLocationRaw } from 'vue-router'
 import { useSiteFilters } from '@/features/filter'
 import { useStores } from '@/features/stock'
@@ -17,7 +17,7 @@ const stores = useStores()
 const wanted = ref('')
 const input = useTemplateRef<{ focus: () => void }>('input')
 
-function all(): Findable[] {
+const all = computed((): Findable[] => {
   const nameOf = (id: number) => tanks.data.value?.find((tank) => tank.id === id)?.tank.name ?? ''
   const to = (name: string, tank: number): RouteLocationRaw => ({ name, params: { tank } })
   return [
@@ -48,7 +48,7 @@ function all(): Findable[] {
       to: { name: 'store-item', params: { item: one.id } },
     })),
   ]
-}
+})
 
 /** The dialog takes the focus as it opens; the field has it after. */
 onMounted(() => setTimeout(() => input.value?.focus(), 100))
@@ -68,7 +68,7 @@ function go(one: Record<string, unknown>) {
       size="large"
       aria-label="Tank, filter, stage, task, thing in store or page"
       placeholder="Tank, filter, stage, task, thing in store…"
-      :fetch-suggestions="(letters: string, tell: (found: Findable[]) => void) => tell(found(all(), letters))"
+      :fetch-suggestions="(letters: string, tell: (found: Findable[]) => void) => tell(found(all, letters))"
       :trigger-on-focus="false"
       :teleported="false"
       :debounce="60"
@@ -79,7 +79,7 @@ function go(one: Record<string, unknown>) {
         {{ item.value }} <span class="quiet small">{{ item.where }}</span>
       </template>
     </el-autocomplete>
-    <p v-if="wanted.trim() && found(all(), wanted).length === 0" class="quiet" role="status">
+    <p v-if="wanted.trim() && found(all, wanted).length === 0" class="quiet" role="status">
       Nothing by that name.
     </p>
   </el-dialog>

@@ -85,9 +85,6 @@ export function addDays(day: Day, days: number): Day {
   return today(date)
 }
 
-/** So many days ago. */
-export const daysBefore = (days: number): Day => addDays(today(), -days)
-
 /** "today", "3 days ago". */
 export const agoWords = (since: Day, at: Day = today()): string =>
   daysBetween(since, at) <= 0 ? 'today' : `${ageWords(since, at)} ago`

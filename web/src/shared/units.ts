@@ -129,11 +129,14 @@ export function withUnit(value: number, unit: string): string {
 /** Whole from a hundred on; below it as many places as three digits leave. */
 const places = (value: number) => (Math.abs(value) >= 100 ? 0 : Math.abs(value) >= 10 ? 1 : 2)
 
+/** A shown value as this site writes it: three digits that count; specific gravity has three places. */
+export const plain = (value: number, symbol = '') => numberWords(value, symbol === 'SG' ? 3 : places(value))
+
 /** A stored measure in words, "29 gal". */
 export function say(quantity: Quantity, stored: number): string {
   const unit = unitOf(quantity)
   const value = shownIn(unit, stored)
-  return `${numberWords(value, unit.symbol === 'SG' ? 3 : places(value))} ${unit.symbol}`
+  return `${plain(value, unit.symbol)} ${unit.symbol}`
 }
 
 /** A mass, in kilograms or pounds once there is much of it. */

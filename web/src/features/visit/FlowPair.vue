@@ -17,9 +17,14 @@ const WAY = computed<Choice<FlowDraft['way']>[]>(() => [
   { value: 'timed', label: 'Caught in a jug' },
 ])
 
+const BOTH = { before, after }
+
+function put(when: keyof typeof BOTH, change: Partial<FlowDraft>) {
+  BOTH[when].value = { ...BOTH[when].value, ...change }
+}
 function setWay(way: FlowDraft['way']) {
-  before.value = { ...before.value, way }
-  after.value = { ...after.value, way }
+  put('before', { way })
+  put('after', { way })
 }
 </script>
 
@@ -35,41 +40,30 @@ function setWay(way: FlowDraft['way']) {
     <div v-for="when in ['before', 'after'] as const" :key="when" class="pair">
       <template v-if="before.way === 'rate'">
         <MeasureField
-          :model-value="(when === 'before' ? before : after).litresPerHour"
+          :model-value="BOTH[when].value.litresPerHour"
           :label="`Flow ${when}`"
           :name="`${prefix}.${when}.litresPerHour`"
           quantity="FLOW"
           :error="errors[`${prefix}.${when}.litresPerHour`]"
-          @update:model-value="
-            (litresPerHour) =>
-              when === 'before'
-                ? (before = { ...before, litresPerHour })
-                : (after = { ...after, litresPerHour })
-          "
+          @update:model-value="(litresPerHour) => put(when, { litresPerHour })"
         />
       </template>
       <template v-else>
         <MeasureField
-          :model-value="(when === 'before' ? before : after).litres"
+          :model-value="BOTH[when].value.litres"
           :label="`Caught ${when}`"
           :name="`${prefix}.${when}.litres`"
           quantity="VOLUME"
           :error="errors[`${prefix}.${when}.litres`]"
-          @update:model-value="
-            (litres) =>
-              when === 'before' ? (before = { ...before, litres }) : (after = { ...after, litres })
-          "
+          @update:model-value="(litres) => put(when, { litres })"
         />
         <NumberField
-          :model-value="(when === 'before' ? before : after).seconds"
+          :model-value="BOTH[when].value.seconds"
           :label="`In, ${when}`"
           :name="`${prefix}.${when}.seconds`"
           unit="s"
           :error="errors[`${prefix}.${when}.seconds`]"
-          @update:model-value="
-            (seconds) =>
-              when === 'before' ? (before = { ...before, seconds }) : (after = { ...after, seconds })
-          "
+          @update:model-value="(seconds) => put(when, { seconds })"
         />
       </template>
     </div>

@@ -6,7 +6,8 @@ import HoldNotice from './HoldNotice.vue'
 import TapFields from './TapFields.vue'
 import { useParameters, type Water } from './queries'
 import { bandWords, riseWords } from './rises'
-import { plain, useUnits } from './units'
+import { plain } from '@/shared/units'
+import { useUnits } from './units'
 
 /** How the water is now: holds, readings due, last values, what they mean, and what may be logged. */
 const props = defineProps<{ tank: number; water: Water }>()

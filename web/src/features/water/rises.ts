@@ -1,5 +1,5 @@
 import type { Schemas } from '@/shared/api/client'
-import { plain } from './units'
+import { plain } from '@/shared/units'
 
 type Rise = Pick<Schemas['ProductionView'], 'perWeek' | 'low' | 'high'>
 

@@ -1,5 +1,5 @@
 import {
-  numberWords,
+  plain,
   SYSTEMS,
   unitOf,
   shownIn,
@@ -33,12 +33,6 @@ export function scaleOf(parameter: Pick<Parameter, 'unit'>, units: SiteUnits = S
     shown: (stored) => shownIn(unit, stored),
     stored: (shown) => storedFrom(unit, shown),
   }
-}
-
-/** Three digits that count, no more than two after the point; specific gravity has three. */
-export function plain(value: number, unit = ''): string {
-  const digits = unit === 'SG' ? 3 : Math.abs(value) >= 100 ? 0 : Math.abs(value) >= 10 ? 1 : 2
-  return numberWords(value, digits)
 }
 
 export function useUnits() {

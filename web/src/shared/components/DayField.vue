@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { weekFromSite } from '../weeks'
-import { dayFormat, daysBefore, parse, today, type Day } from '../dates'
+import { addDays, dayFormat, parse, today, type Day } from '../dates'
 import FieldFrame from './FieldFrame.vue'
 
 /** A day, typed in the site's order or picked; today, yesterday and a week ago are at hand. Empty if none is chosen. */
@@ -20,8 +20,8 @@ weekFromSite()
 
 const SHORTCUTS = [
   { text: 'Today', value: () => parse(today()) },
-  { text: 'Yesterday', value: () => parse(daysBefore(1)) },
-  { text: 'A week ago', value: () => parse(daysBefore(7)) },
+  { text: 'Yesterday', value: () => parse(addDays(today(), -1)) },
+  { text: 'A week ago', value: () => parse(addDays(today(), -7)) },
 ]
 const outside = (date: Date) => {
   const day = today(date)
