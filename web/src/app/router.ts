@@ -73,6 +73,12 @@ export function makeRouter(client: QueryClient) {
         component: () => import('@/features/tank/EditFilterView.vue'),
       },
       {
+        path: '/tanks/:tank(\\d+)/filters/:filter(\\d+)/inside',
+        name: 'inside-filter',
+        props: (to) => ({ ...tank(to), filter: number(to.params.filter) }),
+        component: () => import('@/features/tank/InsideView.vue'),
+      },
+      {
         path: '/tanks/:tank(\\d+)/tasks/:task(\\d+)',
         name: 'task',
         props: (to) => ({ ...tank(to), task: number(to.params.task) }),

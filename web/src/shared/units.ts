@@ -103,6 +103,7 @@ export function unitOf(quantity: Quantity, units: SiteUnits = inUse.value): Unit
     FLOW: FLOW[units.volume] ?? 'LITRES_AN_HOUR',
     MASS: units.mass,
     LENGTH: units.length,
+    SIZE: units.length === 'FOOT' ? 'INCH' : 'MILLIMETRE',
     DOSE: units.dose,
     TEMPERATURE: units.temperature,
     CONCENTRATION: units.concentration,

@@ -16,15 +16,85 @@ export const WATER: Choice<Setting['water']>[] = [
   { value: 'MARINE', label: 'Marine' },
 ]
 
-export const VALVES: Choice<Schemas['FilterView']['valves']>[] = [
+type Passport = Schemas['PassportInput']
+type Of<K extends keyof Passport> = Choice<NonNullable<Passport[K]> & string>[]
+
+export const SHUT_OFF: Of<'shutOff'> = [
   { value: 'NONE', label: 'No valves, or not sure', hint: 'The siphon is broken before any hose comes off.' },
-  { value: 'AT_COUPLINGS', label: 'Valves at the couplings' },
+  { value: 'VALVES', label: 'Valves at the couplings' },
+  {
+    value: 'BLOCK',
+    label: 'A block for both hoses',
+    hint: 'It fits one way only, so nothing has to be marked.',
+  },
 ]
 
-export const FILL: Choice<Schemas['FilterView']['fill']>[] = [
+export const FILL: Of<'fill'> = [
   { value: 'OPEN_TOP', label: 'Before its lid goes on' },
   { value: 'CAP', label: 'Through a cap' },
-  { value: 'SELF', label: 'By itself or a primer' },
+  { value: 'PRIMER', label: 'By a primer' },
+  { value: 'BULB', label: 'By a bulb in its hose' },
+  { value: 'SELF', label: 'By its own siphon' },
+]
+
+export const PURGE: Of<'purge'> = [
+  { value: 'NONE', label: 'Never' },
+  { value: 'AT_START', label: 'Once after a start' },
+  { value: 'DAILY', label: 'Some times a day', hint: 'It lets air out. That is no fault.' },
+]
+
+export const PORTS: Of<'ports'> = [
+  { value: 'LID', label: 'To its head', hint: 'They come off before it is opened.' },
+  { value: 'BODY', label: 'To its body', hint: 'They stay on while it is opened.' },
+]
+
+export const PUMP: Of<'pump'> = [
+  { value: 'HEAD', label: 'In its head' },
+  { value: 'BASE', label: 'In its base', hint: 'Everything comes out before a hand reaches it.' },
+]
+
+export const HEATER: Of<'heater'> = [
+  { value: 'TANK', label: 'In the tank' },
+  { value: 'SUMP', label: 'In the sump' },
+  { value: 'IN_LINE', label: 'In a hose', hint: 'Off before the pump stops, on once water moves.' },
+  { value: 'IN_FILTER', label: 'In this filter', hint: 'Off before the pump stops, on once water moves.' },
+]
+
+export const LAMP: Of<'lamp'> = [
+  { value: 'LID', label: 'In its lid' },
+  { value: 'LINE', label: 'In a hose' },
+]
+
+export const ACCESS: Choice<Schemas['ChamberInput']['access']>[] = [
+  { value: 'SEALED', label: 'A lid that holds water in' },
+  { value: 'HOOD', label: 'A cover' },
+  { value: 'OPEN', label: 'Nothing' },
+]
+
+export const PLACE_KIND: Choice<Schemas['PlaceInput']['kind']>[] = [
+  { value: 'TRAY', label: 'Tray', hint: 'lifted out with what is in it' },
+  { value: 'CAGE', label: 'Cage', hint: 'stands beside the trays' },
+  { value: 'FIXED', label: 'Part of the housing', hint: 'things are taken out of it' },
+]
+
+export const PACKING: Choice<Schemas['ContentInput']['packing']>[] = [
+  { value: 'SHEET', label: 'Sheet' },
+  { value: 'PIECE', label: 'Piece' },
+  { value: 'BAG', label: 'In a bag' },
+  { value: 'LOOSE', label: 'Loose' },
+]
+
+export const MOMENT: Choice<Schemas['OwnStepInput']['moment']>[] = [
+  { value: 'DRAW', label: 'the rinse water is drawn' },
+  { value: 'STOP', label: 'it is unplugged' },
+  { value: 'SHUT', label: 'the water is shut in' },
+  { value: 'OPEN', label: 'it is opened' },
+  { value: 'TAKE_OUT', label: 'the parts come out' },
+  { value: 'PUT_BACK', label: 'the parts go back' },
+  { value: 'FILL', label: 'it is filled' },
+  { value: 'LID', label: 'it is closed' },
+  { value: 'START', label: 'it is started' },
+  { value: 'HEATER_ON', label: 'the heater is turned on' },
 ]
 
 export type Cleaned = 'NOW' | 'KNOWN' | 'ABOUT' | 'UNKNOWN'
@@ -110,6 +180,7 @@ export const DIRECTION: Choice<NonNullable<Schemas['FilterView']['direction']>>[
   { value: 'BOTTOM_UP', label: 'Bottom to top' },
   { value: 'TOP_DOWN', label: 'Top to bottom' },
   { value: 'SIDE_THEN_TRAYS', label: 'Side foam, then trays' },
+  { value: 'TWO_CHAMBER', label: 'Two chambers' },
 ]
 
 export type StageKind = Schemas['StageView']['kind']

@@ -78,6 +78,7 @@ export async function mountView(view: Component, props: Record<string, unknown> 
       { path: '/stores/:item', name: 'store-item', component: page },
       { path: '/service/:service', name: 'service', component: page },
       { path: '/at/:tank/filters/:filter', name: 'edit-filter', component: page },
+      { path: '/at/:tank/filters/:filter/inside', name: 'inside-filter', component: page },
       { path: '/at/:tank/services/:service', name: 'correct', component: page },
     ],
   })

@@ -6,7 +6,7 @@ import MeasureField from '@/shared/components/MeasureField.vue'
 import NumberField from '@/shared/components/NumberField.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { today } from '@/shared/dates'
-import { CLEANED, DIRECTION, FILL, FILTER_KIND, VALVES } from '@/shared/words'
+import { CLEANED, DIRECTION, FILL, FILTER_KIND, SHUT_OFF } from '@/shared/words'
 import { pathOf, type FilterForm } from './form'
 import PathEditor from './PathEditor.vue'
 import { useTemplates } from './queries'
@@ -15,13 +15,20 @@ import { useTemplates } from './queries'
 const props = defineProps<{ errors: Record<string, string>; existing: boolean }>()
 const form = defineModel<FilterForm>({ required: true })
 
+const FILLED_BY: Record<FilterForm['direction'], FilterForm['fill']> = {
+  BOTTOM_UP: 'OPEN_TOP',
+  TOP_DOWN: 'SELF',
+  SIDE_THEN_TRAYS: 'PRIMER',
+  TWO_CHAMBER: 'CAP',
+}
+
 const templates = useTemplates()
 const now = today()
 
 watch(
   () => form.value.direction,
   (direction) => {
-    if (!props.existing) form.value.fill = direction === 'BOTTOM_UP' ? 'OPEN_TOP' : 'SELF'
+    if (!props.existing) form.value.fill = FILLED_BY[direction]
   },
   { immediate: true },
 )
@@ -73,10 +80,10 @@ watch(
     />
     <ChoiceRow
       v-if="form.kind === 'CANISTER' || form.kind === 'UV_UNIT'"
-      v-model="form.valves"
+      v-model="form.shutOff"
       legend="Its hoses are shut by"
-      name="valves"
-      :choices="VALVES"
+      name="shutOff"
+      :choices="SHUT_OFF"
     />
     <ChoiceRow
       v-if="form.kind === 'CANISTER'"

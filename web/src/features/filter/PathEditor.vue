@@ -4,6 +4,7 @@ import { nextTick, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
 import SelectField from '@/shared/components/SelectField.vue'
 import { labelOf, STAGE_KIND, type StageKind } from '@/shared/words'
 import { stageOf, type StageForm } from './form'
+import MoveButtons from './MoveButtons.vue'
 import StageDetails from './StageDetails.vue'
 
 /** The stages of a water path: add, remove, reorder by drag or by the arrow buttons. */
@@ -81,28 +82,12 @@ onBeforeUnmount(() => sortable?.destroy())
             {{ nameOf(stage) }}
           </el-button>
           <span class="quiet small">{{ stage.make === 'WASHABLE' ? 'washable' : 'disposable' }}</span>
-          <el-button
-            type="primary"
-            text
-            class="icon"
-            data-move="-1"
-            :disabled="i === 0"
-            :aria-label="`Move ${nameOf(stage)} up`"
-            @click="moveByKey(i, -1)"
-          >
-            ↑
-          </el-button>
-          <el-button
-            type="primary"
-            text
-            class="icon"
-            data-move="1"
-            :disabled="i === stages.length - 1"
-            :aria-label="`Move ${nameOf(stage)} down`"
-            @click="moveByKey(i, 1)"
-          >
-            ↓
-          </el-button>
+          <MoveButtons
+            :what="nameOf(stage)"
+            :first="i === 0"
+            :last="i === stages.length - 1"
+            @move="(by) => moveByKey(i, by)"
+          />
           <el-button
             type="primary"
             text

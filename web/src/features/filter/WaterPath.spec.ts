@@ -24,8 +24,9 @@ const FILTER: Filter = {
     stage(3, 'SEALS', 'seals'),
   ],
   cleaned: { on: '2026-01-01', sureness: 'EXACT' },
-  valves: 'NONE',
-  fill: 'OPEN_TOP',
+  passport: {},
+  placesStated: false,
+  doubts: [],
   tasks: [],
 }
 

@@ -1,9 +1,10 @@
 import type { Schemas } from '@/shared/api/client'
 import { today } from '@/shared/dates'
 import { typedNumber } from '@/shared/units'
-import type { Cleaned } from '@/shared/words'
+import { stageWord, type Cleaned } from '@/shared/words'
 import type { Filter, FilterInput, Template } from './queries'
 
+export type Passport = Schemas['PassportInput']
 export type LastingField = 'ratedHours' | 'litHoursADay' | 'startsADay' | 'rollM' | 'rinses'
 
 const LASTING: LastingField[] = ['ratedHours', 'litHoursADay', 'startsADay', 'rollM', 'rinses']
@@ -41,9 +42,11 @@ export interface FilterForm {
   fittedOn: string
   cleaned: Cleaned
   careFrom: string
-  valves: Filter['valves']
-  fill: Filter['fill'] | ''
+  shutOff: NonNullable<Passport['shutOff']>
+  fill: NonNullable<Passport['fill']> | ''
   stages: StageForm[]
+  /** What else is known of how it is built, and what sits where; places name stages by the number they had when read. */
+  read?: { passport: Passport; stated: boolean; keys: number[] }
 }
 
 let nextKey = 1
@@ -79,7 +82,7 @@ export function blankFilter(): FilterForm {
     fittedOn: '',
     cleaned: 'UNKNOWN',
     careFrom: '',
-    valves: 'NONE',
+    shutOff: 'NONE',
     fill: '',
     stages: [],
   }
@@ -102,6 +105,19 @@ export function cleanedOn(form: FilterForm): Schemas['CleanedInput'] {
 const typed = (value: number | undefined) => (value === undefined ? '' : String(value))
 
 export function fromFilter(filter: Filter): FilterForm {
+  const stages = filter.stages.map((stage) => ({
+    key: nextKey++,
+    id: stage.id,
+    kind: stage.kind,
+    label: stage.label,
+    quantity: String(stage.quantity),
+    massG: typed(stage.massG),
+    make: stage.make,
+    bagged: stage.bagged,
+    fittedOn: stage.fittedOn ?? '',
+    size: stage.size,
+    lasting: lastingOf((field) => typed(stage.lasting[field])),
+  }))
   return {
     name: filter.name,
     kind: filter.kind,
@@ -113,22 +129,45 @@ export function fromFilter(filter: Filter): FilterForm {
     fittedOn: filter.fittedOn ?? '',
     cleaned: { EXACT: 'KNOWN', ABOUT: 'ABOUT', UNKNOWN: 'UNKNOWN' }[filter.cleaned.sureness] as Cleaned,
     careFrom: filter.cleaned.sureness === 'UNKNOWN' ? '' : filter.cleaned.on,
-    valves: filter.valves,
-    fill: filter.fill,
-    stages: filter.stages.map((stage) => ({
-      key: nextKey++,
-      id: stage.id,
-      kind: stage.kind,
-      label: stage.label,
-      quantity: String(stage.quantity),
-      massG: typed(stage.massG),
-      make: stage.make,
-      bagged: stage.bagged,
-      fittedOn: stage.fittedOn ?? '',
-      size: stage.size,
-      lasting: lastingOf((field) => typed(stage.lasting[field])),
-    })),
+    shutOff: filter.passport.shutOff ?? 'NONE',
+    fill: filter.passport.fill ?? '',
+    stages,
+    read: { passport: filter.passport, stated: filter.placesStated, keys: stages.map((stage) => stage.key) },
   }
+}
+
+/**
+ * What sits where, after stages were added, removed or moved: each place keeps its own, and a new stage that lies in no place
+ * yet has a tray of its own at the end.
+ */
+export function chambersAfter(form: FilterForm): Passport['chambers'] {
+  const { read } = form
+  if (!read?.stated) return undefined
+  const placed = new Set<number>()
+  const chambers = (read.passport.chambers ?? []).map((chamber) => ({
+    ...chamber,
+    places: chamber.places.map((place) => ({
+      ...place,
+      contents: place.contents.flatMap((content) => {
+        const now = form.stages.findIndex((stage) => stage.key === read.keys[content.stage])
+        if (now < 0) return []
+        placed.add(now)
+        return [{ ...content, stage: now }]
+      }),
+    })),
+  }))
+  const loose = form.stages.flatMap((stage, i) =>
+    stageWord(stage.kind).lies && !placed.has(i) ? [{ stage, i }] : [],
+  )
+  for (const { stage, i } of loose) {
+    chambers.at(-1)?.places.push({
+      name: `the tray of the ${(stage.label || stageWord(stage.kind).label).toLowerCase()}`,
+      kind: 'TRAY',
+      emptiedInPlace: false,
+      contents: [{ stage: i, packing: stage.bagged ? 'BAG' : 'PIECE' }],
+    })
+  }
+  return chambers
 }
 
 /** What was typed as the request wants it, and what is no number at its field. */
@@ -172,8 +211,12 @@ export function toInput(form: FilterForm): { input: FilterInput; errors: Record<
     fittedOn: form.fittedOn || undefined,
     careFrom: cleanedOn(form).on,
     careSureness: cleanedOn(form).sureness,
-    valves: form.valves,
-    fill: form.fill || undefined,
+    passport: {
+      ...form.read?.passport,
+      shutOff: form.shutOff,
+      fill: form.fill || undefined,
+      chambers: chambersAfter(form),
+    },
     stages,
   }
   return { input, errors }

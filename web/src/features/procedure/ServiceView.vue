@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { insideAfter, TrayPicture, tubsOf } from '@/features/filter'
 import { PhotoStrip } from '@/features/visit'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { useKeys } from '@/shared/keys'
@@ -41,6 +42,15 @@ const previous = computed(() =>
     .slice(0, place.value - 1 || undefined)
     .findLast((step) => progress.value.done.has(step.id) || progress.value.skipped.has(step.id)),
 )
+/** The picture says what is out only where something comes out of a place. */
+const inside = computed(() => insideAfter(steps.value, progress.value.done, current.value))
+const pictured = computed(() => {
+  const view = guided.view.value
+  const moves = steps.value.some((step) =>
+    step.effects.some((effect) => ['FILTER_OPENED', 'PLACE_OUT'].includes(effect)),
+  )
+  return view?.inside?.chambers.length && moves ? view.inside : undefined
+})
 const timers = computed(() =>
   progress.value.timers.map((timer) => ({ ...timer, left: timer.endsAt - now.value })),
 )
@@ -123,6 +133,14 @@ const grade = (finding: Finding | undefined) => {
               "
             />
             <aside>
+              <TrayPicture
+                v-if="pictured"
+                :chambers="pictured.chambers"
+                :parts="pictured.stages"
+                :lid="pictured.lid"
+                :inside="inside"
+                :tubs="tubsOf(steps)"
+              />
               <p v-for="(step, i) in next" :key="step.id" class="next">
                 <b v-if="i === 0">Next</b> {{ step.text }}
               </p>

@@ -106,6 +106,11 @@ useKeys((key) => {
               :to="{ name: 'edit-filter', params: { tank: props.tank, filter: filter.id } }"
               >Change filter</RouterLink
             >
+            <RouterLink
+              class="small change"
+              :to="{ name: 'inside-filter', params: { tank: props.tank, filter: filter.id } }"
+              >{{ filter.placesStated ? 'What sits where' : 'Say what sits where' }}</RouterLink
+            >
           </div>
           <WaterPath :filter="filter" :forecasts="all" :today="now" />
         </section>

@@ -34,7 +34,10 @@ class ArchitectureTest {
     static final ArchRule visits_rest_on_intervals = only("visit", "interval", "filter", "tank", "calc");
 
     @ArchTest
-    static final ArchRule procedures_rest_on_filters = only("procedure", "filter", "tank", "calc");
+    static final ArchRule passports_rest_on_filters = only("passport", "filter", "calc");
+
+    @ArchTest
+    static final ArchRule procedures_rest_on_passports = only("procedure", "passport", "filter", "tank", "calc");
 
     @ArchTest
     static final ArchRule water_rests_on_tanks = only("water", "tank", "calc");
@@ -50,7 +53,7 @@ class ArchitectureTest {
 
     @ArchTest
     static final ArchRule the_picture_of_a_site_rests_on_visits_procedures_and_water =
-            only("site", "visit", "procedure", "water", "interval", "filter", "tank", "calc");
+            only("site", "visit", "procedure", "passport", "water", "interval", "filter", "tank", "calc");
 
     @ArchTest
     static final ArchRule an_agenda_rests_on_the_picture_and_the_planner =

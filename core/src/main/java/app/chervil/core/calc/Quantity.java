@@ -10,6 +10,8 @@ public enum Quantity {
     MASS,
     /** Metres: lifts, heads, lengths of hose and roll. */
     LENGTH,
+    /** Millimetres: grains, holes, hoses, sheets of foam. */
+    SIZE,
     /** Millilitres: doses. */
     DOSE,
     /** Degrees Celsius. */

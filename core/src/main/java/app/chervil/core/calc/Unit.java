@@ -15,6 +15,8 @@ public enum Unit {
     OUNCE(Quantity.MASS, "oz", 28.349523125),
     METRE(Quantity.LENGTH, "m", 1),
     FOOT(Quantity.LENGTH, "ft", 0.3048),
+    MILLIMETRE(Quantity.SIZE, "mm", 1),
+    INCH(Quantity.SIZE, "in", 25.4),
     MILLILITRE(Quantity.DOSE, "mL", 1),
     /** One 768th of the US gallon. */
     US_TEASPOON(Quantity.DOSE, "tsp", 4.92892159375),

@@ -21,6 +21,7 @@ public record Units(Map<Quantity, Unit> chosen) {
             Unit.LITRES_AN_HOUR,
             Unit.GRAM,
             Unit.METRE,
+            Unit.MILLIMETRE,
             Unit.MILLILITRE,
             Unit.CELSIUS,
             Unit.MG_PER_L,

@@ -22,14 +22,15 @@ public record BacteriaHomes(List<Home> stages, BacteriaHome where) {
     }
 
     /** One stage of one filter. */
-    public record Home(long filter, FilterKind filterKind, long stage, StageKind kind) {}
+    public record Home(long filter, long stage, StageKind kind) {}
 
     /**
      * A task of a service.
      *
      * @param stage empty for the whole filter
+     * @param mediaOut whether bio media leaves its place for it, be it only to reach what lies below
      */
-    public record Touched(long filter, Optional<Long> stage, CareAction action) {}
+    public record Touched(long filter, Optional<Long> stage, CareAction action, boolean mediaOut) {}
 
     /**
      * How much a service disturbs the bacteria, 0 not at all to 3 severely.
@@ -39,7 +40,7 @@ public record BacteriaHomes(List<Home> stages, BacteriaHome where) {
     public int disturbance(Collection<Touched> service) {
         int most = 0;
         for (Touched touched : service) {
-            most = Math.max(most, Math.max(alone(touched), opened(touched)));
+            most = Math.max(most, Math.max(alone(touched), touched.mediaOut() ? DISTURBING : 0));
         }
         if (mostFoam(service)) {
             most = Math.max(most, DISTURBING);
@@ -56,20 +57,6 @@ public record BacteriaHomes(List<Home> stages, BacteriaHome where) {
         return home(touched)
                 .map(home -> home.kind().home().disturbedBy(touched.action()))
                 .orElse(0);
-    }
-
-    /** An opened canister disturbs the bio media in it, whatever it was opened for. */
-    private int opened(Touched touched) {
-        boolean opens = touched.action() == CareAction.OPEN
-                || home(touched)
-                        .filter(home -> home.filterKind() == FilterKind.CANISTER
-                                && home.kind().insideCanister())
-                        .isPresent();
-        boolean holdsMedia = stages.stream()
-                .anyMatch(home -> home.filter() == touched.filter()
-                        && home.filterKind() == FilterKind.CANISTER
-                        && home.kind() == StageKind.BIO_MEDIA);
-        return opens && holdsMedia ? DISTURBING : 0;
     }
 
     /** Over half of the tank's foam, sponges and cartridges; a pre-filter counts where there is nothing else. */

@@ -4,5 +4,7 @@ package app.chervil.core.filter;
 public enum FlowDirection {
     BOTTOM_UP,
     TOP_DOWN,
-    SIDE_THEN_TRAYS
+    SIDE_THEN_TRAYS,
+    /** Foams stand beside each other, and the media in a chamber of its own. */
+    TWO_CHAMBER
 }

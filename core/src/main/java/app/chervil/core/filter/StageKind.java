@@ -139,4 +139,29 @@ public enum StageKind {
     public boolean measuredByMass() {
         return traits.contains(MASS);
     }
+
+    /** Whether it lies in a tray, a cage or a box, rather than being part of the machine or hanging outside. */
+    public boolean lies() {
+        return stopsDirtInside() || measuredByMass() || this == CARTRIDGE;
+    }
+
+    /** Whether it stops dirt where it lies, so that it does not go back unwashed. */
+    public boolean isMechanical() {
+        return stopsDirtInside() || this == CARTRIDGE || this == SPONGE;
+    }
+
+    /** Whether it takes something out of the water by itself, and holds no bacteria. */
+    public boolean isChemical() {
+        return measuredByMass() && home == Home.NONE;
+    }
+
+    /** Whether taking it out leaves the tank's bacteria alone: a fine pad, floss or a bag of chemical media. */
+    public boolean isPadOrBag() {
+        return isChemical() || home == Home.UNTIL_CHANGED;
+    }
+
+    /** Whether it belongs to a lamp. */
+    public boolean isOfLamp() {
+        return texture == Texture.LAMP;
+    }
 }

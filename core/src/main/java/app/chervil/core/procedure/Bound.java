@@ -4,17 +4,35 @@ import app.chervil.core.calc.Quantity;
 import app.chervil.core.calc.Unit;
 import app.chervil.core.calc.Units;
 import app.chervil.core.filter.Material;
+import app.chervil.core.procedure.Handled.Tray;
 import app.chervil.core.procedure.Situation.PathStage;
 import app.chervil.core.procedure.Step.About;
+import app.chervil.core.procedure.Step.Effect;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.OptionalLong;
 
-/** A template bound to the stage and task it is done for. */
-record Bound(Template template, Optional<PathStage> stage, OptionalLong task) {
+/** A template bound to the stage and task it is done for, or to the tray that is lifted. */
+record Bound(Template template, Optional<PathStage> stage, Optional<Tray> tray, OptionalLong task) {
     static Bound common(Template template) {
-        return new Bound(template, Optional.empty(), OptionalLong.empty());
+        return new Bound(template, Optional.empty(), Optional.empty(), OptionalLong.empty());
+    }
+
+    /** Work of a task; on a stage, or on the whole filter. */
+    static Bound working(Template template, Optional<PathStage> stage, long task) {
+        return new Bound(template, stage, Optional.empty(), OptionalLong.of(task));
+    }
+
+    /** What is done to a stage that is in the way. */
+    static Bound resting(Template template, PathStage stage) {
+        return new Bound(template, Optional.of(stage), Optional.empty(), OptionalLong.empty());
+    }
+
+    /** What is done to a tray. */
+    static Bound lifting(Template template, Tray tray) {
+        return new Bound(template, Optional.empty(), Optional.of(tray), OptionalLong.empty());
     }
 
     /**
@@ -52,7 +70,9 @@ record Bound(Template template, Optional<PathStage> stage, OptionalLong task) {
     }
 
     private String subject() {
-        return stage.map(one -> Long.toString(one.id())).orElse("filter");
+        return stage.map(one -> Long.toString(one.id()))
+                .or(() -> tray.map(one -> "place-" + one.number()))
+                .orElse("filter");
     }
 
     String id() {
@@ -70,14 +90,12 @@ record Bound(Template template, Optional<PathStage> stage, OptionalLong task) {
     }
 
     /** Parts go out in the order a hand meets them and back in the reverse; other work follows the water. */
-    int place(Situation situation, Reach reach) {
-        if (stage.isEmpty()) {
-            return -1;
-        }
+    int rank(Handled hands) {
+        Optional<Integer> rank = stage.map(hands::rank).or(() -> tray.map(Tray::rank));
         return switch (template.phase()) {
-            case TAKE_OUT -> reach.place(stage.get());
-            case PUT_BACK -> -reach.place(stage.get());
-            default -> situation.path().indexOf(stage.get());
+            case TAKE_OUT -> rank.orElse(-1);
+            case PUT_BACK -> -rank.orElse(1);
+            default -> stage.map(hands.situation().path()::indexOf).orElse(-1);
         };
     }
 
@@ -91,6 +109,7 @@ record Bound(Template template, Optional<PathStage> stage, OptionalLong task) {
         String text = fillings.fill(template.words()
                 .text()
                 .replace("{stages}", listed(together))
+                .replace("{place}", tray.map(Tray::name).orElse(""))
                 .replace("{stage}", stage.map(PathStage::name).orElse("filter")));
         boolean rinses = template.words().text().contains("{first}")
                 || template.words().text().contains("{draw}");
@@ -100,7 +119,9 @@ record Bound(Template template, Optional<PathStage> stage, OptionalLong task) {
         boolean pours =
                 fillings.tubs().pours(fillings.tap()) && template.words().text().matches(".*\\{(first|cleanest)}.*");
         OptionalLong ofStage = stage.map(one -> OptionalLong.of(one.id())).orElse(OptionalLong.empty());
-        About about = together.size() > 1 || concernsFilter() ? About.ALL : new About(task, ofStage);
+        OptionalInt place = tray.map(one -> OptionalInt.of(one.number())).orElse(OptionalInt.empty());
+        About about =
+                together.size() > 1 || concernsFilter() ? About.ALL : new About(task, ofStage, place, tub(fillings));
         double drawn =
                 switch (template.phase()) {
                     case DRAW -> fillings.drawnLitres();
@@ -115,6 +136,17 @@ record Bound(Template template, Optional<PathStage> stage, OptionalLong task) {
                 template.captures(),
                 template.effects(),
                 drawn);
+    }
+
+    /** The tub that something goes into when it comes out. */
+    private OptionalInt tub(Fillings fillings) {
+        boolean bio = template.effects().contains(Effect.BIO_OUT);
+        boolean dirty = template.effects().contains(Effect.DIRT_OUT);
+        Tubs tubs = fillings.tubs();
+        if (bio && tubs.count() > 0) {
+            return OptionalInt.of(tubs.count());
+        }
+        return dirty && tubs.hasOneForFoam(fillings.tap()) ? OptionalInt.of(1) : OptionalInt.empty();
     }
 
     private static String media(Situation situation) {

@@ -8,11 +8,12 @@ import static app.chervil.core.procedure.Template.step;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Material;
 import app.chervil.core.filter.StageKind;
-import app.chervil.core.procedure.Build.Fill;
-import app.chervil.core.procedure.Build.Valves;
+import app.chervil.core.passport.Build;
+import app.chervil.core.passport.Build.ShutOff;
 import app.chervil.core.procedure.Procedure.Extent;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Opening and closing that every service of a kind of filter has, whatever is done in between, in an order that never
@@ -22,6 +23,8 @@ import java.util.List;
 final class CommonSteps {
     private static final int LEAK_MINUTES = 5;
     private static final int SUMP_MINUTES = 10;
+    private static final int HEATER_MINUTES = 10;
+    private static final int FILL_MINUTES = 3;
     private static final int BAY_MINUTES = 10;
     private static final int SUMP_SETTLES_MINUTES = 3;
 
@@ -29,24 +32,27 @@ final class CommonSteps {
 
     static List<Template> around(Situation situation, Extent extent) {
         List<Template> steps = new ArrayList<>();
-        if (extent.stops() || extent.waterLeaves()) {
+        if (extent.stops() || extent.waterLeaves() || extent.dry()) {
             steps.add(step(Phase.PREPARE, "gloves", "Cover cuts, put on gloves, and lay out towel and drip tray.")
                     .mind(GERMS, WET_FLOOR)
                     .using(Material.GLOVES));
-            heater(steps);
+        }
+        if (extent.stops() || extent.waterLeaves()) {
+            heater(situation.build(), steps);
         }
         if (extent.tubs().count() > 0) {
             steps.add(step(Phase.DRAW, "draw", "{draw}").mind(SIPHON).does(WATER_OUT));
         }
         if (extent.stops()) {
             stopping(situation, extent, steps);
-            if (situation.build().hangsOnHoses() && (extent.hosesOff() || extent.bayOpened())) {
+            boolean letsWater = extent.opened() || extent.hosesOff() || extent.bayOpened();
+            if (situation.build().hangsOnHoses() && letsWater) {
                 shutting(situation.build(), extent, steps);
                 drained(situation, steps);
             } else if (extent.hosesOff() && !situation.build().hangsOnHoses()) {
                 hosesOff(steps, "Let the pipes drain back, then take the hoses off over a bucket.", Material.BUCKET);
             }
-            opening(extent, steps);
+            opening(situation.build(), extent, steps);
             filling(situation.build(), extent, steps);
         }
         if (extent.waterLeaves()) {
@@ -60,14 +66,18 @@ final class CommonSteps {
         if (extent.stops()) {
             starting(situation, extent, steps);
         }
-        if (extent.stops() || extent.waterLeaves()) {
+        if (extent.stops() || extent.waterLeaves() || extent.dry()) {
             steps.add(step(Phase.FINISH, "finish", "Check that leak sensor and cords are dry, then wash your hands.")
                     .mind(ELECTRICITY, GERMS));
         }
         return steps;
     }
 
-    private static void heater(List<Template> steps) {
+    private static void heater(Build build, List<Template> steps) {
+        if (build.heaterNeedsFlow()) {
+            heaterInTheFlow(build, steps);
+            return;
+        }
         steps.add(step(Phase.HEATER_OFF, "heater-off", "Turn the heater off.")
                 .because(
                         "Out of the water it cracks or burns. Let it cool ten minutes before the level falls below it.")
@@ -79,7 +89,21 @@ final class CommonSteps {
                 .does(HEATER_ON));
     }
 
-    private static boolean measuresFlow(Situation situation) {
+    /** In a hose or in the filter itself it has no water to give its heat to once the pump stands. */
+    private static void heaterInTheFlow(Build build, List<Template> steps) {
+        String which = build.current().heater() == Build.HeaterPlace.IN_LINE ? "in-line heater" : "filter's heater";
+        steps.add(step(Phase.HEATER_OFF, "heater-off", "Turn the " + which + " off, and let it cool while water runs.")
+                .because("Without flow it burns out, so it is off before the pump stops.")
+                .mind(ELECTRICITY)
+                .waiting(HEATER_MINUTES)
+                .does(HEATER_OFF));
+        steps.add(step(Phase.HEATER_ON, "heater-on", "Is water moving through {filter}? Turn the " + which + " on.")
+                .because("Last of all, and never without flow.")
+                .mind(ELECTRICITY)
+                .does(HEATER_ON));
+    }
+
+    static boolean measuresFlow(Situation situation) {
         FilterKind kind = situation.kind();
         return situation.practice().measuresFlow() && kind != FilterKind.AIR_SPONGE && kind != FilterKind.UV_UNIT;
     }
@@ -131,33 +155,51 @@ final class CommonSteps {
     }
 
     private static void shutting(Build build, Extent extent, List<Template> steps) {
-        boolean valves = build.valves() == Valves.AT_COUPLINGS;
-        steps.add(
-                valves
-                        ? step(Phase.SHUT, "shut", "Shut both valves.").does(WATER_SHUT)
-                        : step(
-                                        Phase.SHUT,
-                                        "break",
-                                        "Lift both hose ends out of the tank's water so that air gets in, and fix them there.")
-                                .because(
-                                        "That breaks the siphon: without valves nothing else holds the tank's water back.")
-                                .mind(FLOOD)
-                                .does(HANDS_IN, WATER_SHUT));
-        if (extent.hosesOff()) {
-            if (valves) {
-                hosesOff(steps, "Undo the couplings over the drip tray.");
-            } else {
-                hosesOff(
-                        steps,
-                        "Hold a bucket below, take the hoses off the filter and let them drain.",
-                        Material.BUCKET);
+        switch (build.water().shutOff()) {
+            case VALVES -> {
+                steps.add(step(Phase.SHUT, "shut", "Shut both valves.").does(WATER_SHUT));
+                if (extent.hosesOff()) {
+                    hosesOff(steps, "Undo the couplings over the drip tray.");
+                }
+                steps.add(step(Phase.WATER_ON, "open", "Open both valves.").does(WATER_ON));
+            }
+            case BLOCK -> {
+                steps.add(step(Phase.SHUT, "shut", "Shut the lever of the hose block.")
+                        .does(WATER_SHUT));
+                if (extent.hosesOff()) {
+                    blockOff(steps);
+                }
+                steps.add(step(Phase.WATER_ON, "open", "Open the lever of the hose block.")
+                        .does(WATER_ON));
+            }
+            case NONE -> {
+                steps.add(step(
+                                Phase.SHUT,
+                                "break",
+                                "Lift both hose ends out of the tank's water so that air gets in, and fix them there.")
+                        .because("That breaks the siphon: without valves nothing else holds the tank's water back.")
+                        .mind(FLOOD)
+                        .does(HANDS_IN, WATER_SHUT));
+                if (extent.hosesOff()) {
+                    hosesOff(
+                            steps,
+                            "Hold a bucket below, take the hoses off the filter and let them drain.",
+                            Material.BUCKET);
+                }
+                steps.add(step(Phase.WATER_ON, "ends-in", "Put both hose ends back into the water.")
+                        .does(HANDS_IN, WATER_ON));
             }
         }
-        steps.add(
-                valves
-                        ? step(Phase.WATER_ON, "open", "Open both valves.").does(WATER_ON)
-                        : step(Phase.WATER_ON, "ends-in", "Put both hose ends back into the water.")
-                                .does(HANDS_IN, WATER_ON));
+    }
+
+    /** It fits one way only, so that nothing has to be marked. */
+    private static void blockOff(List<Template> steps) {
+        steps.add(step(Phase.UNCOUPLE, "uncouple", "Lift the hose block off over the drip tray.")
+                .mind(WET_FLOOR)
+                .does(HANDS_IN, HOSES_OFF));
+        steps.add(step(Phase.CONNECT, "connect", "Press the hose block back until it clicks.")
+                .because("It fits one way only. If it needs force, look for a ring that is not seated.")
+                .does(HANDS_IN, HOSES_ON));
     }
 
     /** The lamp of a UV unit lies dry in its sleeve; only with the sleeve does the unit's water come out. */
@@ -187,12 +229,20 @@ final class CommonSteps {
                 .does(HANDS_IN, HOSES_ON));
     }
 
-    private static void opening(Extent extent, List<Template> steps) {
+    private static void opening(Build build, Extent extent, List<Template> steps) {
         if (!extent.opened()) {
             return;
         }
-        steps.add(step(Phase.OPEN, "lid-off", "Release the clamps opposite each other, then wiggle the head up.")
-                .does(HANDS_IN, FILTER_OPENED));
+        if (Extent.isCarried(build)) {
+            steps.add(step(Phase.CARRY, "carry", "Carry {filter}, upright, to where there is room above it.")
+                    .because("It is full of water.")
+                    .mind(HEAVY, WET_FLOOR)
+                    .does(HANDS_IN));
+            steps.add(step(Phase.CARRY_BACK, "stand", "Stand {filter} back in its place, upright.")
+                    .mind(HEAVY)
+                    .does(HANDS_IN));
+        }
+        steps.add(step(Phase.OPEN, "lid-off", lidOff(build)).does(HANDS_IN, FILTER_OPENED));
         if (extent.emptied()) {
             steps.add(step(Phase.TIP, "tip", "Tip away the water that is left in the canister.")
                     .because("It holds the loosest dirt, and nothing that lives is in it now.")
@@ -203,12 +253,49 @@ final class CommonSteps {
             steps.add(step(Phase.HOUSING, "housing", "Wash housing and empty trays under the tap, away from all media.")
                     .because("You chose full cleaning for this tank."));
         }
-        steps.add(step(
+        seated(build).ifPresent(steps::add);
+        steps.add(lid(build));
+    }
+
+    /** The head goes on. */
+    static Template lid(Build build) {
+        String mark = build.housing().alignmentMark() ? ", its mark on the mark of the body," : "";
+        return step(
                         Phase.LID,
                         "lid",
-                        "Wipe the lid's seal, grease it thinly, press the head down and close the clamps.")
-                .because("Clamps close without force. If they need force, a tray or the head is not seated.")
-                .does(HANDS_IN, FILTER_SHUT));
+                        "Wipe the lid's seal, grease it thinly, press the head down" + mark + " and close the "
+                                + latches(build) + ".")
+                .because("They close without force. If they need force, a tray or the head is not seated.")
+                .does(HANDS_IN, FILTER_SHUT);
+    }
+
+    private static String lidOff(Build build) {
+        String how = build.housing().latches() > 2
+                ? "Release the latches opposite each other"
+                : "Release the " + latches(build);
+        return how + (build.housing().wiggle() ? ", then wiggle the head up." : ", then lift the head straight up.");
+    }
+
+    private static String latches(Build build) {
+        return switch (build.housing().latches()) {
+            case 0 -> "lock";
+            case 1 -> "latch";
+            default -> "latches";
+        };
+    }
+
+    /** What is looked at before the head goes on. */
+    static Optional<Template> seated(Build build) {
+        boolean vent = build.housing().ventTube();
+        boolean guard = build.housing().pumpGuard();
+        if (!vent && !guard) {
+            return Optional.empty();
+        }
+        String words =
+                (vent ? "Is the vent tube up? " : "") + (guard ? "Is the guard over the pump, and no bag on it?" : "");
+        return Optional.of(step(Phase.LID, "seated", words.strip())
+                .because("A tube that lies down traps air, and a bag on the guard starves the pump.")
+                .does(HANDS_IN));
     }
 
     private static void filling(Build build, Extent extent, List<Template> steps) {
@@ -218,26 +305,46 @@ final class CommonSteps {
                             .does(FILLED));
         }
         if (extent.opened()) {
-            Template fill =
-                    switch (build.fill()) {
-                        case OPEN_TOP ->
-                            step(Phase.FILL_OPEN, "fill", "Fill the canister to its rim by jug with clean tank water.");
-                        case CAP ->
-                            step(
-                                    Phase.FILL_BY_CAP,
-                                    "fill",
-                                    "Fill the canister through its cap by jug with clean tank water, then shut the cap.");
-                        case SELF ->
-                            step(
-                                    Phase.FILL_SELF,
-                                    "fill",
-                                    "Let it fill: press the primer, or wait until the gurgling stops.");
-                    };
-            String clean = build.fill() == Fill.SELF
-                    ? "A pump that starts dry draws air."
-                    : "Not from the tubs you rinsed in. A pump that starts dry draws air.";
-            steps.add(fill.because(clean).does(FILLED));
+            steps.add(filled(build, extent).does(FILLED));
         }
+    }
+
+    private static Template filled(Build build, Extent extent) {
+        String clean = "Not from the tubs you rinsed in. A pump that starts dry draws air.";
+        String dry = "A pump that starts dry draws air.";
+        return switch (build.water().fill()) {
+            case OPEN_TOP ->
+                step(Phase.FILL_OPEN, "fill", "Fill the canister to its rim by jug with clean tank water.")
+                        .because(clean);
+            case CAP -> throughTheCap(build, extent).because(clean);
+            case PRIMER ->
+                step(Phase.FILL_SELF, "fill", "Press the primer until the gurgling stops.")
+                        .because(dry)
+                        .waiting(FILL_MINUTES);
+            case BULB ->
+                step(Phase.FILL_SELF, "fill", "Squeeze the bulb in the hose until water runs and the gurgling stops.")
+                        .because(dry)
+                        .waiting(FILL_MINUTES);
+            case SELF ->
+                step(Phase.FILL_SELF, "fill", "Let it fill: wait until the gurgling stops.")
+                        .because(dry)
+                        .waiting(FILL_MINUTES);
+        };
+    }
+
+    /** The cap is shut before water can come: before the hoses where valves hold it, else with their ends still up. */
+    private static Template throughTheCap(Build build, Extent extent) {
+        boolean endsUp = build.water().shutOff() == ShutOff.NONE && extent.hosesOff();
+        return endsUp
+                ? step(
+                        Phase.FILL_BY_CAP_ON,
+                        "fill",
+                        "Fill the canister through its cap by jug with clean tank water, the hose ends still up, until"
+                                + " almost full. Then shut the cap.")
+                : step(
+                        Phase.FILL_BY_CAP,
+                        "fill",
+                        "Fill the canister through its cap by jug with clean tank water, then shut the cap.");
     }
 
     private static void starting(Situation situation, Extent extent, List<Template> steps) {
@@ -250,7 +357,7 @@ final class CommonSteps {
                         "Dry your hands, check the drip loop, and plug in "
                                 + (kind == FilterKind.UV_UNIT ? "the pump of {filter}" : "{filter}")
                                 + ". Is water moving?" + off)
-                .because("A filter left off is the costliest slip of all.")
+                .because("A filter left off is the costliest slip of all." + pause(situation.build()))
                 .mind(ELECTRICITY)
                 .writes(RESTART)
                 .does(POWER_ON));
@@ -272,6 +379,13 @@ final class CommonSteps {
                     .because("This is the clean baseline that later losses are judged by.")
                     .writes(FLOW_AFTER));
         }
+    }
+
+    /** What lets air out by itself stands still for a while. */
+    static String pause(Build build) {
+        return build.water().purge() == Build.Purge.NONE
+                ? ""
+                : " This one stops by itself to let air out: wait for it to run again before you confirm.";
     }
 
     private static Template watching(FilterKind kind, boolean lampWaits) {

@@ -15,6 +15,7 @@ enum Phase {
     SHUT,
     MARK,
     UNCOUPLE,
+    CARRY,
     COOL,
     SOAK,
     OPEN,
@@ -42,7 +43,10 @@ enum Phase {
     FILL_OPEN,
     LID,
     FILL_BY_CAP,
+    CARRY_BACK,
     CONNECT,
+    /** Where nothing shuts the hoses: they are on, with their ends still up. */
+    FILL_BY_CAP_ON,
     WATER_ON,
     FILL_SELF,
     LEVEL,

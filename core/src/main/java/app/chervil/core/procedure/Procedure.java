@@ -4,6 +4,7 @@ import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Material;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.passport.Build;
 import app.chervil.core.procedure.Bound.Fillings;
 import app.chervil.core.procedure.Situation.Asked;
 import app.chervil.core.procedure.Situation.Chore;
@@ -16,8 +17,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalLong;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
@@ -28,8 +29,11 @@ import java.util.stream.Collectors;
  * @param steps in the order they are done; empty only if nothing was asked for
  * @param tubs of tank water to draw
  * @param tasks that these steps do: those asked for, without a rinse of what is replaced, and the washing of what is lifted
+ * @param minutes of work, waits apart
  */
-public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks) {
+public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks, int minutes) {
+    private static final int SET_UP_MINUTES = 35;
+
     public Procedure {
         steps = List.copyOf(steps);
         tasks = List.copyOf(tasks);
@@ -44,22 +48,39 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks) {
     /** Assembles the steps for a situation. */
     public static Procedure assemble(Situation asked) {
         Situation plain = asked.doing(withoutRinsesOfReplaced(opened(asked)));
-        Reach reach = Reach.of(plain);
-        Situation situation = plain.doing(withWashingOfLifted(plain, reach));
-        Extent extent = Extent.of(situation, reach);
+        Handled hands = Handled.of(plain);
+        Situation situation = plain.doing(withWashingOfLifted(plain, hands));
+        Extent extent = Extent.of(situation, hands);
         List<Bound> bound = new ArrayList<>();
         situation.work().chores().stream().sorted().forEach(chore -> ChoreSteps.of(chore)
                 .forEach(template -> bound.add(Bound.common(template))));
         for (Asked task : situation.work().tasks()) {
-            ofTask(situation, task).forEach(bound::add);
+            ofTask(situation, hands, extent, task).forEach(bound::add);
         }
-        resting(situation, reach).forEach(stage -> StepCatalogue.resting(stage.kind())
-                .forEach(template -> bound.add(new Bound(template, Optional.of(stage), OptionalLong.empty()))));
+        resting(situation, hands).forEach(stage -> StepCatalogue.resting(stage.kind())
+                .forEach(template -> bound.add(Bound.resting(template, stage))));
+        hands.trays().forEach(tray -> StepCatalogue.tray(tray.holds(), extent.tubs(), extent.tap())
+                .forEach(template -> bound.add(Bound.lifting(template, tray))));
         CommonSteps.around(situation, extent).forEach(template -> bound.add(Bound.common(template)));
         return new Procedure(
-                ordered(situation, reach, extent, bound),
+                ordered(situation, hands, extent, bound),
                 extent.tubs(),
-                situation.work().tasks());
+                situation.work().tasks(),
+                WorkMinutes.of(situation, hands, extent));
+    }
+
+    /** The steps of putting a filter together and starting it; in the order they are given. */
+    public static Procedure setUp(Situation situation) {
+        Tubs none = new Tubs(0, 0, false);
+        Fillings fillings = new Fillings(situation, none, 0, 0);
+        List<Moment> steps = SetUpSteps.of(situation).stream()
+                .map(one -> new Moment(one.template().phase(), one.step(fillings, List.of())))
+                .toList();
+        return new Procedure(
+                OwnSteps.among(steps, situation.passport().ownSteps()),
+                none,
+                List.of(),
+                SET_UP_MINUTES + situation.passport().places().size());
     }
 
     /** To open a canister is to wash every foam and pad in it; one without any has its bio media looked at. */
@@ -89,12 +110,12 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks) {
     }
 
     /** No foam goes back unwashed that was lifted to reach another. */
-    private static List<Asked> withWashingOfLifted(Situation situation, Reach reach) {
+    private static List<Asked> withWashingOfLifted(Situation situation, Handled hands) {
         List<Asked> tasks = new ArrayList<>(situation.work().tasks());
         Set<Long> worked = new HashSet<>();
         tasks.forEach(task -> task.stage().ifPresent(worked::add));
         situation.path().stream()
-                .filter(stage -> reach.lifts(stage) && !worked.contains(stage.id()))
+                .filter(stage -> hands.lifts(stage) && !worked.contains(stage.id()))
                 .forEach(stage -> washing(situation, stage).ifPresent(tasks::add));
         return tasks;
     }
@@ -108,37 +129,49 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks) {
     }
 
     /** What is lifted and not worked on: bio media rests under water, a bag of chemical media beside it. */
-    private static List<PathStage> resting(Situation situation, Reach reach) {
+    private static List<PathStage> resting(Situation situation, Handled hands) {
         Set<Long> worked = new HashSet<>();
         situation.work().tasks().forEach(task -> task.stage().ifPresent(worked::add));
         return situation.path().stream()
-                .filter(stage -> reach.lifts(stage) && !worked.contains(stage.id()))
+                .filter(stage -> hands.lifts(stage) && !worked.contains(stage.id()))
                 .filter(stage -> StepCatalogue.rests(stage.kind()))
                 .toList();
     }
 
-    private static List<Bound> ofTask(Situation situation, Asked asked) {
+    private static List<Bound> ofTask(Situation situation, Handled hands, Extent extent, Asked asked) {
         Optional<PathStage> stage = situation.stageOf(asked);
-        List<Template> templates = stage.map(one -> StepCatalogue.forStage(one, asked.action(), situation.build()))
-                .orElseGet(() -> StepCatalogue.forWholeFilter(asked.action()));
+        List<Template> templates;
+        if (extent.dry()) {
+            templates = StepCatalogue.sockSwappedDry();
+        } else if (stage.filter(hands::rides).filter(Procedure::isBio).isPresent()) {
+            templates = StepCatalogue.dippedInItsTray();
+        } else {
+            templates = stage.map(one -> StepCatalogue.forStage(one, asked.action(), situation.build()))
+                    .orElseGet(() -> StepCatalogue.forWholeFilter(asked.action()));
+        }
         return templates.stream()
-                .map(template -> new Bound(template, stage, OptionalLong.of(asked.task())))
+                .map(template -> Bound.working(template, stage, asked.task()))
                 .toList();
     }
 
-    private static List<Step> ordered(Situation situation, Reach reach, Extent extent, List<Bound> bound) {
+    private static List<Step> ordered(Situation situation, Handled hands, Extent extent, List<Bound> bound) {
         Fillings fillings = new Fillings(situation, extent.tubs(), extent.tubs().litres(), extent.vacuumLitres());
         boolean newLamp = bound.stream().anyMatch(one -> one.template().code().equals("lamp-new"));
         Map<String, List<Bound>> same = bound.stream()
                 .filter(one -> keeps(one.template(), extent))
                 .filter(one -> !(newLamp && one.template().code().equals("lamp-in")))
                 .sorted(Comparator.comparing((Bound one) -> one.template().phase())
-                        .thenComparing(one -> one.place(situation, reach)))
+                        .thenComparing(one -> one.rank(hands)))
                 .collect(Collectors.groupingBy(Bound::id, LinkedHashMap::new, Collectors.toList()));
-        return same.values().stream()
-                .map(group -> group.get(0).step(fillings, stagesOf(group)))
+        List<Moment> steps = same.values().stream()
+                .map(group ->
+                        new Moment(group.get(0).template().phase(), group.get(0).step(fillings, stagesOf(group))))
                 .toList();
+        return OwnSteps.among(steps, situation.passport().ownSteps());
     }
+
+    /** A step and when it comes. */
+    record Moment(Phase phase, Step step) {}
 
     /** A second squeeze, and a last one, want water of their own. */
     private static boolean keeps(Template template, Extent extent) {
@@ -173,6 +206,7 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks) {
      * @param emptied whether nothing is left inside the opened canister
      * @param vacuumLitres drained by the vacuum, zero without one
      * @param waterLeaves whether water leaves the tank
+     * @param dry whether all of it is done with dry hands while the pump runs
      */
     record Extent(
             boolean stops,
@@ -184,28 +218,28 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks) {
             Tubs tubs,
             double vacuumLitres,
             boolean waterLeaves,
-            boolean tap) {
-        static Extent of(Situation situation, Reach reach) {
+            boolean tap,
+            boolean dry) {
+        static Extent of(Situation situation, Handled hands) {
             List<Asked> tasks = situation.work().tasks();
-            boolean canister = situation.build().is(FilterKind.CANISTER);
-            boolean opened = canister
+            Build build = situation.build();
+            boolean opened = build.is(FilterKind.CANISTER)
                     && (situation.does(CareAction.OPEN)
                             || situation.work().chores().contains(Chore.BIO_PART_REPLACED)
-                            || any(situation, kind -> kind.insideCanister()));
-            boolean bay = any(situation, kind -> StepCatalogue.isInBay(kind, situation.build()));
-            boolean hoses = any(situation, kind -> kind == StageKind.HOSES) || opened;
+                            || anyStage(situation, situation::isInside));
+            boolean bay = any(situation, kind -> StepCatalogue.isInBay(kind, build));
+            boolean hoses = any(situation, kind -> kind == StageKind.HOSES) || (opened && takesHosesOff(build));
             boolean vacuumed = situation.work().chores().contains(Chore.SUBSTRATE_VACUUM);
+            boolean dry = isDrySwap(situation);
             boolean handsIn =
                     any(situation, kind -> true) || situation.work().chores().contains(Chore.BIO_PART_REPLACED);
-            boolean stops = handsIn || opened || (vacuumed && situation.build().is(FilterKind.SUMP));
+            boolean stops = !dry && (handsIn || opened || (vacuumed && build.is(FilterKind.SUMP)));
             Tubs.Means means = situation.means();
             Tubs tubs = Tubs.of(
-                    rinses(situation),
-                    situation.path().stream().anyMatch(stage -> isBio(stage) && reach.lifts(stage)),
-                    vacuumed ? means.sharing(means.share() / 2) : means);
+                    rinses(situation), hands.reach().bioOut(), vacuumed ? means.sharing(means.share() / 2) : means);
             double vacuum = vacuumed ? means.share() * means.tankL() - tubs.litres() : 0;
             boolean full = opened
-                    && reach.emptied()
+                    && hands.reach().emptied()
                     && situation.practice().thoroughness() == Thoroughness.FULL
                     && !tasks.isEmpty();
             return new Extent(
@@ -213,18 +247,44 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks) {
                     opened,
                     hoses,
                     bay,
-                    opened && reach.emptied(),
+                    opened && hands.reach().emptied(),
                     full,
                     tubs,
                     vacuum,
                     stops || vacuumed || tubs.count() > 0,
-                    situation.practice().tapAllowed());
+                    situation.practice().tapAllowed(),
+                    dry);
         }
 
-        private static boolean any(Situation situation, java.util.function.Predicate<StageKind> fits) {
+        /** Hoses on the body stay on while it is opened where it stands. */
+        private static boolean takesHosesOff(Build build) {
+            return build.housing().ports() == Build.Ports.LID || isCarried(build);
+        }
+
+        static boolean isCarried(Build build) {
+            return build.is(FilterKind.CANISTER) && !build.housing().opensWhereItStands();
+        }
+
+        /** A sock that is swapped by its dry ring, with the pump running and nothing else to do. */
+        private static boolean isDrySwap(Situation situation) {
+            return situation.build().is(FilterKind.SUMP)
+                    && situation.build().current().dryGripSock()
+                    && situation.work().chores().isEmpty()
+                    && !situation.work().tasks().isEmpty()
+                    && situation.work().tasks().stream().allMatch(task -> situation
+                            .stageOf(task)
+                            .filter(stage -> stage.kind() == StageKind.SOCK)
+                            .isPresent());
+        }
+
+        private static boolean any(Situation situation, Predicate<StageKind> fits) {
+            return anyStage(situation, stage -> fits.test(stage.kind()));
+        }
+
+        private static boolean anyStage(Situation situation, Predicate<PathStage> fits) {
             return situation.work().tasks().stream()
                     .flatMap(task -> situation.stageOf(task).stream())
-                    .anyMatch(stage -> fits.test(stage.kind()));
+                    .anyMatch(fits);
         }
 
         /** Two tubs for foam and sponges, one for a pre-filter, a washable pad or a cartridge; none under the tap. */

@@ -4,6 +4,8 @@ import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.passport.Build;
+import app.chervil.core.passport.Passport;
 import app.chervil.core.procedure.Step.Effect;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.RinseWater;
@@ -18,25 +20,49 @@ import java.util.Set;
  * What a procedure is assembled from.
  *
  * @param filterName what the keeper calls it
- * @param build how it is built
+ * @param passport how it is built and what sits where
  * @param means to draw rinse water with
  * @param path the stages in the order water meets them
  * @param work tasks to be done, and chores that go with them
  */
 public record Situation(
-        String filterName, Build build, Practice practice, Tubs.Means means, List<PathStage> path, Work work) {
+        String filterName, Passport passport, Practice practice, Tubs.Means means, List<PathStage> path, Work work) {
     public Situation {
         path = List.copyOf(path);
     }
 
+    /** A filter of whose places nothing was told. */
+    public Situation(
+            String filterName, Build build, Practice practice, Tubs.Means means, List<PathStage> path, Work work) {
+        this(filterName, Passport.usual(build, kinds(path)), practice, means, path, work);
+    }
+
+    private static List<StageKind> kinds(List<PathStage> path) {
+        return path.stream().map(PathStage::kind).toList();
+    }
+
+    Build build() {
+        return passport.build();
+    }
+
     FilterKind kind() {
-        return build.kind();
+        return build().kind();
+    }
+
+    /** Kinds of stage in the order water meets them. */
+    List<StageKind> kinds() {
+        return kinds(path);
+    }
+
+    /** Whether a stage is reached only by opening what holds the water in. */
+    boolean isInside(PathStage stage) {
+        return passport.isInside(path.indexOf(stage), stage.kind());
     }
 
     /** The same with other tasks. */
     Situation doing(List<Asked> tasks) {
         Work other = new Work(tasks, work.chores(), work.mediaGrams(), work.available());
-        return new Situation(filterName, build, practice, means, path, other);
+        return new Situation(filterName, passport, practice, means, path, other);
     }
 
     /** A stage with its id and what the keeper calls it. */

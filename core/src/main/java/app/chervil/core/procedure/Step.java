@@ -33,9 +33,18 @@ public record Step(
      */
     public record Words(String text, String reason) {}
 
-    /** The task and stage a step belongs to; both empty for what every service has. */
-    public record About(OptionalLong task, OptionalLong stage) {
+    /**
+     * The task and stage a step belongs to; both empty for what every service has.
+     *
+     * @param place that is lifted or put back, by its number in the passport; empty for other steps
+     * @param tub that something is set into, 1 to 3; empty if it goes into none
+     */
+    public record About(OptionalLong task, OptionalLong stage, OptionalInt place, OptionalInt tub) {
         public static final About ALL = new About(OptionalLong.empty(), OptionalLong.empty());
+
+        public About(OptionalLong task, OptionalLong stage) {
+            this(task, stage, OptionalInt.empty(), OptionalInt.empty());
+        }
     }
 
     /**
@@ -78,6 +87,9 @@ public record Step(
         FILTER_SHUT,
         PART_OUT,
         PART_IN,
+        /** A tray or cage with what stays in it. */
+        PLACE_OUT,
+        PLACE_IN,
         LAMP_BAY_OPENED,
         LAMP_BAY_SHUT,
         HEATER_OFF,
@@ -101,6 +113,8 @@ public record Step(
         LAMP_ON,
         /** Bio media leaves its place, straight into tank water. */
         BIO_OUT,
+        /** A foam or pad that is to be rinsed leaves its place. */
+        DIRT_OUT,
         /** A foam or pad is rinsed or a new one made ready. */
         WASHED,
         /** The work of a chore is done. */

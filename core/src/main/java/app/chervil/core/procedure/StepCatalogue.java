@@ -9,6 +9,7 @@ import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Material;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.passport.Build;
 import app.chervil.core.procedure.Situation.PathStage;
 import java.util.List;
 
@@ -35,7 +36,8 @@ final class StepCatalogue {
             case PREFILTER_SPONGE ->
                 List.of(
                         out("Hold a cup under the {stage} and pull it off the intake, slowly.")
-                                .because("What it holds must not fall back into the tank."),
+                                .because("What it holds must not fall back into the tank.")
+                                .does(HANDS_IN, PART_OUT, DIRT_OUT),
                         first(),
                         back("Push the {stage} back onto the intake until it sits tight."));
             case STRAINER ->
@@ -55,28 +57,15 @@ final class StepCatalogue {
                                 .does(WASHED),
                         step(Phase.RINSE_SECOND, "second", "Squeeze the {stages} again {second}."),
                         back("Wring the {stage}, set it back and press it so that its air is gone."));
-            case COARSE_FOAM, MEDIUM_FOAM ->
-                action == CareAction.REPLACE ? foamReplaced() : rinsed(out("Lift the {stage} out."));
+            case COARSE_FOAM, MEDIUM_FOAM -> action == CareAction.REPLACE ? foamReplaced() : rinsed();
             case FINE_PAD, FLOSS -> action == CareAction.RINSE ? finePadRinsed() : padChanged();
             case CARTRIDGE -> action == CareAction.REBUILD ? cartridgeRebuilt() : cartridgeChanged();
-            case SOCK ->
-                List.of(
-                        out("Lift the {stage} by its ring, slowly, and let it drain.")
-                                .because("Tipped, it gives all its dirt back."),
-                        back("Hang a clean sock and press its ring down until it stops.")
-                                .using(Material.SOCK)
-                                .does(HANDS_IN, PART_IN, WASHED));
+            case SOCK -> sock();
             case FLEECE_ROLL ->
                 List.of(
                         out("Take the used {stage} out."),
                         back("Fit a new roll and thread it as its label shows.").using(Material.FLEECE_ROLL));
-            case BIO_MEDIA ->
-                List.of(
-                        bioOut().writes(FINDING),
-                        step(Phase.DIP, "dip", "Dip the {stage} in {bio}, in its tray or bag, gently.")
-                                .because(
-                                        "Silt goes, the bacteria stay. Shaking knocks them off, and drying kills them."),
-                        bioBack());
+            case BIO_MEDIA -> List.of(bioOut().writes(FINDING), dip(), bioBack());
             case CARBON, PHOSPHATE_REMOVER ->
                 List.of(
                         out("Take the spent {stage} out."),
@@ -135,6 +124,39 @@ final class StepCatalogue {
                         back("Put the {stage} back in its place."));
     }
 
+    /** A tray or cage that is lifted with what stays in it; where it waits depends on what it holds. */
+    static List<Template> tray(Handled.Holds holds, Tubs tubs, boolean tap) {
+        Template out =
+                switch (holds) {
+                    case BACTERIA ->
+                        step(Phase.TAKE_OUT, "lift", "Lift {place} out and set it under water in {bio}.")
+                                .because("The bacteria in it die within the hour if they dry or stand without air.")
+                                .does(HANDS_IN, PLACE_OUT, BIO_OUT);
+                    case DIRT ->
+                        tubs.hasOneForFoam(tap)
+                                ? step(Phase.TAKE_OUT, "lift", "Lift {place} out and set it {first}.")
+                                        .because("What drips from it is dirt.")
+                                        .does(HANDS_IN, PLACE_OUT, DIRT_OUT)
+                                : step(Phase.TAKE_OUT, "lift", "Lift {place} out and set it in an empty bucket.")
+                                        .because("What drips from it is dirt.")
+                                        .using(Material.BUCKET)
+                                        .does(HANDS_IN, PLACE_OUT);
+                    case NEITHER ->
+                        step(Phase.TAKE_OUT, "lift", "Lift {place} out and lay it aside, wet.")
+                                .does(HANDS_IN, PLACE_OUT);
+                };
+        return List.of(
+                out,
+                step(Phase.PUT_BACK, "set", "Put {place} back and press it down until it stops.")
+                        .because("Water goes round a tray that is not seated. If it needs force, lift it and look.")
+                        .does(HANDS_IN, PLACE_IN));
+    }
+
+    /** Bio media that stays in a lifted tray. */
+    static List<Template> dippedInItsTray() {
+        return List.of(dip().writes(FINDING));
+    }
+
     /** Tubs of rinse water that a task wants: two for foam and sponges, one for what is rinsed once. */
     static int tubs(StageKind kind, CareAction action) {
         return switch (kind) {
@@ -152,6 +174,34 @@ final class StepCatalogue {
         return kind == StageKind.UV_LAMP
                 || kind == StageKind.UV_SLEEVE
                 || (kind == StageKind.SEALS && build.is(FilterKind.UV_UNIT));
+    }
+
+    private static List<Template> sock() {
+        return List.of(
+                out("Lift the {stage} by its ring, slowly, and let it drain.")
+                        .because("Tipped, it gives all its dirt back."),
+                back("Hang a clean sock and press its ring down until it stops.")
+                        .using(Material.SOCK)
+                        .does(HANDS_IN, PART_IN, WASHED));
+    }
+
+    /** With the pump running: only where the hand stays dry, the weir drains without a sock, and nothing powered is there. */
+    static List<Template> sockSwappedDry() {
+        return List.of(
+                step(Phase.TAKE_OUT, "out", "Lift the {stage} by its dry ring, slowly, and let it drain a minute.")
+                        .because("Your hand stays dry, so the pump runs on. If it gets wet, unplug first.")
+                        .mind(ELECTRICITY)
+                        .writes(FINDING)
+                        .waiting(1)
+                        .does(PART_OUT),
+                step(Phase.PUT_BACK, "back", "Hang a clean sock and press its ring down until it stops.")
+                        .using(Material.SOCK)
+                        .does(PART_IN, WASHED));
+    }
+
+    private static Template dip() {
+        return step(Phase.DIP, "dip", "Dip the {stage} in {bio}, in its tray or bag, gently.")
+                .because("Silt goes, the bacteria stay. Shaking knocks them off, and drying kills them.");
     }
 
     private static Template bioOut() {
@@ -178,9 +228,9 @@ final class StepCatalogue {
                 .does(WASHED);
     }
 
-    private static List<Template> rinsed(Template out) {
+    private static List<Template> rinsed() {
         return List.of(
-                out,
+                out("Lift the {stage} out.").does(HANDS_IN, PART_OUT, DIRT_OUT),
                 first(),
                 step(Phase.RINSE_SECOND, "second", "Squeeze the {stages} again {second}."),
                 step(Phase.RINSE_LAST, "last", "Pour a last jug of clean water from {bio} over the {stages}.")
@@ -205,7 +255,7 @@ final class StepCatalogue {
 
     private static List<Template> finePadRinsed() {
         return List.of(
-                out("Lift the {stage} out, flat, so that it drops nothing."),
+                out("Lift the {stage} out, flat, so that it drops nothing.").does(HANDS_IN, PART_OUT, DIRT_OUT),
                 step(Phase.RINSE_SECOND, "pad", "Rinse the {stage} {cleanest}, last of all.")
                         .does(WASHED),
                 back("Lay the {stage} back flat, out to the edges."));

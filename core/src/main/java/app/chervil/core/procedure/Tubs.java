@@ -136,6 +136,11 @@ public record Tubs(int count, double litresEach, boolean bio) {
         return !tap && rinses() == 0;
     }
 
+    /** Whether a tub is there to squeeze foam in. */
+    boolean hasOneForFoam(boolean tap) {
+        return !tap && rinses() > 0;
+    }
+
     /** Whether foam is squeezed a second time, in water of its own. */
     boolean hasSecond(boolean tap) {
         return !tap && rinses() >= 2;

@@ -109,7 +109,7 @@ public final class CareBook {
 
     /** A task as the bacteria feel it. */
     Touched touched(FilterTask task) {
-        return new Touched(filter.id(), task.stageId(), task.action());
+        return new Touched(filter.id(), task.stageId(), task.action(), filter.bringsMediaOut(task));
     }
 
     private LocalDate today() {

@@ -1,18 +1,24 @@
 package app.chervil.core.site;
 
+import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Start;
-import app.chervil.core.procedure.Build;
+import app.chervil.core.passport.Build;
+import app.chervil.core.passport.Doubts;
+import app.chervil.core.passport.Passport;
+import app.chervil.core.passport.Reach;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 
 /**
  * A filter with its water path and the care it asks for.
  *
  * @param version raised with every change of it
+ * @param passport how it is built and what sits where
  * @param fittedOn empty if nobody knows
  * @param stages in the order water meets them
  * @param tasks of the whole filter first, then by stage
@@ -23,7 +29,7 @@ public record Filter(
         long tankId,
         int version,
         String name,
-        Build build,
+        Passport passport,
         Rating rating,
         Optional<LocalDate> fittedOn,
         List<FilterStage> stages,
@@ -47,8 +53,37 @@ public record Filter(
                 OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty());
     }
 
+    public Build build() {
+        return passport.build();
+    }
+
     public FilterKind kind() {
-        return build.kind();
+        return build().kind();
+    }
+
+    /** Kinds of stage in the order water meets them. */
+    public List<StageKind> path() {
+        return stages.stream().map(FilterStage::kind).toList();
+    }
+
+    /** What cannot be in it, and what a practitioner would ask about. */
+    public Doubts doubts() {
+        return new Doubts(
+                passport, path(), stages.stream().map(FilterStage::name).toList());
+    }
+
+    /** Whether doing a task brings bio media out of its place. */
+    public boolean bringsMediaOut(FilterTask task) {
+        List<StageKind> path = path();
+        Set<Integer> targets = stageOf(task).map(stages::indexOf).map(Set::of).orElse(Set.of());
+        if (task.action() == CareAction.OPEN) {
+            return passport.stated()
+                    ? passport.reach(path, Passport.washedAtOpening(path)).bioOut()
+                    : path.contains(StageKind.BIO_MEDIA);
+        }
+        Reach reach = passport.reach(path, targets);
+        boolean opens = targets.stream().anyMatch(stage -> passport.isInside(stage, path.get(stage)));
+        return passport.stated() ? reach.bioOut() : opens && path.contains(StageKind.BIO_MEDIA);
     }
 
     /** Tasks that are not switched off, in order. */

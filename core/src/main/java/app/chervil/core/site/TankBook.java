@@ -190,8 +190,8 @@ public final class TankBook {
     BacteriaHomes homes() {
         return new BacteriaHomes(
                 records.filters().stream()
-                        .flatMap(filter -> filter.stages().stream()
-                                .map(stage -> new Home(filter.id(), filter.kind(), stage.id(), stage.kind())))
+                        .flatMap(filter ->
+                                filter.stages().stream().map(stage -> new Home(filter.id(), stage.id(), stage.kind())))
                         .toList(),
                 tank().setting().bacteriaHome());
     }

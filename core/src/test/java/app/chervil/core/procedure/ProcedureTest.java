@@ -7,8 +7,9 @@ import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FlowDirection;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
-import app.chervil.core.procedure.Build.Fill;
-import app.chervil.core.procedure.Build.Valves;
+import app.chervil.core.passport.Build;
+import app.chervil.core.passport.Build.Fill;
+import app.chervil.core.passport.Build.ShutOff;
 import app.chervil.core.procedure.Situation.Asked;
 import app.chervil.core.procedure.Situation.Chore;
 import app.chervil.core.procedure.Situation.PathStage;
@@ -169,13 +170,13 @@ class ProcedureTest {
     // the three ways of filling: before the lid, through a cap, by itself once its hoses are on
     @ParameterizedTest
     @CsvSource({
-        "OPEN_TOP, AT_COUPLINGS, 'shut back fill lid connect open level start'",
-        "CAP, AT_COUPLINGS, 'shut back lid fill connect open level start'",
-        "SELF, AT_COUPLINGS, 'shut back lid connect open fill level start'",
+        "OPEN_TOP, VALVES, 'shut back fill lid connect open level start'",
+        "CAP, VALVES, 'shut back lid fill connect open level start'",
+        "SELF, VALVES, 'shut back lid connect open fill level start'",
         "SELF, NONE, 'break back lid connect ends-in fill level start'"
     })
-    void an_opened_canister_is_filled_in_its_own_way(Fill fill, Valves valves, String order) {
-        Build build = new Build(FilterKind.CANISTER, Optional.of(FlowDirection.TOP_DOWN), valves, fill);
+    void an_opened_canister_is_filled_in_its_own_way(Fill fill, ShutOff valves, String order) {
+        Build build = Build.usual(FilterKind.CANISTER, Optional.of(FlowDirection.TOP_DOWN), valves, fill);
         Procedure procedure = assemble(build, TANK_WATER, 220, PATH, List.of(RINSE), Set.of());
 
         List<String> codes = ids(procedure).stream().map(id -> id.split(":")[0]).toList();

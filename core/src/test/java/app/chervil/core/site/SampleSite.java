@@ -10,7 +10,8 @@ import app.chervil.core.filter.StageKind;
 import app.chervil.core.filter.TaskName;
 import app.chervil.core.interval.Finding;
 import app.chervil.core.interval.Start;
-import app.chervil.core.procedure.Build;
+import app.chervil.core.passport.Build;
+import app.chervil.core.passport.Passport;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.Feeding;
 import app.chervil.core.tank.RinseWater;
@@ -129,7 +130,7 @@ public final class SampleSite {
                 tank,
                 1,
                 "Weir",
-                Build.usual(FilterKind.CANISTER, Optional.of(FlowDirection.BOTTOM_UP)),
+                Passport.usual(Build.usual(FilterKind.CANISTER, Optional.of(FlowDirection.BOTTOM_UP)), PATH),
                 Filter.Rating.UNKNOWN,
                 Optional.empty(),
                 stages,

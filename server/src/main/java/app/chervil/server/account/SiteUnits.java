@@ -77,7 +77,11 @@ public record SiteUnits(
 
     /** The units of all quantities. */
     public Units measures() {
-        return Units.of(volume, flow(), mass, length, dose, temperature, concentration, hardness, salinity);
+        return Units.of(volume, flow(), mass, length, size(), dose, temperature, concentration, hardness, salinity);
+    }
+
+    private Unit size() {
+        return length == Unit.FOOT ? Unit.INCH : Unit.MILLIMETRE;
     }
 
     private Unit flow() {

@@ -14,8 +14,10 @@ import app.chervil.core.tank.TapWater;
 import app.chervil.core.tank.Thoroughness;
 import app.chervil.core.tank.WaterKind;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.filter.FilterInput;
 import app.chervil.server.filter.FilterInput.StageInput;
 import app.chervil.server.filter.FilterOperations;
+import app.chervil.server.filter.PassportInput;
 import app.chervil.server.tank.TankInput;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.visit.ServiceOperations;
@@ -89,6 +91,12 @@ abstract class DemoBuilding {
 
     final LocalDate years(int count) {
         return tanks.today().minusYears(count);
+    }
+
+    /** Says what sits where in a filter, once its history is told. */
+    final void described(SignedIn who, long filter, PassportInput passport) {
+        Filter as = filters.find(who, filter);
+        filters.update(who, filter, as.version(), FilterInput.of(as).described(passport));
     }
 
     static StageInput stage(StageKind kind) {

@@ -168,24 +168,14 @@ class DemoFurtherTanks extends DemoBuilding {
                 new Nature(6, 0.1, 0.25, 7.9, 26, false).lost(Map.of(ago(HALF_REPLACED_DAYS_AGO), 0.5)),
                 DemoUpkeep.HISTORY_DAYS,
                 4);
-        fitLamps(who, filters.find(who, lagoon.id()), withoutLamps);
+        fitLamps(who, filters.find(who, lagoon.id()));
+        described(who, creek.id(), DemoPassports.creek());
     }
 
     /** Two lamps behind one sleeve, entered today; nobody knows how old they are. */
-    private void fitLamps(SignedIn who, Filter lagoon, FilterInput before) {
-        List<StageInput> stages = new ArrayList<>();
-        lagoon.stages()
-                .forEach(stage -> stages.add(new StageInput(
-                        stage.id(),
-                        stage.kind(),
-                        stage.label(),
-                        stage.quantity(),
-                        stage.massG().isPresent() ? stage.massG().getAsDouble() : null,
-                        stage.stage().make(),
-                        stage.bagged(),
-                        stage.fittedOn().orElse(null),
-                        stage.size(),
-                        null)));
+    private void fitLamps(SignedIn who, Filter lagoon) {
+        FilterInput before = FilterInput.of(lagoon);
+        List<StageInput> stages = new ArrayList<>(before.stages());
         stages.add(4, new StageInput(null, UV_LAMP, "", 2, null, Make.DISPOSABLE, false, null, "9 W, 2 pins", null));
         stages.add(5, stage(UV_SLEEVE));
         filters.update(
@@ -284,6 +274,7 @@ class DemoFurtherTanks extends DemoBuilding {
         seen(who, mudlark, SEALS, 151, Sign.WORN);
         seen(who, mudlark, SEALS, 149, Sign.SOUND);
         water.live(who, tank, new Nature(16, 0.4, 0.35, 7.2, 26, false), DemoUpkeep.HISTORY_DAYS, 3);
+        described(who, mudlark.id(), DemoPassports.mudlark());
     }
 
     private void seen(SignedIn who, Filter filter, StageKind kind, int daysAgo, Sign sign) {

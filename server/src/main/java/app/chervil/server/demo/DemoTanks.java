@@ -174,6 +174,7 @@ class DemoTanks extends DemoBuilding {
         diary.note(160, "Impeller and seals while it was open.");
         save(who, diary);
         water.live(who, tank, new Nature(5, 0.12, 0.25, 7.4, 16, false), DemoUpkeep.HISTORY_DAYS, 3);
+        described(who, weir.id(), DemoPassports.weir());
     }
 
     /** Warm fresh; its floss was seen bypassing twice, its cartridge is rebuilt, its resin used only when needed. */

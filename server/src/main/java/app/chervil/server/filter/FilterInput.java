@@ -1,11 +1,13 @@
 package app.chervil.server.filter;
 
+import app.chervil.core.filter.Endurance;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FlowDirection;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Start.Sureness;
-import app.chervil.core.procedure.Build;
+import app.chervil.core.site.Filter;
+import app.chervil.core.site.FilterStage;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
@@ -25,9 +27,8 @@ import org.jspecify.annotations.Nullable;
  * @param fittedOn absent if nobody knows
  * @param careFrom the day the filter was last cleaned; absent if nobody knows
  * @param stages in the order water meets them
- * @param valves what shuts its hoses; absent for none known
- * @param fill how it is filled again once opened; absent as its direction suggests
  * @param careSureness how surely that day is known; absent for known, or for unknown where the day is absent
+ * @param passport how it is built and what sits where; absent if nobody said
  */
 public record FilterInput(
         @NotBlank(message = "Give the filter a name.") @Size(max = 80, message = "At most 80 characters.")
@@ -46,8 +47,7 @@ public record FilterInput(
         List<StageInput> stages,
 
         @Nullable Sureness careSureness,
-        Build.@Nullable Valves valves,
-        Build.@Nullable Fill fill) {
+        @Nullable @Valid PassportInput passport) {
     /** A filter whose last cleaning is known to the day, or not at all. */
     public FilterInput(
             String name,
@@ -57,12 +57,32 @@ public record FilterInput(
             @Nullable LocalDate fittedOn,
             @Nullable LocalDate careFrom,
             List<StageInput> stages) {
-        this(name, kind, direction, rating, fittedOn, careFrom, stages, null, null, null);
+        this(name, kind, direction, rating, fittedOn, careFrom, stages, null, null);
     }
 
-    /** What shuts its hoses, none where nobody said. */
-    public Build.Valves shutBy() {
-        return valves == null ? Build.Valves.NONE : valves;
+    /** A stored filter as it would be sent back unchanged. */
+    public static FilterInput of(Filter filter) {
+        boolean known = filter.cleaned().known();
+        return new FilterInput(
+                filter.name(),
+                filter.kind(),
+                filter.build().direction().orElse(null),
+                Rating.of(filter.rating()),
+                filter.fittedOn().orElse(null),
+                known ? filter.cleaned().on() : null,
+                filter.stages().stream().map(StageInput::of).toList(),
+                Cleaned.of(filter.cleaned()).sureness(),
+                PassportInput.stated(filter.passport()));
+    }
+
+    /** The same, built and filled as somebody says. */
+    public FilterInput described(PassportInput other) {
+        return new FilterInput(name, kind, direction, rating, fittedOn, careFrom, stages, careSureness, other);
+    }
+
+    /** What is known of how it is built; nothing, where nobody said. */
+    public PassportInput known() {
+        return passport == null ? PassportInput.UNKNOWN : passport;
     }
 
     /** When it was last cleaned and how surely; of an unknown day, the day of entry. */
@@ -97,7 +117,15 @@ public record FilterInput(
             @Nullable
             @DecimalMin(value = "0", message = "Not below 0 m.")
             @DecimalMax(value = "100", message = "At most 100 m.")
-            Double liftM) {}
+            Double liftM) {
+        static Rating of(Filter.Rating rating) {
+            return new Rating(
+                    Given.orNull(rating.flowLph()),
+                    Given.orNull(rating.powerW()),
+                    Given.orNull(rating.maxHeadM()),
+                    Given.orNull(rating.liftM()));
+        }
+    }
 
     /**
      * One stage of the water path.
@@ -135,6 +163,20 @@ public record FilterInput(
         Stage toCore() {
             return new Stage(kind, make);
         }
+
+        static StageInput of(FilterStage stage) {
+            return new StageInput(
+                    stage.id(),
+                    stage.kind(),
+                    stage.label(),
+                    stage.quantity(),
+                    Given.orNull(stage.massG()),
+                    stage.stage().make(),
+                    stage.bagged(),
+                    stage.fittedOn().orElse(null),
+                    stage.size(),
+                    Lasting.of(stage.endurance()));
+        }
     }
 
     /**
@@ -169,5 +211,14 @@ public record FilterInput(
             Integer rinses) {
         /** Nothing is known. */
         public static final Lasting UNKNOWN = new Lasting(null, null, null, null, null);
+
+        static Lasting of(Endurance endurance) {
+            return new Lasting(
+                    Given.orNull(endurance.ratedHours()),
+                    Given.orNull(endurance.litHoursADay()),
+                    Given.orNull(endurance.startsADay()),
+                    Given.orNull(endurance.rollMetres()),
+                    Given.orNull(endurance.rinses()));
+        }
     }
 }

@@ -6,6 +6,7 @@ import app.chervil.core.filter.FilterTemplates;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Start.Sureness;
+import app.chervil.core.passport.Doubts;
 import app.chervil.core.site.Filter;
 import app.chervil.core.site.FilterStage;
 import app.chervil.core.site.Tank;
@@ -216,7 +217,24 @@ public class FilterOperations {
         for (int i = 0; i < filter.stages().size(); i++) {
             checkDay("stages[" + i + "].fittedOn", filter.stages().get(i).fittedOn());
         }
+        checkPassport(filter);
         return filter;
+    }
+
+    private static void checkPassport(FilterInput filter) {
+        if (filter.known().chambers() == null) {
+            return;
+        }
+        List<StageKind> path = filter.stages().stream().map(StageInput::kind).toList();
+        List<String> names = filter.stages().stream()
+                .map(stage -> stage.label().isBlank() ? stage.kind().words() : stage.label())
+                .toList();
+        Rejected.Gatherer gatherer = new Rejected.Gatherer();
+        new Doubts(filter.known().toCore(filter.kind(), filter.direction(), path), path, names)
+                .refusals()
+                .forEach(refusal ->
+                        gatherer.check(false, "passport." + refusal.field(), refusal.code(), refusal.words()));
+        gatherer.done();
     }
 
     private void checkDay(String field, @Nullable LocalDate day) {

@@ -3,11 +3,11 @@ package app.chervil.server.filter;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FlowDirection;
 import app.chervil.core.interval.Start.Sureness;
-import app.chervil.core.procedure.Build;
+import app.chervil.core.passport.Passport;
 import app.chervil.core.site.Filter;
+import app.chervil.core.site.FilterStage;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** Table filter, with its stages and tasks. */
@@ -26,8 +26,7 @@ record FilterRow(
         @Nullable LocalDate removedOn,
         LocalDate careFrom,
         Sureness careSureness,
-        Build.Valves valves,
-        Build.@Nullable Fill fill,
+        PassportInput passport,
         Path path) {
     /**
      * What hangs on it; null where there is nothing.
@@ -45,9 +44,9 @@ record FilterRow(
         return path.tasks == null ? List.of() : path.tasks;
     }
 
-    Build build() {
-        Build usual = Build.usual(kind, Optional.ofNullable(direction));
-        return new Build(kind, usual.direction(), valves, fill == null ? usual.fill() : fill);
+    Passport known(List<FilterStage> stages) {
+        return passport.toCore(
+                kind, direction, stages.stream().map(FilterStage::kind).toList());
     }
 
     Filter.Rating rating() {

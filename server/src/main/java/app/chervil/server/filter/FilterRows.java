@@ -2,7 +2,9 @@ package app.chervil.server.filter;
 
 import app.chervil.core.filter.CareCatalogue;
 import app.chervil.core.filter.CareRule;
+import app.chervil.core.filter.StageKind;
 import app.chervil.core.filter.TaskName;
+import app.chervil.core.passport.Passport;
 import app.chervil.core.site.Filter;
 import app.chervil.core.site.FilterStage;
 import app.chervil.core.site.FilterTask;
@@ -16,24 +18,25 @@ final class FilterRows {
 
     static Filter filter(FilterRow row, Schools schools) {
         List<FilterStage> stages = row.stages().stream().map(StageRow::stage).toList();
+        Passport passport = row.known(stages);
         return new Filter(
                 row.id(),
                 row.tankId(),
                 row.version(),
                 row.name(),
-                row.build(),
+                passport,
                 row.rating(),
                 Optional.ofNullable(row.fittedOn()),
                 stages,
                 row.tasks().stream()
-                        .flatMap(task -> task(row, stages, task, schools).stream())
+                        .flatMap(task -> task(row, passport, stages, task, schools).stream())
                         .toList(),
                 new Cleaned(row.careFrom(), row.careSureness()).start());
     }
 
     /** Empty for a task that the stage no longer brings, as when a pad became disposable. */
     private static Optional<FilterTask> task(
-            FilterRow filter, List<FilterStage> stages, TaskRow task, Schools schools) {
+            FilterRow filter, Passport passport, List<FilterStage> stages, TaskRow task, Schools schools) {
         if (task.stageId() == null) {
             return CareCatalogue.find(filter.kind(), task.action(), schools)
                     .map(rule -> task(task, rule, TaskName.of(task.action(), filter.kind(), filter.name()), false));
@@ -46,7 +49,15 @@ final class FilterRows {
                                 task,
                                 rule,
                                 TaskName.of(task.action(), stage.kind()),
-                                CareCatalogue.goesWithOpening(filter.kind(), stage.kind(), task.action()))));
+                                goesWithOpening(filter, passport, stages, stage, task))));
+    }
+
+    /** What is reached by a short errand has a day of its own; else it is done whenever its canister is opened. */
+    private static boolean goesWithOpening(
+            FilterRow filter, Passport passport, List<FilterStage> stages, FilterStage stage, TaskRow task) {
+        List<StageKind> path = stages.stream().map(FilterStage::kind).toList();
+        return CareCatalogue.goesWithOpening(filter.kind(), stage.kind(), task.action())
+                && !passport.isErrand(path, stages.indexOf(stage));
     }
 
     private static FilterTask task(TaskRow row, CareRule rule, String name, boolean withOpening) {

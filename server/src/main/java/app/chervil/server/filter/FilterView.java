@@ -2,13 +2,11 @@ package app.chervil.server.filter;
 
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.CareRule;
-import app.chervil.core.filter.Endurance;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FlowDirection;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.GradeWords;
-import app.chervil.core.procedure.Build;
 import app.chervil.core.site.Filter;
 import app.chervil.core.site.FilterStage;
 import app.chervil.core.site.FilterTask;
@@ -24,8 +22,9 @@ import org.jspecify.annotations.Nullable;
  * @param stages in the order water meets them
  * @param tasks of the whole filter first, then by stage
  * @param cleaned when it was last cleaned before anything was logged
- * @param valves what shuts its hoses
- * @param fill how it is filled again once opened
+ * @param passport how it is built and what sits where, with what is usual wherever nobody said
+ * @param placesStated whether its keeper said what sits where
+ * @param doubts what a practitioner would ask about it
  */
 record FilterView(
         long id,
@@ -39,10 +38,10 @@ record FilterView(
         List<StageView> stages,
         List<TaskView> tasks,
         Cleaned cleaned,
-        Build.Valves valves,
-        Build.Fill fill) {
+        PassportInput passport,
+        boolean placesStated,
+        List<String> doubts) {
     static FilterView of(Filter filter) {
-        Filter.Rating rating = filter.rating();
         return new FilterView(
                 filter.id(),
                 filter.tankId(),
@@ -50,17 +49,14 @@ record FilterView(
                 filter.name(),
                 filter.kind(),
                 filter.build().direction().orElse(null),
-                new FilterInput.Rating(
-                        Given.orNull(rating.flowLph()),
-                        Given.orNull(rating.powerW()),
-                        Given.orNull(rating.maxHeadM()),
-                        Given.orNull(rating.liftM())),
+                FilterInput.Rating.of(filter.rating()),
                 filter.fittedOn().orElse(null),
                 filter.stages().stream().map(StageView::of).toList(),
                 filter.tasks().stream().map(task -> TaskView.of(filter, task)).toList(),
                 Cleaned.of(filter.cleaned()),
-                filter.build().valves(),
-                filter.build().fill());
+                PassportInput.of(filter.passport()),
+                filter.passport().stated(),
+                filter.doubts().warnings());
     }
 
     /**
@@ -82,7 +78,6 @@ record FilterView(
             String size,
             FilterInput.Lasting lasting) {
         static StageView of(FilterStage stage) {
-            Endurance endurance = stage.endurance();
             return new StageView(
                     stage.id(),
                     stage.kind(),
@@ -94,12 +89,7 @@ record FilterView(
                     stage.bagged(),
                     stage.fittedOn().orElse(null),
                     stage.size(),
-                    new FilterInput.Lasting(
-                            Given.orNull(endurance.ratedHours()),
-                            Given.orNull(endurance.litHoursADay()),
-                            Given.orNull(endurance.startsADay()),
-                            Given.orNull(endurance.rollMetres()),
-                            Given.orNull(endurance.rinses())));
+                    FilterInput.Lasting.of(stage.endurance()));
         }
     }
 

@@ -33,8 +33,9 @@ class VocabularyController {
      *
      * @param texture what it is made of
      * @param measuredByMass whether its amount is a mass of media
+     * @param lies whether it lies in a tray, a cage or a box, rather than being part of the machine
      */
-    record StageWord(StageKind kind, String label, StageKind.Texture texture, boolean measuredByMass) {}
+    record StageWord(StageKind kind, String label, StageKind.Texture texture, boolean measuredByMass, boolean lies) {}
 
     @GetMapping("/api/vocabulary")
     Vocabulary vocabulary() {
@@ -44,7 +45,11 @@ class VocabularyController {
                         .toList(),
                 Arrays.stream(StageKind.values())
                         .map(kind -> new StageWord(
-                                kind, FirstLetter.upper(kind.words()), kind.texture(), kind.measuredByMass()))
+                                kind,
+                                FirstLetter.upper(kind.words()),
+                                kind.texture(),
+                                kind.measuredByMass(),
+                                kind.lies()))
                         .toList(),
                 Arrays.stream(Unit.values())
                         .map(unit -> new UnitWord(unit, unit.quantity(), unit.symbol(), unit.size(), unit.zero()))

@@ -299,7 +299,8 @@ public class GuidedOperations {
                 mapper.listEvents(who.siteId(), row.id()),
                 row.startedAt(),
                 row.offSince(),
-                row.finishedAt());
+                row.finishedAt(),
+                GuidedView.Inside.of(filter));
     }
 
     private void addTask(SignedIn who, GuidedRow row, long task) {

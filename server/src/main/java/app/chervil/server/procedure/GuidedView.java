@@ -1,5 +1,9 @@
 package app.chervil.server.procedure;
 
+import app.chervil.core.filter.FilterKind;
+import app.chervil.core.filter.StageKind;
+import app.chervil.core.site.Filter;
+import app.chervil.server.filter.PassportInput;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
@@ -10,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param offSince since when its filter is off; absent while it runs
  * @param finishedAt absent while it is in progress
+ * @param inside what sits where in the filter
  */
 public record GuidedView(
         UUID id,
@@ -18,7 +23,29 @@ public record GuidedView(
         List<GuidedEvent> events,
         Instant startedAt,
         @Nullable Instant offSince,
-        @Nullable Instant finishedAt) {
+        @Nullable Instant finishedAt,
+        Inside inside) {
+    /**
+     * What sits where, for a picture of what is out.
+     *
+     * @param chambers in the order a hand opens them; a place's number in a step counts through all of them
+     * @param stages in the order water meets them
+     * @param lid whether a lid holds the water in, that comes off with the hoses
+     */
+    public record Inside(List<PassportInput.ChamberInput> chambers, List<StagePart> stages, boolean lid) {
+        static Inside of(Filter filter) {
+            return new Inside(
+                    PassportInput.of(filter.passport()).rooms(),
+                    filter.stages().stream()
+                            .map(stage -> new StagePart(stage.id(), stage.kind(), stage.name()))
+                            .toList(),
+                    filter.kind() == FilterKind.CANISTER);
+        }
+    }
+
+    /** A stage by its name. */
+    public record StagePart(long id, StageKind kind, String name) {}
+
     /** Where it takes place. */
     public record Place(long tankId, String tankName, long filterId, String filterName) {}
 }

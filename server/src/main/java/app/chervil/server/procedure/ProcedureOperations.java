@@ -36,6 +36,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.OptionalLong;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -47,8 +48,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Assembles the procedure for tasks on a filter, and what it takes to begin. */
 @Service
 public class ProcedureOperations {
-    private static final int SET_UP_MINUTES = 10;
-
     private final TankOperations tanks;
     private final FilterOperations filters;
     private final SiteBooks books;
@@ -82,7 +81,7 @@ public class ProcedureOperations {
                 accounts.units(who).measures());
         Procedure procedure = Procedure.assemble(new Situation(
                 filter.name(),
-                filter.build(),
+                filter.passport(),
                 practice,
                 means,
                 path(filter),
@@ -91,14 +90,13 @@ public class ProcedureOperations {
                 .map(asked -> task(filter, asked.task()))
                 .distinct()
                 .toList();
-        int work = all.stream().mapToInt(task -> task.minutes()).sum();
         Permission permission = permission(who, filter, all, chores);
         return new ProcedureView(
                 filter.name(),
                 procedure.steps().stream().map(step -> view(step, filter)).toList(),
                 carry(procedure, filter),
                 draw(procedure.tubs(), tank),
-                work + SET_UP_MINUTES,
+                procedure.minutes(),
                 practice.whyWater(),
                 warnings(tank, permission, all, chores),
                 held(permission, all, chores),
@@ -221,7 +219,9 @@ public class ProcedureOperations {
                 stage.map(FilterStage::name).orElse(null),
                 step.effects().stream().sorted().toList(),
                 step.drawnLitres() > 0 ? step.drawnLitres() : null,
-                grades(step, filter));
+                grades(step, filter),
+                boxed(step.about().place()),
+                boxed(step.about().tub()));
     }
 
     private static Optional<FilterStage> stageOf(Step step, Filter filter) {
@@ -256,6 +256,10 @@ public class ProcedureOperations {
         return step.care().materials().stream()
                 .map(material -> new Thing(Supply.of(material, size).name(), material.use() == Material.Use.SPENT))
                 .toList();
+    }
+
+    private static @Nullable Integer boxed(OptionalInt value) {
+        return value.isPresent() ? value.getAsInt() : null;
     }
 
     private static @Nullable Long boxed(OptionalLong value) {

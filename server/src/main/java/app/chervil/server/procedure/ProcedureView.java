@@ -60,6 +60,8 @@ public record ProcedureView(
      * @param captures absent if nothing is written down here
      * @param taskId absent for what every service has; likewise the stage
      * @param drawnL tank water drawn here for rinsing; absent if none
+     * @param place of the filter's passport that is lifted or put back, from zero; absent for other steps
+     * @param tub that something is set into, from one; absent if it goes into none
      * @param grades what each of the five grades looks like here, clean first; absent where none is asked for
      */
     public record StepView(
@@ -75,13 +77,15 @@ public record ProcedureView(
             @Nullable String stageName,
             List<Step.Effect> effects,
             @Nullable Double drawnL,
-            @Nullable List<String> grades) {
+            @Nullable List<String> grades,
+            @Nullable Integer place,
+            @Nullable Integer tub) {
         /** What of it a guided service goes by. */
         Step toCore() {
             return new Step(
                     id,
                     new Step.Words(text, reason),
-                    new Step.About(optional(taskId), optional(stageId)),
+                    new Step.About(optional(taskId), optional(stageId), optional(place), optional(tub)),
                     new Step.Care(
                             List.of(),
                             List.of(),
@@ -89,6 +93,10 @@ public record ProcedureView(
                     Optional.ofNullable(captures),
                     Set.copyOf(effects),
                     drawnL == null ? 0 : drawnL);
+        }
+
+        private static OptionalInt optional(@Nullable Integer value) {
+            return value == null ? OptionalInt.empty() : OptionalInt.of(value);
         }
 
         private static OptionalLong optional(@Nullable Long value) {

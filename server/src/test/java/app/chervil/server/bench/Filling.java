@@ -28,8 +28,8 @@ final class Filling {
     /** Every tank without a filter gets that of the first tank, with its stages, tasks and chores. */
     private static void copyFilters(Connection database) throws SQLException {
         run(database, """
-                insert into filter (site_id, tank_id, name, kind, direction, rated_flow_lph, care_from, care_sureness, valves)
-                select t.site_id, t.id, f.name, f.kind, f.direction, f.rated_flow_lph, f.care_from, f.care_sureness, f.valves
+                insert into filter (site_id, tank_id, name, kind, direction, rated_flow_lph, care_from, care_sureness, passport)
+                select t.site_id, t.id, f.name, f.kind, f.direction, f.rated_flow_lph, f.care_from, f.care_sureness, f.passport
                 from (select * from filter order by id limit 1) f, tank t
                 where not exists (select 1 from filter where filter.tank_id = t.id)""");
         run(database, """

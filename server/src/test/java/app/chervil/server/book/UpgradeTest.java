@@ -3,6 +3,7 @@ package app.chervil.server.book;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.chervil.core.agenda.Standing;
+import app.chervil.core.passport.Build;
 import app.chervil.core.site.TankBook;
 import app.chervil.server.ChervilApplication;
 import app.chervil.server.TestClock;
@@ -47,8 +48,8 @@ class UpgradeTest {
                 values (1, 'Brook', 'Lab', 220, 'FRESH', '2024-01-01', 'NORMAL', 'NORMAL', 'MEDIA', 'CHLORAMINE',
                   'CONDITION_LED', 'CLARITY')""");
         old.update("""
-                insert into filter (site_id, tank_id, name, kind, direction, care_from)
-                values (1, 1, 'Weir', 'CANISTER', 'BOTTOM_UP', '2026-03-01')""");
+                insert into filter (site_id, tank_id, name, kind, direction, care_from, valves, fill)
+                values (1, 1, 'Weir', 'CANISTER', 'BOTTOM_UP', '2026-03-01', 'AT_COUPLINGS', 'CAP')""");
         old.update("""
                 insert into stage (site_id, filter_id, position, kind, label, quantity, make, bagged, care_from)
                 values (1, 1, 0, 'PREFILTER_SPONGE', '', 1, 'WASHABLE', false, '2026-03-01')""");
@@ -89,6 +90,11 @@ class UpgradeTest {
             TankBook brook = server.getBean(SiteBooks.class).site(ADA).tank(1).orElseThrow();
             assertThat(brook.records().services()).singleElement().satisfies(service -> assertThat(service.id())
                     .isEqualTo(SERVICE));
+            assertThat(brook.records().filters()).singleElement().satisfies(filter -> {
+                assertThat(filter.build().water().shutOff()).isEqualTo(Build.ShutOff.VALVES);
+                assertThat(filter.build().water().fill()).isEqualTo(Build.Fill.CAP);
+                assertThat(filter.passport().stated()).isFalse();
+            });
             assertThat(brook.forecasts())
                     .filteredOn(one -> one.task().id() == 1)
                     .singleElement()

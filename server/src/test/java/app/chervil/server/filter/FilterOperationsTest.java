@@ -18,7 +18,6 @@ import app.chervil.core.filter.FlowDirection;
 import app.chervil.core.filter.Stage.Make;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Start.Sureness;
-import app.chervil.core.procedure.Build;
 import app.chervil.core.site.Tank;
 import app.chervil.core.site.TaskMode;
 import app.chervil.core.tank.ContextChange;
@@ -314,8 +313,7 @@ class FilterOperationsTest {
                 removed,
                 TODAY.minusDays(90),
                 Sureness.EXACT,
-                Build.Valves.NONE,
-                null,
+                PassportInput.UNKNOWN,
                 new FilterRow.Path(stages, null));
     }
 

@@ -113,10 +113,10 @@ class GuidedApiTest {
                 .andExpect(jsonPath("$.steps[?(@.id == 'break:filter')]").isNotEmpty());
 
         String stages = TestSite.canister("Weir", "2026-05-20");
-        String kept =
-                stages.substring(0, stages.lastIndexOf('}')) + ", \"valves\": \"AT_COUPLINGS\", \"fill\": \"CAP\"}";
+        String kept = stages.substring(0, stages.lastIndexOf('}'))
+                + ", \"passport\": {\"shutOff\": \"VALVES\", \"fill\": \"CAP\"}}";
         site.put(keeper, path, "{\"version\": 1, \"filter\": %s}".formatted(kept))
-                .andExpect(jsonPath("$.valves").value("AT_COUPLINGS"));
+                .andExpect(jsonPath("$.passport.shutOff").value("VALVES"));
         JsonNode changed = site.read(site.get(keeper, path));
         site.get(keeper, path + "/procedure?tasks=" + TestSite.task(changed, "Open canister Weir"))
                 .andExpect(jsonPath("$.steps[?(@.id == 'shut:filter')]").isNotEmpty())

@@ -1,0 +1,286 @@
+package app.chervil.core.procedure;
+
+import static app.chervil.core.procedure.Caution.*;
+import static app.chervil.core.procedure.Step.Capture.*;
+import static app.chervil.core.procedure.Step.Effect.*;
+import static app.chervil.core.procedure.Template.step;
+
+import app.chervil.core.filter.FilterKind;
+import app.chervil.core.filter.Material;
+import app.chervil.core.passport.Build;
+import app.chervil.core.passport.Build.Fill;
+import app.chervil.core.passport.Build.ShutOff;
+import app.chervil.core.passport.Place;
+import app.chervil.core.passport.Place.Content;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Putting a filter together and starting it on a tank, in the order hands can do it (docs/sources.md#set-up): parts counted, dust
+ * rinsed off, each place filled from the bottom up, the filter in its place, hoses, water, the start, and the first looks for
+ * leaks.
+ */
+final class SetUpSteps {
+    private static final int LEAK_MINUTES = 10;
+    private static final int REST_MINUTES = 5;
+    private static final int FILL_MINUTES = 3;
+
+    private final Situation situation;
+    private final Build build;
+    private final List<Bound> steps = new ArrayList<>();
+
+    private SetUpSteps(Situation situation) {
+        this.situation = situation;
+        this.build = situation.build();
+    }
+
+    static List<Bound> of(Situation situation) {
+        SetUpSteps setUp = new SetUpSteps(situation);
+        setUp.prepared();
+        setUp.loaded();
+        setUp.placed();
+        if (situation.build().hangsOnHoses()) {
+            setUp.hoses();
+        }
+        setUp.filled();
+        setUp.started();
+        return setUp.steps;
+    }
+
+    private void add(Template template) {
+        steps.add(Bound.common(template));
+    }
+
+    private void prepared() {
+        add(step(Phase.PREPARE, "count", "Lay everything out, and tick every part off the maker's list.")
+                .because("What is missing is found now, not with water in the filter. Missing a part, stop here."));
+        add(step(Phase.PREPARE, "gloves", "Cover cuts, put on gloves, and lay out towel and drip tray.")
+                .mind(GERMS, WET_FLOOR)
+                .using(Material.GLOVES));
+        add(step(Phase.HEATER_OFF, "heater-off", "Turn the heater off.")
+                .because("Filling the filter lowers the tank. Out of the water a heater cracks or burns.")
+                .mind(ELECTRICITY)
+                .does(HEATER_OFF));
+        add(step(Phase.RENEW, "dust", "Rinse new foam and media under the tap until the water runs clear.")
+                .because(
+                        "Nothing lives in them yet. What comes from a running tank is rinsed in tank water only, and kept"
+                                + " wet. Carbon stays in its bag."));
+    }
+
+    /** From the bottom up: the last place a hand meets is filled first. */
+    private void loaded() {
+        List<Place> places = situation.passport().places();
+        for (int number = places.size() - 1; number >= 0; number--) {
+            Place place = places.get(number);
+            if (!place.contents().isEmpty()) {
+                Template load = step(Phase.PUT_BACK, "load", load(place))
+                        .because("Water goes round what is not seated. Foam fits snugly, media lies loose.")
+                        .does(HANDS_IN, PLACE_IN);
+                steps.add(Bound.lifting(load, new Handled.Tray(number, place.name(), number, Handled.Holds.NEITHER)));
+            }
+        }
+        if (build.is(FilterKind.AIR_SPONGE)) {
+            add(step(Phase.PUT_BACK, "sponge", "Push the sponge onto its tube, and lead the air line in."));
+        }
+    }
+
+    private String load(Place place) {
+        List<String> names = new ArrayList<>();
+        for (Content content : place.contents()) {
+            names.add(0, situation.path().get(content.stage()).name());
+        }
+        String what = String.join(", then the ", names);
+        if (names.size() == 1 && place.name().equals("the " + names.get(0))) {
+            return "Lay the " + what + " in, out to the edges.";
+        }
+        return switch (place.kind()) {
+            case FIXED -> "Lay the " + what + " into " + place.name() + ", out to the edges.";
+            case TRAY, CAGE ->
+                "Fill " + place.name() + " from the bottom: the " + what + ". Set it in and press it down.";
+        };
+    }
+
+    private void placed() {
+        switch (build.kind()) {
+            case CANISTER ->
+                add(
+                        step(
+                                        Phase.CARRY_BACK,
+                                        "stand",
+                                        "Stand {filter} level below the tank, with room above to lift its head.")
+                                .because(
+                                        "No lower below the water than its label allows, or its pump cannot lift the water back."));
+            case HANG_ON_BACK ->
+                add(step(Phase.CARRY_BACK, "stand", "Hang {filter} level on the rim, resting on the glass below.")
+                        .does(HANDS_IN));
+            case INTERNAL ->
+                add(step(
+                                Phase.CARRY_BACK,
+                                "stand",
+                                "Press its cups onto clean glass, all of {filter} below the lowest water"
+                                        + " line. Tilt it until the air is out.")
+                        .does(HANDS_IN));
+            case AIR_SPONGE -> {
+                add(step(Phase.CARRY_BACK, "valve", "Fit the check valve outside the tank, its arrow towards the tank.")
+                        .because("Without it, water runs back into the air pump when the power fails."));
+                add(step(
+                                Phase.CARRY_BACK,
+                                "stand",
+                                "Squeeze the sponge under water until no air comes, then set it down.")
+                        .does(HANDS_IN));
+            }
+            case SUMP ->
+                add(step(Phase.CARRY_BACK, "stand", "Stand {filter} level, on a base that carries all of it.")
+                        .mind(HEAVY));
+            case UV_UNIT ->
+                add(step(
+                                Phase.CARRY_BACK,
+                                "stand",
+                                "Mount {filter} after the stages that hold dirt, below the water line.")
+                        .because("Dirt in the water takes the light. Its label says how slow the water has to run."));
+        }
+    }
+
+    private void hoses() {
+        add(step(Phase.CONNECT, "pipes", "Fix the intake a hand's width above the sand, and the outlet at the surface.")
+                .does(HANDS_IN));
+        add(step(Phase.CONNECT, "cut", "Hold each hose where it will run, then cut it straight, without kink or sag.")
+                .mind(SHARP)
+                .using(Material.SCISSORS));
+    }
+
+    private void filled() {
+        Fill fill = build.water().fill();
+        boolean canister = build.is(FilterKind.CANISTER);
+        if (canister && fill == Fill.OPEN_TOP) {
+            add(filling("Fill the canister to its rim by jug with clean tank water."));
+        }
+        if (canister) {
+            CommonSteps.seated(build).ifPresent(this::add);
+            add(CommonSteps.lid(build));
+        }
+        boolean endsUp = build.water().shutOff() == ShutOff.NONE;
+        if (canister && fill == Fill.CAP && !endsUp) {
+            add(filling("Fill the canister through its cap by jug with clean tank water, then shut the cap."));
+        }
+        if (build.hangsOnHoses()) {
+            joined(endsUp, fill, canister);
+        }
+        if (build.is(FilterKind.HANG_ON_BACK)) {
+            add(filling("Fill its box by jug with clean tank water, unless it primes itself."));
+        }
+        if (build.is(FilterKind.SUMP)) {
+            add(filling("Fill the sump to its run mark with conditioned water of the tank's temperature."));
+        }
+    }
+
+    private void joined(boolean endsUp, Fill fill, boolean canister) {
+        add(step(Phase.CONNECT, "connect", "Push each hose onto its port, in to in, out to out, and shut the clips.")
+                .because("Swapped hoses are the commonest mistake here.")
+                .does(HANDS_IN, HOSES_ON));
+        if (canister && fill == Fill.CAP && endsUp) {
+            add(filling(
+                    "Fill the canister through its cap by jug with clean tank water, the hose ends still up, until almost"
+                            + " full. Then shut the cap."));
+        }
+        add(
+                endsUp
+                        ? step(Phase.WATER_ON, "ends-in", "Put both hose ends into the water.")
+                                .mind(FLOOD)
+                                .does(HANDS_IN, WATER_ON)
+                        : step(Phase.WATER_ON, "open", "Open the water: valves, or the lever of the hose block.")
+                                .mind(FLOOD)
+                                .does(WATER_ON));
+        switch (fill) {
+            case PRIMER ->
+                add(filling("Press the primer until the gurgling stops.").waiting(FILL_MINUTES));
+            case BULB ->
+                add(filling("Squeeze the bulb in the hose until water runs and the gurgling stops.")
+                        .waiting(FILL_MINUTES));
+            case SELF ->
+                add(filling("Let it fill: wait until the gurgling stops.").waiting(FILL_MINUTES));
+            case OPEN_TOP, CAP -> {}
+        }
+    }
+
+    private static Template filling(String words) {
+        return step(Phase.FILL_SELF, "fill", words)
+                .because("A pump that starts dry draws air.")
+                .does(FILLED);
+    }
+
+    private void started() {
+        add(step(Phase.LEVEL, "level", "Top up the tank to its line with conditioned water of the same temperature.")
+                .because("The product's label says how much conditioner. A pump that draws air runs dry.")
+                .does(TOPPED_UP));
+        add(start("start"));
+        if (build.is(FilterKind.SUMP)) {
+            drained();
+        }
+        add(step(Phase.WATCH, "leak", watching())
+                .because(
+                        build.hangsOnHoses()
+                                ? "Wet? Unplug, shut the water, and seat that joint again. You will be asked to look again in"
+                                        + " an hour and tomorrow."
+                                : "You will be asked to look again tomorrow.")
+                .mind(WET_FLOOR)
+                .waiting(LEAK_MINUTES));
+        if (build.is(FilterKind.UV_UNIT)) {
+            add(step(
+                            Phase.LAMP_ON,
+                            "lamp-on",
+                            "Is the bay dry? Dry your hands, plug in the lamp, and look for the glow through"
+                                    + " its window only.")
+                    .mind(UV_LIGHT, ELECTRICITY)
+                    .does(LAMP_ON));
+        }
+        if (CommonSteps.measuresFlow(situation)) {
+            add(step(Phase.FLOW, "flow-after", "Catch the flow at the outlet for some seconds.")
+                    .because("Clean and new: this is the baseline that later losses are judged by.")
+                    .writes(FLOW_AFTER));
+        }
+        add(step(Phase.HEATER_ON, "heater-on", "Is the heater under water? Turn it on.")
+                .because("Last of all, so that it is never lit in air.")
+                .mind(ELECTRICITY)
+                .does(HEATER_ON));
+        add(step(Phase.FINISH, "finish", "Check that leak sensor and cords are dry, then wash your hands.")
+                .because("A filter that ran here before stays on for six weeks: the new one holds no bacteria yet.")
+                .mind(ELECTRICITY, GERMS));
+    }
+
+    private Template start(String code) {
+        String what = build.is(FilterKind.UV_UNIT) ? "the pump of {filter}; the lamp waits" : "{filter}";
+        String moving = build.is(FilterKind.AIR_SPONGE) ? " Do bubbles rise?" : " Is water moving?";
+        return step(Phase.START, code, "Dry your hands, check the drip loop, and plug in " + what + "." + moving)
+                .because("A new fill may spit air for some minutes." + CommonSteps.pause(build))
+                .mind(ELECTRICITY)
+                .writes(RESTART)
+                .does(POWER_ON);
+    }
+
+    /** What runs down when the pump stops must find room below, and this is the one safe time to see it. */
+    private void drained() {
+        add(step(
+                        Phase.START,
+                        "drain-test",
+                        "Unplug {filter} and wait until the level rests. Does it stay a thumb's width under the rim?")
+                .because("If not, start it, lower its run mark, and try again: a power cut must not flood the room.")
+                .mind(FLOOD, ELECTRICITY)
+                .waiting(REST_MINUTES)
+                .does(POWER_OFF));
+        add(step(
+                Phase.START,
+                "mark-off",
+                "Mark this level: it is the off mark, the highest it may stand with the pump off."));
+        add(start("restart"));
+    }
+
+    private String watching() {
+        return switch (build.kind()) {
+            case CANISTER, UV_UNIT -> "Press dry paper round every joint after ten minutes.";
+            case SUMP -> "Watch the level and every joint for ten minutes.";
+            case AIR_SPONGE -> "See that bubbles rise evenly and the sponge stays down.";
+            case HANG_ON_BACK, INTERNAL -> "Watch that it stays level and water runs where it should.";
+        };
+    }
+}

@@ -1,0 +1,505 @@
+package app.chervil.core.procedure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.chervil.core.filter.CareAction;
+import app.chervil.core.filter.FilterKind;
+import app.chervil.core.filter.StageKind;
+import app.chervil.core.passport.Build.ShutOff;
+import app.chervil.core.passport.Chamber;
+import app.chervil.core.passport.Place;
+import app.chervil.core.procedure.Situation.Asked;
+import app.chervil.core.procedure.Situation.PathStage;
+import app.chervil.core.procedure.Step.About;
+import app.chervil.core.procedure.Step.Effect;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.OptionalLong;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** What must hold of every procedure, whatever filter it is for. */
+final class ProcedureInvariants {
+    private static final Set<StageKind> WASHED = EnumSet.of(
+            StageKind.COARSE_FOAM, StageKind.MEDIUM_FOAM, StageKind.FINE_PAD, StageKind.FLOSS, StageKind.SPONGE);
+
+    private ProcedureInvariants() {}
+
+    static void hold(Situation situation, Procedure procedure) {
+        List<Step> steps = procedure.steps();
+        Read read = new Read(situation, steps);
+        nothingStandsTwice(steps, read);
+        powerIsOffBeforeHands(situation, steps, read);
+        heaterIsOffBeforeWaterLeavesAndOnLast(steps, read);
+        waterIsShutAndHosesMarkedBeforeTheyComeOff(situation, steps, read);
+        whatComesOutGoesBackInReverse(situation, steps, read);
+        topComesOutFirst(situation, steps, read);
+        whatIsOpenedIsShutAndFilled(situation, steps, read);
+        lampIsCoolAndOutBeforeItsSleeve(steps, read);
+        foamIsNeverLaidBackUnwashed(situation, procedure, read);
+        whatIsNotTakenOutIsNotRinsed(situation, procedure, read);
+        tubsAreDrawnBeforeTheyAreNamedAndWithinTheShare(situation, procedure, read);
+        bioMediaGoesUnderWaterAndIsNotKeptWaiting(steps, read);
+        everyDangerHasItsCaution(steps);
+        everyTaskHasAStep(situation, procedure, read);
+    }
+
+    /** What to read aloud where something does not hold; put into words only then. */
+    private record Read(Situation situation, List<Step> steps) {
+        @Override
+        public String toString() {
+            return situation.build() + " " + situation.practice() + " " + situation.means() + " "
+                    + situation.work().tasks() + " " + situation.work().chores() + "\n"
+                    + steps.stream().map(step -> step.what().text()).collect(Collectors.joining("\n"));
+        }
+    }
+
+    private static void nothingStandsTwice(List<Step> steps, Read read) {
+        Set<String> texts = new HashSet<>();
+        Set<String> ids = new HashSet<>();
+        assertThat(steps).as("%s", read).allMatch(step -> texts.add(step.what().text()) && ids.add(step.id()));
+    }
+
+    private static void powerIsOffBeforeHands(Situation situation, List<Step> steps, Read read) {
+        boolean off = false;
+        for (Step step : steps) {
+            off = (off || step.effects().contains(Effect.POWER_OFF))
+                    && !step.effects().contains(Effect.POWER_ON);
+            boolean touches = step.effects().stream()
+                    .anyMatch(EnumSet.of(
+                            Effect.HANDS_IN,
+                            Effect.HOSES_OFF,
+                            Effect.LAMP_BAY_OPENED,
+                            Effect.SLEEVE_OUT,
+                            Effect.WATER_SHUT)::contains);
+            boolean sumpDrains =
+                    situation.kind() == FilterKind.SUMP && step.effects().contains(Effect.WATER_OUT);
+            if (touches || sumpDrains) {
+                assertThat(off)
+                        .as("%s with the power on%n%s", step.what().text(), read)
+                        .isTrue();
+            }
+        }
+        assertThat(count(steps, Effect.POWER_ON))
+                .isEqualTo(count(steps, Effect.POWER_OFF))
+                .isLessThanOrEqualTo(1);
+        assertThat(off).as("power is back on").isFalse();
+    }
+
+    private static void heaterIsOffBeforeWaterLeavesAndOnLast(List<Step> steps, Read read) {
+        int off = first(steps, Effect.HEATER_OFF);
+        int on = first(steps, Effect.HEATER_ON);
+        for (Effect leaves : List.of(Effect.WATER_OUT, Effect.FILTER_OPENED, Effect.HOSES_OFF, Effect.POWER_OFF)) {
+            if (first(steps, leaves) >= 0) {
+                assertThat(off).as("heater off before %s%n%s", leaves, read).isBetween(0, first(steps, leaves));
+            }
+        }
+        if (off >= 0) {
+            assertThat(first(steps, Effect.TOPPED_UP)).as("topped up%n%s", read).isPositive();
+            assertThat(on)
+                    .as("heater last%n%s", read)
+                    .isGreaterThan(first(steps, Effect.TOPPED_UP))
+                    .isGreaterThan(first(steps, Effect.POWER_ON));
+        }
+        if (first(steps, Effect.POWER_ON) >= 0) {
+            assertThat(first(steps, Effect.POWER_ON))
+                    .as("topped up before the start%n%s", read)
+                    .isGreaterThan(first(steps, Effect.TOPPED_UP))
+                    .isGreaterThan(first(steps, Effect.FILLED))
+                    .isGreaterThan(first(steps, Effect.WATER_ON));
+        }
+    }
+
+    private static void waterIsShutAndHosesMarkedBeforeTheyComeOff(Situation situation, List<Step> steps, Read read) {
+        int hoses = first(steps, Effect.HOSES_OFF);
+        if (hoses < 0) {
+            return;
+        }
+        boolean block =
+                situation.build().hangsOnHoses() && situation.build().water().shutOff() == ShutOff.BLOCK;
+        if (block) {
+            assertThat(first(steps, Effect.HOSES_MARKED))
+                    .as("a block fits one way")
+                    .isNegative();
+        } else {
+            assertThat(first(steps, Effect.HOSES_MARKED)).as("marked%n%s", read).isBetween(0, hoses);
+        }
+        assertThat(first(steps, Effect.HOSES_ON)).as("on again%n%s", read).isGreaterThan(hoses);
+        if (situation.build().hangsOnHoses()) {
+            assertThat(first(steps, Effect.WATER_SHUT))
+                    .as("shut or broken%n%s", read)
+                    .isBetween(0, hoses);
+            assertThat(first(steps, Effect.WATER_ON)).isGreaterThan(first(steps, Effect.HOSES_ON));
+            boolean siphon = situation.build().water().shutOff() == ShutOff.NONE;
+            assertThat(steps.stream().anyMatch(step -> step.care().cautions().contains(Caution.FLOOD)))
+                    .isEqualTo(siphon);
+        }
+    }
+
+    private static void whatComesOutGoesBackInReverse(Situation situation, List<Step> steps, Read read) {
+        List<About> out = new ArrayList<>();
+        for (Step step : steps) {
+            About what = new About(
+                    OptionalLong.empty(), step.about().stage(), step.about().place(), OptionalInt.empty());
+            if (isOut(step)) {
+                assertThat(out).as("out twice%n%s", read).doesNotContain(what);
+                out.add(what);
+            }
+            if (step.effects().contains(Effect.PART_IN) || step.effects().contains(Effect.PLACE_IN)) {
+                assertThat(out)
+                        .as("%s was not out%n%s", step.what().text(), read)
+                        .contains(what);
+                if (situation.kind() == FilterKind.CANISTER && step.id().matches("(back|set):.*")) {
+                    assertThat(out.get(out.size() - 1))
+                            .as("in reverse%n%s", read)
+                            .isEqualTo(what);
+                }
+                out.remove(what);
+            }
+            if (step.effects().contains(Effect.POWER_ON) || step.effects().contains(Effect.FILTER_SHUT)) {
+                assertThat(out).as("parts still out%n%s", read).isEmpty();
+            }
+        }
+        assertThat(out).as("%s", read).isEmpty();
+    }
+
+    private static boolean isOut(Step step) {
+        return step.effects().contains(Effect.PART_OUT) || step.effects().contains(Effect.PLACE_OUT);
+    }
+
+    /** Places come up in the order of hands, a tray before what lies in it, and nothing out of a tray that is under another. */
+    private static void topComesOutFirst(Situation situation, List<Step> steps, Read read) {
+        if (situation.kind() != FilterKind.CANISTER) {
+            return;
+        }
+        List<Integer> places = steps.stream()
+                .filter(step -> isOut(step) && step.id().matches("(out|aside|lift):.*"))
+                .flatMap(step -> placeOf(situation, step).stream())
+                .toList();
+        assertThat(places).as("%s", read).isSorted();
+        Set<Integer> touched = new HashSet<>(places);
+        int first = 0;
+        for (Chamber chamber : situation.passport().chambers()) {
+            for (int place = 0; place < chamber.places().size(); place++) {
+                if (touched.contains(first + place)) {
+                    for (int under : lying(chamber, place)) {
+                        assertThat(comesUp(situation, steps, first + under))
+                                .as("place %s lies on %s%n%s", under, place, read)
+                                .isTrue();
+                    }
+                }
+            }
+            first += chamber.places().size();
+        }
+    }
+
+    /** Read from the passport by other means than the product: what lies on a place, as the page says. */
+    private static List<Integer> lying(Chamber chamber, int place) {
+        Place one = chamber.places().get(place);
+        if (one.under().isPresent()) {
+            return one.under().get();
+        }
+        List<Integer> trays = new ArrayList<>();
+        for (int earlier = 0; one.kind() == Place.Kind.TRAY && earlier < place; earlier++) {
+            if (chamber.places().get(earlier).kind() == Place.Kind.TRAY) {
+                trays.add(earlier);
+            }
+        }
+        return trays;
+    }
+
+    private static boolean comesUp(Situation situation, List<Step> steps, int place) {
+        Place one = situation.passport().places().get(place);
+        boolean alone = one.contents().size() == 1 || one.kind() == Place.Kind.FIXED;
+        return steps.stream()
+                .filter(ProcedureInvariants::isOut)
+                .anyMatch(step -> alone
+                        ? placeOf(situation, step).equals(Optional.of(place))
+                        : step.about().place().equals(OptionalInt.of(place)));
+    }
+
+    private static Optional<Integer> placeOf(Situation situation, Step step) {
+        if (step.about().place().isPresent()) {
+            return Optional.of(step.about().place().getAsInt());
+        }
+        return step.about().stage().isEmpty()
+                ? Optional.empty()
+                : situation.passport().placeOf(place(situation, step));
+    }
+
+    private static int place(Situation situation, Step step) {
+        return situation.path().stream()
+                .map(PathStage::id)
+                .toList()
+                .indexOf(step.about().stage().orElseThrow());
+    }
+
+    private static void whatIsOpenedIsShutAndFilled(Situation situation, List<Step> steps, Read read) {
+        int opened = first(steps, Effect.FILTER_OPENED);
+        int shut = first(steps, Effect.FILTER_SHUT);
+        assertThat(opened >= 0).isEqualTo(shut >= 0);
+        assertThat(count(steps, Effect.FILTER_OPENED)).isLessThanOrEqualTo(1);
+        assertThat(count(steps, Effect.LAMP_BAY_OPENED))
+                .isEqualTo(count(steps, Effect.LAMP_BAY_SHUT))
+                .isLessThanOrEqualTo(1);
+        if (opened < 0) {
+            return;
+        }
+        int filled = first(steps, Effect.FILLED);
+        switch (situation.build().water().fill()) {
+            case OPEN_TOP -> assertThat(filled).as("before the lid%n%s", read).isBetween(opened, shut);
+            case CAP -> {
+                assertThat(filled).as("through its cap%n%s", read).isBetween(shut, first(steps, Effect.WATER_ON));
+                assertThat(steps.get(filled).what().text())
+                        .as("the cap is shut")
+                        .endsWith("hut the cap.");
+            }
+            case SELF, PRIMER, BULB ->
+                assertThat(filled).as("by itself%n%s", read).isGreaterThan(first(steps, Effect.WATER_ON));
+        }
+        int tipped = first(steps, Effect.TIPPED);
+        if (tipped >= 0) {
+            assertThat(tipped).as("nothing left inside%n%s", read).isGreaterThan(last(steps, Effect.BIO_OUT));
+            for (Chamber chamber : situation.passport().chambers()) {
+                for (Place place : chamber.places()) {
+                    boolean stays = chamber.access() == Chamber.Access.SEALED
+                            && place.contents().stream()
+                                    .anyMatch(content -> !isAway(situation, steps, content.stage()));
+                    assertThat(stays).as("%s stays in%n%s", place.name(), read).isFalse();
+                }
+            }
+        }
+    }
+
+    /** Whether something came out by itself or with its place. */
+    private static boolean isAway(Situation situation, List<Step> steps, int stage) {
+        long id = situation.path().get(stage).id();
+        return steps.stream()
+                .filter(ProcedureInvariants::isOut)
+                .anyMatch(step -> step.about().stage().equals(OptionalLong.of(id))
+                        || (step.about().place().isPresent()
+                                && situation
+                                        .passport()
+                                        .placeOf(stage)
+                                        .equals(Optional.of(step.about().place().getAsInt()))));
+    }
+
+    /** What stays in its place is not touched: no washing names it. */
+    private static void whatIsNotTakenOutIsNotRinsed(Situation situation, Procedure procedure, Read read) {
+        List<Step> washing = procedure.steps().stream()
+                .filter(step ->
+                        step.effects().contains(Effect.WASHED) || step.id().startsWith("dip"))
+                .toList();
+        for (int stage = 0; !washing.isEmpty() && stage < situation.path().size(); stage++) {
+            String name = situation.path().get(stage).name();
+            boolean stays =
+                    situation.passport().placeOf(stage).isPresent() && !isAway(situation, procedure.steps(), stage);
+            if (stays) {
+                assertThat(washing)
+                        .as("%s stays where it is%n%s", name, read)
+                        .noneMatch(step -> (step.what().text() + " ").matches(".*" + Pattern.quote(name) + "\\D.*"));
+            }
+        }
+    }
+
+    private static void lampIsCoolAndOutBeforeItsSleeve(List<Step> steps, Read read) {
+        int bay = first(steps, Effect.LAMP_BAY_OPENED);
+        if (bay < 0) {
+            return;
+        }
+        List<Integer> order = new ArrayList<>(List.of(
+                first(steps, Effect.POWER_OFF), first(steps, Effect.LAMP_COOL), bay, first(steps, Effect.LAMP_OUT)));
+        if (first(steps, Effect.SLEEVE_OUT) >= 0) {
+            order.add(first(steps, Effect.SLEEVE_OUT));
+            order.add(first(steps, Effect.SLEEVE_IN));
+        }
+        order.add(first(steps, Effect.LAMP_IN));
+        order.add(first(steps, Effect.LAMP_BAY_SHUT));
+        order.add(first(steps, Effect.POWER_ON));
+        order.add(first(steps, Effect.LAMP_ON));
+        assertThat(order).as("%s", read).doesNotContain(-1).isSorted().doesNotHaveDuplicates();
+        assertThat(count(steps, Effect.LAMP_IN)).as("%s", read).isEqualTo(1);
+    }
+
+    private static void foamIsNeverLaidBackUnwashed(Situation situation, Procedure procedure, Read read) {
+        for (Step step : procedure.steps()) {
+            boolean back = step.effects().contains(Effect.PART_IN)
+                    && step.about().stage().isPresent();
+            if (!back
+                    || !WASHED.contains(
+                            situation.path().get(place(situation, step)).kind())) {
+                continue;
+            }
+            String name = situation.path().get(place(situation, step)).name();
+            assertThat(procedure.steps().stream()
+                            .filter(one -> one.effects().contains(Effect.WASHED))
+                            .anyMatch(one -> one.what().text().contains(name)))
+                    .as("%s washed%n%s", name, read)
+                    .isTrue();
+        }
+        Set<Optional<Long>> replaced = situation.work().tasks().stream()
+                .filter(asked -> asked.action() == CareAction.REPLACE)
+                .map(Asked::stage)
+                .collect(Collectors.toSet());
+        assertThat(procedure.tasks())
+                .as("a rinse and a replacement mean the replacement%n%s", read)
+                .noneMatch(asked -> asked.action() == CareAction.RINSE && replaced.contains(asked.stage()));
+    }
+
+    private static void tubsAreDrawnBeforeTheyAreNamedAndWithinTheShare(
+            Situation situation, Procedure procedure, Read read) {
+        Pattern named = Pattern.compile("(?:bucket|tub) (one|two|three)|the (?:bucket|tub)\\b");
+        List<String> numbers = List.of("one", "two", "three");
+        boolean drawn = false;
+        double litres = 0;
+        for (Step step : procedure.steps()) {
+            litres += step.drawnLitres();
+            if (step.id().startsWith("draw")) {
+                drawn = true;
+                assertThat(step.drawnLitres()).isEqualTo(procedure.tubs().litres());
+                continue;
+            }
+            Matcher matcher = named.matcher(step.what().text());
+            while (matcher.find()) {
+                assertThat(drawn).as("%s%n%s", step.what().text(), read).isTrue();
+                if (matcher.group(1) != null) {
+                    assertThat(numbers.indexOf(matcher.group(1)))
+                            .as("%s%n%s", step.what().text(), read)
+                            .isLessThan(procedure.tubs().count());
+                }
+            }
+        }
+        assertThat(litres)
+                .as("at most its share of the tank%n%s", read)
+                .isLessThanOrEqualTo(
+                        situation.means().share() * situation.means().tankL() + 1e-9);
+        if (situation.practice().tapAllowed()) {
+            assertThat(procedure.tubs().count()).isLessThanOrEqualTo(1);
+        } else {
+            assertThat(procedure.steps())
+                    .as("%s", read)
+                    .noneMatch(step ->
+                            step.id().equals("first") && step.what().text().contains("under the tap"));
+        }
+    }
+
+    /** The text gives bio media an hour; nothing that takes half an hour is waited for while it is out. */
+    private static void bioMediaGoesUnderWaterAndIsNotKeptWaiting(List<Step> steps, Read read) {
+        int out = first(steps, Effect.BIO_OUT);
+        if (out < 0) {
+            return;
+        }
+        int waited = 0;
+        for (Step step : steps.subList(out, steps.size())) {
+            if (step.effects().contains(Effect.POWER_ON)) {
+                break;
+            }
+            waited += step.care().timerMinutes().orElse(0);
+        }
+        assertThat(waited).as("%s", read).isLessThan(30);
+        assertThat(steps)
+                .as("%s", read)
+                .filteredOn(step -> step.effects().contains(Effect.BIO_OUT))
+                .allMatch(step -> step.what().text().contains("under water in "));
+        assertThat(steps)
+                .as("%s", read)
+                .noneMatch(step ->
+                        step.id().startsWith("dip") && step.what().text().contains("tap"));
+    }
+
+    private static void everyDangerHasItsCaution(List<Step> steps) {
+        danger(steps, "bleach", Caution.BLEACH);
+        danger(steps, "vinegar", Caution.VINEGAR);
+        danger(steps, "unplug", Caution.ELECTRICITY);
+        danger(steps, "plug in", Caution.ELECTRICITY);
+        danger(steps, "turn the heater", Caution.ELECTRICITY);
+        danger(steps, "vacuum", Caution.SIPHON, Caution.GAS);
+        danger(steps, "of tank water", Caution.SIPHON);
+        danger(steps, "slit near", Caution.SHARP);
+        danger(steps, "oversize and rinse", Caution.SHARP);
+        danger(steps, "tip away", Caution.HEAVY);
+        danger(steps, "carry", Caution.HEAVY, Caution.WET_FLOOR);
+        danger(steps, "in-line heater", Caution.ELECTRICITY);
+        danger(steps, "glow", Caution.UV_LIGHT);
+        danger(steps, "lamp out", Caution.MERCURY, Caution.GLASS);
+        danger(steps, "sleeve off", Caution.GLASS);
+        steps.stream()
+                .filter(step -> step.effects().contains(Effect.LAMP_BAY_OPENED))
+                .forEach(step -> assertThat(step.care().cautions()).contains(Caution.UV_LIGHT, Caution.GLASS));
+        if (count(steps, Effect.HANDS_IN) > 0) {
+            assertThat(steps.stream().flatMap(step -> step.care().cautions().stream()))
+                    .contains(Caution.GERMS, Caution.ELECTRICITY, Caution.WET_FLOOR);
+        }
+    }
+
+    private static void danger(List<Step> steps, String word, Caution... cautions) {
+        steps.stream()
+                .filter(step -> step.what().text().toLowerCase(Locale.ROOT).contains(word))
+                .forEach(step -> assertThat(step.care().cautions())
+                        .as(step.what().text())
+                        .contains(cautions));
+    }
+
+    private static void everyTaskHasAStep(Situation situation, Procedure procedure, Read read) {
+        assertThat(procedure.steps())
+                .as("%s", read)
+                .noneMatch(step -> step.what().text().contains("{"));
+        assertThat(procedure.steps()).noneMatch(step -> step.what().reason().contains("{"));
+        for (Asked asked : procedure.tasks()) {
+            boolean served = procedure.steps().stream()
+                            .anyMatch(step -> asked.stage().isPresent()
+                                    && step.about()
+                                            .stage()
+                                            .equals(OptionalLong.of(
+                                                    asked.stage().get())))
+                    || asked.stage().isEmpty();
+            assertThat(served)
+                    .as("%s of stage %s%n%s", asked.action(), asked.stage(), read)
+                    .isTrue();
+        }
+        boolean opens = situation.kind() == FilterKind.CANISTER && situation.does(CareAction.OPEN);
+        if (opens) {
+            long stopping = situation.path().stream()
+                    .filter(stage -> stage.kind().stopsDirtInside())
+                    .count();
+            assertThat(procedure.tasks().stream()
+                            .filter(asked -> asked.stage().isPresent()
+                                    && situation.path().stream()
+                                            .anyMatch(stage ->
+                                                    stage.id() == asked.stage().get()
+                                                            && stage.kind().stopsDirtInside()))
+                            .map(Asked::stage)
+                            .distinct())
+                    .as("an opening washes every foam%n%s", read)
+                    .hasSize((int) stopping);
+        }
+    }
+
+    private static long count(List<Step> steps, Effect effect) {
+        return steps.stream().filter(step -> step.effects().contains(effect)).count();
+    }
+
+    private static int first(List<Step> steps, Effect effect) {
+        for (int i = 0; i < steps.size(); i++) {
+            if (steps.get(i).effects().contains(effect)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private static int last(List<Step> steps, Effect effect) {
+        int last = -1;
+        for (int i = 0; i < steps.size(); i++) {
+            last = steps.get(i).effects().contains(effect) ? i : last;
+        }
+        return last;
+    }
+}

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import SelectField from '@/shared/components/SelectField.vue'
+import TextField from '@/shared/components/TextField.vue'
+import { MOMENT, type Choice } from '@/shared/words'
+import { newOwnStep, type InsideForm, type OwnStepForm } from './inside'
+
+/** Steps in the keeper's own words; they come in every service in which their moment comes. */
+defineProps<{ errors: Record<string, string> }>()
+const form = defineModel<InsideForm>({ required: true })
+
+const ORDER: Choice<OwnStepForm['before']>[] = [
+  { value: 'BEFORE', label: 'Before' },
+  { value: 'AFTER', label: 'After' },
+]
+</script>
+
+<template>
+  <div class="steps">
+    <ul>
+      <li v-for="(step, i) in form.ownSteps" :key="step.key">
+        <TextField
+          v-model="step.words"
+          label="What to do"
+          :name="`passport.ownSteps[${i}].words`"
+          :error="errors[`passport.ownSteps[${i}].words`]"
+        />
+        <div class="when">
+          <ChoiceRow
+            v-model="step.before"
+            legend="When"
+            :name="`passport.ownSteps[${i}].before`"
+            :choices="ORDER"
+            bare
+          />
+          <SelectField
+            v-model="step.moment"
+            label="Moment"
+            :name="`passport.ownSteps[${i}].moment`"
+            :choices="MOMENT"
+            bare
+          />
+          <el-button
+            type="primary"
+            text
+            :aria-label="`Remove the step “${step.words}”`"
+            @click="form.ownSteps = form.ownSteps.filter((one) => one.key !== step.key)"
+            >Remove</el-button
+          >
+        </div>
+      </li>
+    </ul>
+    <el-button @click="form.ownSteps.push(newOwnStep())">Add a step of your own</el-button>
+  </div>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  gap: 8px;
+  margin-bottom: var(--gap-4);
+}
+
+.when {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+}
+</style>

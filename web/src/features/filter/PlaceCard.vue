@@ -1,0 +1,191 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import MeasureField from '@/shared/components/MeasureField.vue'
+import SelectField from '@/shared/components/SelectField.vue'
+import TextField from '@/shared/components/TextField.vue'
+import { PACKING, PLACE_KIND, stageWord } from '@/shared/words'
+import MoveButtons from './MoveButtons.vue'
+import { moved, type ChamberForm, type ContentForm, type PlaceForm } from './inside'
+import type { Filter } from './queries'
+
+/** One place of a chamber, and what lies in it. */
+const props = defineProps<{
+  /** Its number from the top, from zero. */
+  number: number
+  /** The path of its fields. */
+  at: string
+  chamber: ChamberForm
+  stages: Filter['stages']
+  choices: { value: number; label: string; hint?: string }[]
+  errors: Record<string, string>
+}>()
+const emit = defineEmits<{ move: [by: number]; remove: []; put: [stage: number] }>()
+const place = defineModel<PlaceForm>({ required: true })
+
+const nameOf = (content: ContentForm) => props.stages[content.stage]?.name ?? ''
+const isLoose = (content: ContentForm) =>
+  content.packing === 'LOOSE' && stageWord(props.stages[content.stage]?.kind ?? 'BIO_MEDIA').measuredByMass
+const misplaced = computed(() =>
+  Object.entries(props.errors)
+    .filter(([field]) => field.startsWith(`${props.at}.contents`) && field.endsWith('stage'))
+    .map(([, message]) => message),
+)
+
+/** What lies on a tray if nobody says otherwise: the trays above it. On a cage, or part of the housing, lies nothing. */
+const UNDER = [
+  { value: 'USUAL', label: 'All trays above it' },
+  { value: 'NOTHING', label: 'Nothing' },
+]
+const underChoices = computed(() => [
+  ...(place.value.kind === 'TRAY' ? UNDER : [{ value: 'USUAL', label: 'Nothing' }]),
+  ...props.chamber.places
+    .filter((one) => one.key !== place.value.key)
+    .map((one) => ({ value: String(one.key), label: `Only ${one.name || 'a place without a name'}` })),
+])
+const under = computed({
+  get: () =>
+    Array.isArray(place.value.under) ? String(place.value.under.at(-1) ?? 'NOTHING') : place.value.under,
+  set: (chosen) => {
+    place.value.under = chosen === 'NOTHING' || chosen === 'USUAL' ? chosen : [Number(chosen)]
+  },
+})
+</script>
+
+<template>
+  <div class="place">
+    <div class="row">
+      <TextField
+        v-model="place.name"
+        class="grow"
+        :label="`Place ${String(number + 1)}, counted from the top`"
+        :name="`${at}.name`"
+        :error="errors[`${at}.name`]"
+      />
+      <MoveButtons
+        :what="place.name"
+        :first="number === 0"
+        :last="number === chamber.places.length - 1"
+        @move="(by) => emit('move', by)"
+      />
+      <el-button type="primary" text :aria-label="`Remove ${place.name}`" @click="emit('remove')"
+        >×</el-button
+      >
+    </div>
+    <div class="pair">
+      <SelectField
+        v-model="place.kind"
+        label="What it is"
+        :name="`${at}.kind`"
+        :choices="PLACE_KIND"
+        :error="errors[`${at}.kind`]"
+      />
+      <SelectField
+        v-model="under"
+        label="Lifted before it"
+        :name="`${at}.under`"
+        :choices="underChoices"
+        :error="errors[`${at}.under`]"
+      />
+      <MeasureField
+        v-model="place.holeMm"
+        label="Width of its holes"
+        :name="`${at}.holeMm`"
+        quantity="SIZE"
+        hint="Leave blank if you don’t know"
+        :error="errors[`${at}.holeMm`]"
+      />
+    </div>
+    <el-checkbox v-if="place.kind !== 'FIXED'" v-model="place.emptiedInPlace">
+      I can take things out of it while it stays in
+    </el-checkbox>
+    <ol class="contents">
+      <li v-for="(content, j) in place.contents" :key="content.key">
+        <div class="row">
+          <b class="grow">{{ nameOf(content) }}</b>
+          <SelectField
+            v-model="content.packing"
+            class="packing"
+            :label="`How ${nameOf(content)} is packed`"
+            :name="`${at}.contents[${String(j)}].packing`"
+            :choices="PACKING"
+            bare
+          />
+          <MoveButtons
+            :what="nameOf(content)"
+            :first="j === 0"
+            :last="j === place.contents.length - 1"
+            @move="(by) => (place.contents = moved(place.contents, j, by))"
+          />
+        </div>
+        <div v-if="isLoose(content)" class="pair">
+          <MeasureField
+            v-model="content.grainMm"
+            label="Size of a grain"
+            :name="`${at}.contents[${String(j)}].grainMm`"
+            quantity="SIZE"
+            hint="It must not pass the holes"
+            :error="errors[`${at}.contents[${String(j)}].grainMm`]"
+          />
+          <MeasureField
+            v-model="content.litres"
+            label="Room it takes up"
+            :name="`${at}.contents[${String(j)}].litres`"
+            quantity="VOLUME"
+            :error="errors[`${at}.contents[${String(j)}].litres`]"
+          />
+        </div>
+      </li>
+    </ol>
+    <p v-for="message in misplaced" :key="message" class="error" role="alert">{{ message }}</p>
+    <SelectField
+      :model-value="undefined"
+      :label="`Put into ${place.name || 'this place'}`"
+      :name="`${at}.put`"
+      placeholder="Put something here…"
+      :choices="choices"
+      bare
+      @update:model-value="(stage) => stage !== undefined && emit('put', stage)"
+    />
+  </div>
+</template>
+
+<style scoped>
+.place {
+  display: grid;
+  gap: var(--gap-3);
+  margin-bottom: var(--gap-3);
+  padding: 12px 14px;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+}
+
+.pair {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
+  gap: var(--gap-3);
+}
+
+.row {
+  display: flex;
+  gap: 6px;
+  align-items: end;
+}
+
+.grow {
+  flex: 1;
+  min-width: 0;
+}
+
+.row .el-button {
+  min-width: 44px;
+  padding: 0 12px;
+}
+
+.contents .row {
+  align-items: center;
+}
+
+.packing {
+  width: 130px;
+}
+</style>

@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import SelectField from '@/shared/components/SelectField.vue'
+import TextField from '@/shared/components/TextField.vue'
+import { ACCESS, stageWord } from '@/shared/words'
+import {
+  moved,
+  newChamber,
+  newPlace,
+  putInto,
+  removePlace,
+  unplaced,
+  type ChamberForm,
+  type InsideForm,
+} from './inside'
+import PlaceCard from './PlaceCard.vue'
+import type { Filter } from './queries'
+
+/** What sits where, in the order hands meet it: chambers, places and what lies in them. */
+const props = defineProps<{ stages: Filter['stages']; errors: Record<string, string> }>()
+const form = defineModel<InsideForm>({ required: true })
+
+const waiting = computed(() => unplaced(form.value, props.stages))
+const choices = computed(() =>
+  props.stages.flatMap((stage, i) =>
+    stageWord(stage.kind).lies ? [{ value: i, label: stage.name, hint: whereIs(i) }] : [],
+  ),
+)
+
+function whereIs(stage: number): string {
+  const place = form.value.chambers
+    .flatMap((chamber) => chamber.places)
+    .find((one) => one.contents.some((content) => content.stage === stage))
+  return place ? `now in ${place.name || 'a place without a name'}` : 'has no place yet'
+}
+
+const at = (room: number) => `passport.chambers[${String(room)}]`
+
+function addPlace(chamber: ChamberForm) {
+  const names = ['the top tray', 'the middle tray', 'the bottom tray']
+  const free = names.find((name) => !chamber.places.some((place) => place.name === name))
+  chamber.places.push(newPlace(free ?? ''))
+}
+</script>
+
+<template>
+  <div class="rooms">
+    <fieldset v-for="(chamber, room) in form.chambers" :key="chamber.key" class="room">
+      <legend v-if="form.chambers.length > 1">Chamber {{ room + 1 }}</legend>
+      <div class="pair">
+        <TextField
+          v-if="form.chambers.length > 1"
+          v-model="chamber.name"
+          label="Name of this chamber"
+          :name="`${at(room)}.name`"
+          :error="errors[`${at(room)}.name`]"
+        />
+        <SelectField
+          v-model="chamber.access"
+          label="What is in the way of a hand?"
+          :name="`${at(room)}.access`"
+          :choices="ACCESS"
+          :error="errors[`${at(room)}.access`]"
+        />
+      </div>
+      <ol>
+        <li v-for="(place, i) in chamber.places" :key="place.key">
+          <PlaceCard
+            v-model="chamber.places[i]!"
+            :number="i"
+            :at="`${at(room)}.places[${i}]`"
+            :chamber="chamber"
+            :stages="stages"
+            :choices="choices"
+            :errors="errors"
+            @move="(by) => (chamber.places = moved(chamber.places, i, by))"
+            @remove="removePlace(chamber, place.key)"
+            @put="(stage) => putInto(form, stage, place)"
+          />
+        </li>
+      </ol>
+      <div>
+        <el-button @click="addPlace(chamber)">Add a place below</el-button>
+        <el-button
+          v-if="form.chambers.length > 1"
+          type="primary"
+          text
+          @click="form.chambers = form.chambers.filter((one) => one.key !== chamber.key)"
+          >Remove this chamber</el-button
+        >
+      </div>
+    </fieldset>
+    <p v-if="waiting.length" class="waits" role="status">
+      Without a place yet: {{ waiting.map((stage) => stages[stage]?.name).join(', ') }}.
+    </p>
+    <p v-if="errors['passport.chambers']" class="error" role="alert">{{ errors['passport.chambers'] }}</p>
+    <el-button class="more" @click="form.chambers.push(newChamber())">Add a chamber</el-button>
+  </div>
+</template>
+
+<style scoped>
+.rooms,
+.room {
+  display: grid;
+  gap: var(--gap-3);
+}
+
+.pair {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
+  gap: var(--gap-3);
+}
+
+legend {
+  font-weight: 600;
+}
+
+.more {
+  justify-self: start;
+}
+</style>
