@@ -79,6 +79,12 @@ export function makeRouter(client: QueryClient) {
         component: () => import('@/features/tank/InsideView.vue'),
       },
       {
+        path: '/tanks/:tank(\\d+)/filters/:filter(\\d+)/set-up',
+        name: 'set-up',
+        props: (to) => ({ ...tank(to), filter: number(to.params.filter) }),
+        component: () => import('@/features/procedure/SetUpView.vue'),
+      },
+      {
         path: '/tanks/:tank(\\d+)/tasks/:task(\\d+)',
         name: 'task',
         props: (to) => ({ ...tank(to), task: number(to.params.task) }),

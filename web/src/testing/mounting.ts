@@ -79,6 +79,7 @@ export async function mountView(view: Component, props: Record<string, unknown> 
       { path: '/service/:service', name: 'service', component: page },
       { path: '/at/:tank/filters/:filter', name: 'edit-filter', component: page },
       { path: '/at/:tank/filters/:filter/inside', name: 'inside-filter', component: page },
+      { path: '/at/:tank/filters/:filter/set-up', name: 'set-up', component: page },
       { path: '/at/:tank/services/:service', name: 'correct', component: page },
     ],
   })

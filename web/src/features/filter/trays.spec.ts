@@ -71,6 +71,20 @@ describe('what is out of a filter', () => {
     expect([...insideAfter(STEPS, done, STEPS[2]).out.keys()]).toEqual(['stage-13'])
   })
 
+  it('is everything while a filter is put together, with the head off', () => {
+    const steps = [
+      step('load:place-1', ['PLACE_IN'], { place: 1 }),
+      step('load:place-0', ['PLACE_IN'], { place: 0 }),
+      step('lid', ['FILTER_SHUT']),
+    ]
+
+    const begun = insideAfter(steps, new Set(['load:place-1']), steps[1])
+
+    expect(begun.lidOff).toBe(true)
+    expect([...begun.out]).toEqual([['place-0', undefined]])
+    expect(begun.next).toEqual({ thing: 'place-0', way: 'back' })
+  })
+
   it('counts the tubs that steps name, and a second one for the second squeeze', () => {
     expect(tubsOf(STEPS)).toBe(3)
     expect(tubsOf([step('first', []), step('second', [])])).toBe(2)

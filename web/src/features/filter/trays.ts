@@ -26,9 +26,29 @@ function thingOf(step: Step): Thing | undefined {
   return step.stageId === undefined ? undefined : `stage-${step.stageId}`
 }
 
+const OUT: Step['effects'] = ['PART_OUT', 'PLACE_OUT']
+const IN: Step['effects'] = ['PART_IN', 'PLACE_IN']
+
+/** What is put in without having come out lies aside from the start, as when a filter is put together. */
+function atFirst(steps: Step[]): Inside {
+  const does = (step: Step, effects: Step['effects']) => step.effects.some((one) => effects.includes(one))
+  const inside: Inside = {
+    lidOff:
+      steps.some((step) => step.effects.includes('FILTER_SHUT')) &&
+      !steps.some((step) => step.effects.includes('FILTER_OPENED')),
+    out: new Map(),
+  }
+  for (const step of steps.filter((one) => does(one, IN))) {
+    const thing = thingOf(step)
+    const came = steps.some((one) => does(one, OUT) && thingOf(one) === thing)
+    if (thing && !came) inside.out.set(thing, undefined)
+  }
+  return inside
+}
+
 /** Replays what was ticked. */
 export function insideAfter(steps: Step[], done: Set<string>, current: Step | undefined): Inside {
-  const inside: Inside = { lidOff: false, out: new Map() }
+  const inside = atFirst(steps)
   for (const step of steps.filter(({ id }) => done.has(id))) {
     const thing = thingOf(step)
     if (step.effects.includes('FILTER_OPENED')) inside.lidOff = true

@@ -47,7 +47,7 @@ const inside = computed(() => insideAfter(steps.value, progress.value.done, curr
 const pictured = computed(() => {
   const view = guided.view.value
   const moves = steps.value.some((step) =>
-    step.effects.some((effect) => ['FILTER_OPENED', 'PLACE_OUT'].includes(effect)),
+    step.effects.some((effect) => ['FILTER_OPENED', 'PLACE_OUT', 'PLACE_IN'].includes(effect)),
   )
   return view?.inside?.chambers.length && moves ? view.inside : undefined
 })
@@ -155,6 +155,7 @@ const grade = (finding: Finding | undefined) => {
               </ol>
               <PhotoStrip :service="props.service" />
               <AddTask
+                v-if="guided.view.value.occasion !== 'SET_UP'"
                 :view="guided.view.value"
                 @add="(task) => guided.record('TASK_ADDED', '', String(task))"
               />

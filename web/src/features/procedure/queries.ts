@@ -42,6 +42,14 @@ export const useOpenGuided = () =>
     refetchInterval: WATCH_MS,
   })
 
+/** The steps of putting a filter together. */
+export const useSetUp = (filter: MaybeRefOrGetter<number>) =>
+  useQuery({
+    queryKey: computed(() => ['set-up', toValue(filter)]),
+    queryFn: () =>
+      body(api.GET('/api/filters/{filter}/set-up', { params: { path: { filter: toValue(filter) } } })),
+  })
+
 export function useStartGuided() {
   const client = useQueryClient()
   return useMutation({

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { TaskSettingDialog, useFilters, WaterPath, type Task } from '@/features/filter'
+import { TaskSettingDialog, useFilters, WaterPath, type Filter, type Task } from '@/features/filter'
 import { TankPauses, useForecasts, WhenList, type Forecast } from '@/features/interval'
 import { HistoryList } from '@/features/visit'
 import { TankHolds, TankWater } from '@/features/water'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import StateTag from '@/shared/components/StateTag.vue'
-import { today, windowWords } from '@/shared/dates'
+import { daysBetween, today, windowWords } from '@/shared/dates'
 import { useKeys } from '@/shared/keys'
 import { say } from '@/shared/units'
 import { labelOf, DIRECTION, FILTER_KIND } from '@/shared/words'
@@ -44,6 +44,11 @@ const byFilter = computed(() =>
     return { filter, all, opening, rows, off: filter.tasks.filter((task) => task.mode === 'OFF') }
   }),
 )
+/** A filter that is new, or was started some days ago, can be set up step by step. */
+const NEW_DAYS = 3
+const isNew = (filter: Filter) =>
+  filter.cleaned.sureness === 'EXACT' && daysBetween(filter.cleaned.on, now) <= NEW_DAYS
+
 const allTasks = computed(() => (filters.data.value ?? []).flatMap((filter) => filter.tasks))
 const adjust = (task: number) => (adjusting.value = allTasks.value.find((one) => one.id === task))
 
@@ -110,6 +115,12 @@ useKeys((key) => {
               class="small change"
               :to="{ name: 'inside-filter', params: { tank: props.tank, filter: filter.id } }"
               >{{ filter.placesStated ? 'What sits where' : 'Say what sits where' }}</RouterLink
+            >
+            <RouterLink
+              v-if="isNew(filter)"
+              class="small change"
+              :to="{ name: 'set-up', params: { tank: props.tank, filter: filter.id } }"
+              >Set it up, step by step</RouterLink
             >
           </div>
           <WaterPath :filter="filter" :forecasts="all" :today="now" />

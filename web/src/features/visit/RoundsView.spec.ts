@@ -39,6 +39,7 @@ function rounds(change: Partial<Rounds>): Rounds {
     held: [],
     readings: [],
     questions: [],
+    looks: [],
     week: WEEK,
     ...change,
   }
@@ -114,6 +115,35 @@ describe('rounds', () => {
       answer: 'UNKNOWN',
     })
     expect(asked.filter(({ call }) => call === 'GET /api/rounds')).toHaveLength(2)
+  })
+
+  it('ask for a second look after a set-up, and take the tick back', async () => {
+    const look = {
+      id: 'l',
+      tank: { id: 2, name: 'Brook', room: 'Lab' },
+      words: 'Press dry paper round every joint of Weir.',
+      dueAt: '2026-11-25T13:00:00Z',
+    }
+    const answers: Record<string, unknown> = {
+      'GET /api/rounds': rounds({ looks: [look] }),
+      'PUT /api/follow-ups/l/done': 204,
+      'DELETE /api/follow-ups/l/done': 204,
+    }
+    const asked = stubServer(answers)
+    const { wrapper } = await mountView(RoundsView)
+    expect(wrapper.text()).toContain('Brook: Press dry paper round every joint of Weir.')
+    expect(wrapper.text()).not.toContain('All done')
+
+    answers['GET /api/rounds'] = rounds({})
+    await wrapper.get('[aria-labelledby=looks] button').trigger('click')
+    await settled()
+
+    expect(wrapper.find('#looks').exists()).toBe(false)
+    expect(wrapper.text()).toContain('All done for today.')
+    const undo = [...document.querySelectorAll('button')].find((one) => one.textContent.includes('Undo'))
+    undo?.click()
+    await settled()
+    expect(asked.map(({ call }) => call)).toContain('DELETE /api/follow-ups/l/done')
   })
 
   it('say what failed and try again when asked', async () => {

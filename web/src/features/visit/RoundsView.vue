@@ -6,6 +6,7 @@ import LinkButton from '@/shared/components/LinkButton.vue'
 import { longDay, shortDay, today } from '@/shared/dates'
 import { HoldNotice } from '@/features/water'
 import AskedQuestions from './AskedQuestions.vue'
+import LookAgain from './LookAgain.vue'
 import { useRounds } from './queries'
 import RoundsTray from './RoundsTray.vue'
 import VisitCard from './VisitCard.vue'
@@ -16,6 +17,7 @@ const rounds = useRounds()
 
 const visits = computed(() => rounds.data.value?.visits ?? [])
 const held = computed(() => rounds.data.value?.held ?? [])
+const looks = computed(() => rounds.data.value?.looks ?? [])
 const readings = computed(() => rounds.data.value?.readings ?? [])
 const rooms = computed(() => {
   const first = [...planned.value, ...visits.value.filter((visit) => !planned.value.includes(visit))]
@@ -27,6 +29,10 @@ const planned = computed(() =>
   visits.value.filter((visit) => !visit.plannedOn || visit.plannedOn === rounds.data.value?.today),
 )
 const minutes = computed(() => planned.value.reduce((sum, visit) => sum + visit.effort.minutes, 0))
+/** Nothing to do, to read or to look at. */
+const idle = computed(
+  () => visits.value.length === 0 && readings.value.length === 0 && looks.value.length === 0,
+)
 const next = computed(() => rounds.data.value?.week.find((day) => day.tanks > 0))
 const summary = computed(() => {
   const count = planned.value.length
@@ -53,7 +59,7 @@ const summary = computed(() => {
           </p>
           <LinkButton type="primary" :to="{ name: 'new-tank' }">Add the first tank</LinkButton>
         </div>
-        <div v-else-if="visits.length === 0" class="empty">
+        <div v-else-if="idle" class="empty">
           <p><strong>All done for today.</strong></p>
           <p class="quiet">
             {{
@@ -70,6 +76,7 @@ const summary = computed(() => {
           :service="one.serviceId"
           :questions="[one.question]"
         />
+        <LookAgain v-if="looks.length" :looks="looks" />
         <section v-if="readings.length" aria-labelledby="due-readings">
           <h2 id="due-readings">Readings due</h2>
           <p v-for="one in readings" :key="one.tank.id" class="reading">

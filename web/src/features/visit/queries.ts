@@ -125,3 +125,22 @@ export function useRestoreService() {
     onSuccess: useLogStale(),
   })
 }
+
+/** Somebody looked again; the rounds follow. */
+export function useLooked() {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: (followUp: string) =>
+      body(api.PUT('/api/follow-ups/{followUp}/done', { params: { path: { followUp } } })),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['rounds'] }),
+  })
+}
+
+export function useNotLooked() {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: (followUp: string) =>
+      body(api.DELETE('/api/follow-ups/{followUp}/done', { params: { path: { followUp } } })),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['rounds'] }),
+  })
+}

@@ -45,6 +45,12 @@ class GuidedController {
         return procedures.assemble(who, filter, tasks, chores, OptionalDouble.empty());
     }
 
+    /** Before a filter is put together. */
+    @GetMapping("/filters/{filter}/set-up")
+    ProcedureView setUp(@AuthenticationPrincipal SignedIn who, @PathVariable long filter) {
+        return procedures.setUp(who, filter);
+    }
+
     /** Services in progress, and the filters they left off. */
     @GetMapping("/guided-services")
     List<GuidedView> listOpen(@AuthenticationPrincipal SignedIn who) {

@@ -1,8 +1,12 @@
 package app.chervil.server.procedure;
 
 import app.chervil.core.interval.Finding;
+import app.chervil.core.interval.Start;
+import app.chervil.core.procedure.FollowUp;
 import app.chervil.core.procedure.GuidedWork;
+import app.chervil.core.procedure.Occasion;
 import app.chervil.core.procedure.Situation.Chore;
+import app.chervil.core.procedure.Step.Effect;
 import app.chervil.core.site.Filter;
 import app.chervil.core.site.FilterTask;
 import app.chervil.core.site.Tank;
@@ -11,6 +15,7 @@ import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteMemory;
 import app.chervil.server.chore.ChoreOperations;
 import app.chervil.server.filter.FilterOperations;
+import app.chervil.server.followup.FollowUpOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.procedure.ProcedureView.StepView;
@@ -61,6 +66,7 @@ public class GuidedOperations {
     private final ServiceOperations services;
     private final MediaOperations media;
     private final ChoreOperations choreLog;
+    private final FollowUpOperations followUps;
     private final SiteMemory memory;
     private final JsonMapper json;
     private final Clock clock;
@@ -73,6 +79,7 @@ public class GuidedOperations {
             ServiceOperations services,
             MediaOperations media,
             ChoreOperations choreLog,
+            FollowUpOperations followUps,
             SiteMemory memory,
             JsonMapper json,
             Clock clock) {
@@ -83,6 +90,7 @@ public class GuidedOperations {
         this.services = services;
         this.media = media;
         this.choreLog = choreLog;
+        this.followUps = followUps;
         this.memory = memory;
         this.json = json;
         this.clock = clock;
@@ -91,8 +99,9 @@ public class GuidedOperations {
     /** Begins a service under an id its client made; beginning it again answers what is there. */
     @Transactional
     public GuidedView start(SignedIn who, UUID id, GuidedStart input) {
-        ProcedureView procedure =
-                procedures.assemble(who, input.filterId(), input.tasks(), input.chores(), grams(input.media()));
+        ProcedureView procedure = input.what() == Occasion.SET_UP
+                ? procedures.setUp(who, input.filterId())
+                : procedures.assemble(who, input.filterId(), input.tasks(), input.chores(), grams(input.media()));
         long tank = filters.find(who, input.filterId()).tankId();
         if (mapper.find(who.siteId(), id).isEmpty()) {
             checkStart(who, tank, procedure, input);
@@ -111,7 +120,8 @@ public class GuidedOperations {
                         null,
                         null,
                         input.overrideReason(),
-                        input.media() == null ? null : json.writeValueAsString(input.media())));
+                        input.media() == null ? null : json.writeValueAsString(input.media()),
+                        input.what()));
         return find(who, id);
     }
 
@@ -183,7 +193,15 @@ public class GuidedOperations {
         Rejected.Gatherer gatherer = new Rejected.Gatherer();
         for (int i = 0; i < events.size(); i++) {
             gatherer.check(
-                    events.get(i).fits(), "events[" + i + "].value", "not-understood", "This value does not fit.");
+                            events.get(i).fits(),
+                            "events[" + i + "].value",
+                            "not-understood",
+                            "This value does not fit.")
+                    .check(
+                            row.occasion() == Occasion.SERVICE || events.get(i).kind() != GuidedWork.Kind.TASK_ADDED,
+                            "events[" + i + "].kind",
+                            "no-tasks-here",
+                            "A set-up has no tasks. Finish it, then begin a service.");
         }
         gatherer.done();
         boolean news = false;
@@ -242,6 +260,9 @@ public class GuidedOperations {
                         "No task was finished. Leave it open, or drop it.")
                 .done();
         mapper.updateFinished(who.siteId(), id, clock.instant(), reason.isEmpty() ? null : reason);
+        if (row.occasion() == Occasion.SET_UP && work.did(Effect.POWER_ON)) {
+            started(who, row);
+        }
         if (row.media() != null && work.did(Chore.BIO_PART_REPLACED.work())) {
             media.replace(
                     who,
@@ -259,6 +280,12 @@ public class GuidedOperations {
             }
         });
         return services.save(who, id, done);
+    }
+
+    /** Its clocks start now, and somebody looks at it again. */
+    private void started(SignedIn who, GuidedRow row) {
+        Filter filter = filters.setCleaned(who, row.filterId(), tanks.today(), Start.Sureness.EXACT);
+        followUps.ask(who, filter, row.id(), FollowUp.ofSetUp(filter.kind(), filter.name()));
     }
 
     /** Confirms that a filter left off by a finished service runs again. */
@@ -300,7 +327,8 @@ public class GuidedOperations {
                 row.startedAt(),
                 row.offSince(),
                 row.finishedAt(),
-                GuidedView.Inside.of(filter));
+                GuidedView.Inside.of(filter),
+                row.occasion());
     }
 
     private void addTask(SignedIn who, GuidedRow row, long task) {
@@ -337,7 +365,7 @@ public class GuidedOperations {
                 tanks.today(),
                 who.name(),
                 (int) Math.min(minutes, 1440),
-                note(input, work, json.readValue(row.chores(), CHORES)),
+                note(input, work, row),
                 tasks,
                 List.of(flow),
                 new ServiceInput.Circumstances(
@@ -362,9 +390,13 @@ public class GuidedOperations {
     }
 
     /** Chores belong to no filter, so the log tells them in its note. */
-    private static String note(GuidedFinish input, GuidedWork work, Set<Chore> chores) {
-        Stream<String> told =
-                chores.stream().sorted().filter(chore -> work.did(chore.work())).map(Chore::told);
+    private String note(GuidedFinish input, GuidedWork work, GuidedRow row) {
+        Stream<String> told = row.occasion() == Occasion.SET_UP && work.did(Effect.POWER_ON)
+                ? Stream.of("Set up and started.")
+                : json.readValue(row.chores(), CHORES).stream()
+                        .sorted()
+                        .filter(chore -> work.did(chore.work()))
+                        .map(Chore::told);
         return Stream.concat(told, Stream.of(input.note().strip()))
                 .filter(part -> !part.isEmpty())
                 .collect(Collectors.joining(" "));

@@ -1,5 +1,6 @@
 package app.chervil.server.procedure;
 
+import app.chervil.core.procedure.Occasion;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -17,4 +18,5 @@ record GuidedRow(
         @Nullable Instant offSince,
         @Nullable Instant finishedAt,
         @Nullable String overrideReason,
-        @Nullable String media) {}
+        @Nullable String media,
+        Occasion occasion) {}

@@ -1,5 +1,6 @@
 package app.chervil.server.procedure;
 
+import app.chervil.core.procedure.Occasion;
 import app.chervil.core.procedure.Situation.Chore;
 import app.chervil.server.water.MediaOperations.MediaPlan;
 import jakarta.validation.Valid;
@@ -13,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * What a guided service is to do.
  *
  * @param overrideReason why work is done that a hold, or the rule for media, speaks against
+ * @param occasion absent for tasks and chores
  * @param media how much bio media is exchanged; needed if that is among the chores
  */
 public record GuidedStart(
@@ -26,4 +28,9 @@ public record GuidedStart(
         @Nullable @Size(max = 500, message = "At most 500 characters.")
         String overrideReason,
 
-        @Valid @Nullable MediaPlan media) {}
+        @Valid @Nullable MediaPlan media,
+        @Nullable Occasion occasion) {
+    Occasion what() {
+        return occasion == null ? Occasion.SERVICE : occasion;
+    }
+}

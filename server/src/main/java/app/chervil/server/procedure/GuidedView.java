@@ -2,6 +2,7 @@ package app.chervil.server.procedure;
 
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.procedure.Occasion;
 import app.chervil.core.site.Filter;
 import app.chervil.server.filter.PassportInput;
 import java.time.Instant;
@@ -13,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * A guided service with all that happened so far.
  *
  * @param offSince since when its filter is off; absent while it runs
+ * @param occasion what it is for
  * @param finishedAt absent while it is in progress
  * @param inside what sits where in the filter
  */
@@ -24,7 +26,8 @@ public record GuidedView(
         Instant startedAt,
         @Nullable Instant offSince,
         @Nullable Instant finishedAt,
-        Inside inside) {
+        Inside inside,
+        Occasion occasion) {
     /**
      * What sits where, for a picture of what is out.
      *

@@ -74,18 +74,8 @@ public class ProcedureOperations {
         List<FilterTask> tasks =
                 taskIds.stream().distinct().map(id -> task(filter, id)).toList();
         Practice practice = practice(tank);
-        Tubs.Means means = new Tubs.Means(
-                tank.setting().bucketL(),
-                tank.netVolumeL(),
-                tank.setting().drawShare(),
-                accounts.units(who).measures());
-        Procedure procedure = Procedure.assemble(new Situation(
-                filter.name(),
-                filter.passport(),
-                practice,
-                means,
-                path(filter),
-                new Work(asked(tasks), chores, mediaGrams, asked(filter.inUse()))));
+        Procedure procedure = Procedure.assemble(
+                situation(who, tank, filter, new Work(asked(tasks), chores, mediaGrams, asked(filter.inUse()))));
         List<FilterTask> all = procedure.tasks().stream()
                 .map(asked -> task(filter, asked.task()))
                 .distinct()
@@ -101,6 +91,37 @@ public class ProcedureOperations {
                 warnings(tank, permission, all, chores),
                 held(permission, all, chores),
                 all.stream().map(FilterTask::id).toList());
+    }
+
+    /**
+     * The steps of putting a filter together and starting it.
+     *
+     * @throws NotFound if the filter is not there
+     */
+    @Transactional(readOnly = true)
+    public ProcedureView setUp(SignedIn who, long filterId) {
+        Filter filter = filters.find(who, filterId);
+        Tank tank = tanks.find(who, filter.tankId());
+        Procedure procedure = Procedure.setUp(situation(who, tank, filter, new Work(List.of(), Set.of(), List.of())));
+        return new ProcedureView(
+                filter.name(),
+                procedure.steps().stream().map(step -> view(step, filter)).toList(),
+                carry(procedure, filter),
+                null,
+                procedure.minutes(),
+                "",
+                List.of(),
+                List.of(),
+                List.of());
+    }
+
+    private Situation situation(SignedIn who, Tank tank, Filter filter, Work work) {
+        Tubs.Means means = new Tubs.Means(
+                tank.setting().bucketL(),
+                tank.netVolumeL(),
+                tank.setting().drawShare(),
+                accounts.units(who).measures());
+        return new Situation(filter.name(), filter.passport(), practice(tank), means, path(filter), work);
     }
 
     /** Of everything this service touches, and of what was done on the tank in the days before. */

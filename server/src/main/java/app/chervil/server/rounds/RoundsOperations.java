@@ -12,6 +12,7 @@ import app.chervil.core.visit.Rounds;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteBooks;
 import app.chervil.server.book.SiteMemory;
+import app.chervil.server.followup.FollowUpOperations;
 import app.chervil.server.plan.PlanOperations;
 import app.chervil.server.rounds.RoundsView.CarryView;
 import app.chervil.server.visit.ServiceOperations;
@@ -36,18 +37,21 @@ public class RoundsOperations {
     private final WatchOperations watches;
     private final PlanOperations plans;
     private final ServiceOperations services;
+    private final FollowUpOperations followUps;
 
     RoundsOperations(
             SiteBooks books,
             SiteMemory memory,
             WatchOperations watches,
             PlanOperations plans,
-            ServiceOperations services) {
+            ServiceOperations services,
+            FollowUpOperations followUps) {
         this.books = books;
         this.memory = memory;
         this.watches = watches;
         this.plans = plans;
         this.services = services;
+        this.followUps = followUps;
     }
 
     /** What a plan answers once for all tanks of a day. */
@@ -70,6 +74,7 @@ public class RoundsOperations {
                 held(site),
                 readings(who, site),
                 questions(who),
+                looks(who, site),
                 week(day));
     }
 
@@ -136,6 +141,13 @@ public class RoundsOperations {
     private List<RoundsView.OpenQuestion> questions(SignedIn who) {
         return services.undated(who).stream()
                 .map(asked -> new RoundsView.OpenQuestion(asked.serviceId(), asked.question()))
+                .toList();
+    }
+
+    private List<RoundsView.LookAgain> looks(SignedIn who, SiteBook site) {
+        return followUps.open(who).stream()
+                .map(look -> new RoundsView.LookAgain(
+                        look.id(), brief(site.tank(look.tankId()).orElseThrow().tank()), look.words(), look.dueAt()))
                 .toList();
     }
 

@@ -7,6 +7,7 @@ import app.chervil.core.visit.Rounds;
 import app.chervil.core.water.Hold;
 import app.chervil.server.visit.SavedService.AskedQuestion;
 import app.chervil.server.water.WatchOperations.DueReading;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -20,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param held tanks on hold
  * @param readings asked for today
  * @param questions left open by earlier services, each asked until it is answered
+ * @param looks that finished work asks for, due by the end of today
  * @param week the seven days after today
  */
 public record RoundsView(
@@ -29,7 +31,11 @@ public record RoundsView(
         List<HeldView> held,
         List<DueView> readings,
         List<OpenQuestion> questions,
+        List<LookAgain> looks,
         List<WeekDay> week) {
+    /** A look that finished work asks for. */
+    public record LookAgain(UUID id, TankBrief tank, String words, Instant dueAt) {}
+
     /** A question about an earlier service. */
     public record OpenQuestion(UUID serviceId, AskedQuestion question) {}
 

@@ -1,0 +1,79 @@
+package app.chervil.server.followup;
+
+import app.chervil.core.procedure.FollowUp;
+import app.chervil.core.site.Filter;
+import app.chervil.server.account.SignedIn;
+import app.chervil.server.followup.FollowUpMapper.FollowUpRow;
+import app.chervil.server.problem.NotFound;
+import app.chervil.server.tank.TankOperations;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Looks that finished work asks for some time later. */
+@Service
+public class FollowUpOperations {
+    private final FollowUpMapper mapper;
+    private final TankOperations tanks;
+    private final Clock clock;
+
+    FollowUpOperations(FollowUpMapper mapper, TankOperations tanks, Clock clock) {
+        this.mapper = mapper;
+        this.tanks = tanks;
+        this.clock = clock;
+    }
+
+    /** A look asked for. */
+    public record Asked(UUID id, long tankId, long filterId, String words, Instant dueAt) {}
+
+    /** What is asked for today or was before, and not done. */
+    @Transactional(readOnly = true)
+    public List<Asked> open(SignedIn who) {
+        Instant tomorrow =
+                tanks.today().plusDays(1).atStartOfDay(clock.getZone()).toInstant();
+        return mapper.listOpen(who.siteId(), tomorrow).stream()
+                .map(row -> new Asked(row.id(), row.tankId(), row.filterId(), row.words(), row.dueAt()))
+                .toList();
+    }
+
+    /**
+     * Asks for looks after a piece of work; asked twice for the same, once.
+     *
+     * @param work its id
+     */
+    @Transactional
+    public void ask(SignedIn who, Filter filter, UUID work, List<FollowUp> looks) {
+        for (int number = 0; number < looks.size(); number++) {
+            FollowUp look = looks.get(number);
+            UUID id = UUID.nameUUIDFromBytes((work + " look " + number).getBytes(StandardCharsets.UTF_8));
+            mapper.insert(
+                    who.siteId(),
+                    new FollowUpRow(
+                            id,
+                            filter.tankId(),
+                            filter.id(),
+                            look.words(),
+                            clock.instant().plus(look.after())));
+        }
+    }
+
+    /** Says that somebody looked; said twice, it stays. */
+    @Transactional
+    public void done(SignedIn who, UUID id) {
+        if (mapper.updateDone(who.siteId(), id, clock.instant(), who.name()) == 0) {
+            throw new NotFound("look");
+        }
+    }
+
+    /** Takes that back. */
+    @Transactional
+    public void undone(SignedIn who, UUID id) {
+        if (mapper.updateDone(who.siteId(), id, null, null) == 0) {
+            throw new NotFound("look");
+        }
+    }
+}

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { useRouter } from 'vue-router'
+import { useTank } from '@/features/tank'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import LinkButton from '@/shared/components/LinkButton.vue'
+import { useSending } from '@/shared/form'
+import BenchCard from './BenchCard.vue'
+import { useSetUp, useStartGuided } from './queries'
+
+/** At the tank, before a new filter is put together: what it takes, every step, and the start. */
+const props = defineProps<{ tank: number; filter: number }>()
+
+const router = useRouter()
+const tank = useTank(() => props.tank)
+const procedure = useSetUp(() => props.filter)
+const startGuided = useStartGuided()
+const { sending, trouble, send } = useSending()
+
+async function begin() {
+  const id = crypto.randomUUID()
+  const start = { filterId: props.filter, tasks: [], chores: [], occasion: 'SET_UP' as const }
+  if (await send(() => startGuided.mutateAsync({ id, start })))
+    await router.push({ name: 'service', params: { service: id } })
+}
+</script>
+
+<template>
+  <main class="page">
+    <AsyncState
+      :pending="procedure.isPending.value || tank.isPending.value"
+      :error="procedure.error.value ?? tank.error.value"
+      what="the steps"
+      @retry="(procedure.refetch(), tank.refetch())"
+    >
+      <template v-if="procedure.data.value">
+        <h1>Set up {{ procedure.data.value.filterName }}</h1>
+        <p class="quiet">
+          Once it runs, its clocks start, the flow you catch is its clean baseline, and you will be asked to
+          look at it again.
+        </p>
+        <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+        <div class="actions">
+          <el-button type="primary" :loading="sending" @click="begin">Start</el-button>
+          <LinkButton
+            type="primary"
+            text
+            :to="{ name: 'inside-filter', params: { tank: props.tank, filter: props.filter } }"
+            >Say what sits where first</LinkButton
+          >
+        </div>
+        <BenchCard :procedure="procedure.data.value" :tank="tank.data.value?.tank.name ?? ''" />
+      </template>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  margin: var(--gap-4) 0;
+}
+</style>

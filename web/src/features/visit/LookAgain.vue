@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import type { Schemas } from '@/shared/api/client'
+import { momentWords } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import { offerUndo } from '@/shared/undo'
+import { useLooked, useNotLooked } from './queries'
+
+/** Looks that finished work asks for, each ticked with one tap. */
+defineProps<{ looks: Schemas['LookAgain'][] }>()
+
+const looked = useLooked()
+const notLooked = useNotLooked()
+const { sending, trouble, send } = useSending()
+
+async function tick(look: Schemas['LookAgain']) {
+  const done = await send(async () => {
+    await looked.mutateAsync(look.id)
+    return true
+  })
+  if (done) offerUndo('Looked.', () => notLooked.mutateAsync(look.id))
+}
+</script>
+
+<template>
+  <section aria-labelledby="looks">
+    <h2 id="looks">Look again</h2>
+    <p v-for="look in looks" :key="look.id" class="look">
+      <span>
+        <b>{{ look.tank.name }}</b>: {{ look.words }}
+        <span class="small quiet">due {{ momentWords(look.dueAt) }}</span>
+      </span>
+      <el-button :disabled="sending" :aria-label="`Done: ${look.words}`" @click="tick(look)">Done</el-button>
+    </p>
+    <p v-if="trouble" class="error" role="alert">{{ trouble }}</p>
+  </section>
+</template>
+
+<style scoped>
+.look {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  justify-content: space-between;
+  min-height: 52px;
+  border-bottom: 1px solid var(--hair);
+}
+
+h2 {
+  margin-top: 18px;
+}
+</style>
