@@ -26,14 +26,7 @@ class FirstDayIT {
         keeper = new Keeper(server);
         keeper.go("/");
         keeper.viewIsAccessible();
-        Page page = keeper.page();
-        page.getByLabel("Code").fill(server.setupCode());
-        page.getByLabel("Site").fill("Zuhause");
-        page.getByLabel("Your name").fill("Ines");
-        page.getByLabel("Name to sign in with").fill("ines");
-        page.getByLabel("Password").fill("Forelle im Bach");
-        keeper.button("Make the account").click();
-        assertThat(keeper.link("Add the first tank")).isVisible();
+        keeper.makeAccount("Zuhause");
     }
 
     @AfterEach

@@ -28,15 +28,7 @@ class FirstServicesIT {
         server = RunningServer.empty();
         keeper = new Keeper(server);
         keeper.takePhone();
-        keeper.go("/");
-        Page page = keeper.page();
-        page.getByLabel("Code").fill(server.setupCode());
-        page.getByLabel("Site").fill("Zuhause");
-        page.getByLabel("Your name").fill("Ines");
-        page.getByLabel("Name to sign in with").fill("ines");
-        page.getByLabel("Password").fill("Forelle im Bach");
-        keeper.button("Make the account").click();
-        assertThat(keeper.link("Add the first tank")).isVisible();
+        keeper.makeAccount("Zuhause");
     }
 
     @AfterAll

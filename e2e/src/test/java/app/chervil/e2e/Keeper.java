@@ -101,6 +101,18 @@ final class Keeper implements AutoCloseable {
         page.setViewportSize(390, 844);
     }
 
+    /** Makes the first account of an empty machine, and is in. */
+    void makeAccount(String site) {
+        go("/");
+        page.getByLabel("Code").fill(server.setupCode());
+        page.getByLabel("Site").fill(site);
+        page.getByLabel("Your name").fill("Ines");
+        page.getByLabel("Name to sign in with").fill("ines");
+        page.getByLabel("Password").fill("Forelle im Bach");
+        button("Make the account").click();
+        PlaywrightAssertions.assertThat(link("Add the first tank")).isVisible();
+    }
+
     void enterDemoAs(String name) {
         page.navigate(server.url("/"));
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name))

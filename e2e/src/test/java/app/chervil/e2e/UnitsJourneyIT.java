@@ -72,15 +72,7 @@ class UnitsJourneyIT {
     private void setUp(String locale) {
         server = RunningServer.empty();
         keeper = new Keeper(server, locale);
-        keeper.go("/");
-        Page page = keeper.page();
-        page.getByLabel("Code").fill(server.setupCode());
-        page.getByLabel("Site").fill("Home");
-        page.getByLabel("Your name").fill("Ines");
-        page.getByLabel("Name to sign in with").fill("ines");
-        page.getByLabel("Password").fill("Forelle im Bach");
-        keeper.button("Make the account").click();
-        assertThat(keeper.link("Add the first tank")).isVisible();
+        keeper.makeAccount("Home");
     }
 
     private void addTank(String volume) {
