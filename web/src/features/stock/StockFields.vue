@@ -2,6 +2,7 @@
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import NumberField from '@/shared/components/NumberField.vue'
 import TextField from '@/shared/components/TextField.vue'
+import KitLines from './KitLines.vue'
 import { amountWords, UNITS, type ItemForm } from './stores'
 
 /** What is known of a thing in the stores, field by field. */
@@ -87,6 +88,7 @@ const KINDS = [
         :error="errors.price"
       />
     </div>
+    <KitLines v-if="!form.turned" v-model="form.kit" :names="names" :errors="errors" />
   </div>
 </template>
 

@@ -5,8 +5,8 @@ import { today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
 import { typedNumber } from '@/shared/units'
-import { useMove, useTakeMoveBack, type StockItem, type StockMove } from './queries'
-import { amountWords, KIND_WORDS, lastsWords, MARK_WORDS, markOf, money } from './stores'
+import { useMove, useOpenKit, useTakeMoveBack, type StockItem, type StockMove } from './queries'
+import { amountWords, KIND_WORDS, lastsWords, markOf, money, shelfWords } from './stores'
 import StockLine from './StockLine.vue'
 
 /** One thing: what is there, how long it lasts, and what happened to it in one number and one press. */
@@ -14,6 +14,7 @@ const props = defineProps<{ entry: StockItem; currency: string }>()
 
 const move = useMove()
 const takeBack = useTakeMoveBack()
+const open = useOpenKit()
 const { sending, errors, trouble, send, refuse } = useSending()
 const typed = ref('')
 const item = computed(() => props.entry.item)
@@ -38,6 +39,16 @@ async function happened(kind: StockMove['kind']) {
     takeBack.mutateAsync(id),
   )
 }
+
+/** Its parts are on the shelf from now on. */
+async function openOne() {
+  const id = crypto.randomUUID()
+  const opened = send(async () => {
+    await open.mutateAsync({ id, itemId: props.entry.id, on: today() })
+    return true
+  })
+  if (await opened) offerUndo(`${item.value.name} opened.`, () => takeBack.mutateAsync(id))
+}
 </script>
 
 <template>
@@ -54,7 +65,7 @@ async function happened(kind: StockMove['kind']) {
         clean, <span class="num">{{ entry.shelf.dirty }}</span> dirty</span
       >
       <br />
-      <span class="mark small">{{ MARK_WORDS[mark] }}</span>
+      <span class="mark small">{{ shelfWords(entry) }}</span>
       <span class="small quiet"
         >{{ item.turned ? 'wash' : 'order' }} below {{ amountWords(item.reorderAt, item.unit) }}</span
       >
@@ -85,6 +96,9 @@ async function happened(kind: StockMove['kind']) {
       <el-button native-type="submit" :disabled="sending">Bought</el-button>
       <el-button :disabled="sending" @click="happened('COUNTED')"> Counted </el-button>
       <el-button v-if="item.turned" :disabled="sending" @click="happened('WASHED')"> Washed </el-button>
+      <el-button v-if="item.kit" :disabled="sending || !entry.shelf?.ready" @click="openOne">
+        Open one
+      </el-button>
       <p v-if="errors.amount || trouble" class="error small" role="alert">{{ errors.amount ?? trouble }}</p>
     </form>
   </article>

@@ -17,7 +17,7 @@ function item(
     id: 4,
     version: 2,
     item: { name, unit: 'PIECE', turned: false, amountPerUse: 1, reorderAt, leadDays: 10, ...more },
-    shelf: shelf && { ready: shelf.ready, dirty: shelf.dirty ?? 0 },
+    shelf: shelf && { ready: shelf.ready, dirty: shelf.dirty ?? 0, unsure: false },
     outlook: shelf && {
       standing: shelf.ready <= 0 ? 'OUT' : shelf.ready < reorderAt ? 'LOW' : 'ENOUGH',
       runsOut: shelf.runsOut,
@@ -87,6 +87,44 @@ describe('the stores', () => {
 
     const sent = asked.find((one) => one.call.startsWith('PUT /api/stores/moves/'))
     expect(sent?.body).toMatchObject({ itemId: 4, kind: 'BOUGHT', amount: 6 })
+  })
+
+  it('opens a kit with one press, and closes it again', async () => {
+    const kit = { ...item('Service kit', { ready: 2 }, { kit: [{ name: 'Impeller set', count: 1 }] }), id: 9 }
+    const asked = stubServer({
+      'GET /api/stores': { ...STORES, items: [kit] },
+    })
+    const { wrapper } = await mountView(StoresView)
+    vi.stubGlobal('crypto', { randomUUID: () => 'k' })
+
+    await wrapper
+      .findAll('button')
+      .find((button) => button.text() === 'Open one')
+      ?.trigger('click')
+    await settled()
+
+    const opening = asked.find(({ call }) => call === 'PUT /api/stores/openings/k')
+    expect(opening?.body).toMatchObject({ itemId: 9 })
+    vi.unstubAllGlobals()
+  })
+
+  it('asks for a count where more was used than was there', async () => {
+    const short = { ...PADS, shelf: { ready: 0, dirty: 0, unsure: true } }
+    stubServer({ 'GET /api/stores': { ...STORES, items: [short] } })
+
+    const { wrapper } = await mountView(StoresView)
+
+    expect(wrapper.get('article').text()).toContain('More was used than was there: count it')
+  })
+
+  it('sends what a kit holds, and names a count that is no number', () => {
+    const form = { ...emptyForm(), name: 'Kit', kit: [{ key: 1, name: ' Impeller set ', count: '1,5' }] }
+
+    expect(toItem(form).item.kit).toEqual([{ name: 'Impeller set', count: 1.5 }])
+    expect(toItem({ ...form, kit: [{ key: 1, name: 'Ring', count: 'some' }] }).errors).toEqual({
+      'kit[0].count': 'How many?',
+    })
+    expect(toItem(emptyForm()).item.kit).toBeUndefined()
   })
 
   it('asks how many before it sends anything', async () => {

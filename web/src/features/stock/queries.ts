@@ -54,3 +54,9 @@ export const useMove = () =>
 
 export const useTakeMoveBack = () =>
   useStocking((id: string) => body(api.DELETE('/api/stores/moves/{id}', { params: { path: { id } } })))
+
+/** Opens a kit: its parts are on the shelf. It is taken back like a move. */
+export const useOpenKit = () =>
+  useStocking(({ id, ...kit }: Schemas['KitOpened'] & { id: string }) =>
+    body(api.PUT('/api/stores/openings/{id}', { params: { path: { id } }, body: kit })),
+  )

@@ -38,6 +38,10 @@ export const MARK_WORDS: Record<Mark, string> = {
   uncounted: 'Not counted yet',
 }
 
+/** "Running low", or that nobody can know before it is counted again. */
+export const shelfWords = (item: StockItem): string =>
+  item.shelf?.unsure ? 'More was used than was there: count it' : MARK_WORDS[markOf(item)]
+
 /** What the stores come to in one sentence: what to order, and how long the rest lasts. */
 export function inShort(stores: Stores, now: Day = today()): string {
   const pressing = stores.items.filter((item) => ['out', 'low'].includes(markOf(item)))
@@ -83,6 +87,7 @@ export const KIND_WORDS: Record<StockMove['kind'], string> = {
   USED: 'used at a service',
   WASHED: 'washed',
   LOST: 'gone otherwise',
+  OPENED: 'opened',
 }
 
 /** An item as its fields hold it. */
@@ -95,7 +100,19 @@ export interface ItemForm {
   leadDays: string
   washEveryDays: string
   price: string
+  /** What it holds, if it is a kit. */
+  kit: KitLineForm[]
 }
+
+/** A part of a kit; its count as typed. */
+export interface KitLineForm {
+  key: number
+  name: string
+  count: string
+}
+
+let nextKey = 1
+export const newKitLine = (): KitLineForm => ({ key: nextKey++, name: '', count: '1' })
 
 export function emptyForm(supply?: Supply): ItemForm {
   return {
@@ -107,6 +124,7 @@ export function emptyForm(supply?: Supply): ItemForm {
     leadDays: '7',
     washEveryDays: '7',
     price: '',
+    kit: [],
   }
 }
 
@@ -120,6 +138,7 @@ export function formOf({ item }: StockItem): ItemForm {
     leadDays: String(item.leadDays),
     washEveryDays: String(item.washEveryDays ?? 7),
     price: item.price === undefined ? '' : String(item.price),
+    kit: (item.kit ?? []).map((line) => ({ key: nextKey++, name: line.name, count: String(line.count) })),
   }
 }
 
@@ -135,7 +154,13 @@ export function toItem(form: ItemForm): { item: StockItemInput; errors: Record<s
   }
   const price = typedNumber(form.price)
   if (Number.isNaN(price)) errors.price = 'This is not a number.'
+  const kit = form.kit.map((line, i) => {
+    const count = typedNumber(line.count)
+    if (count === undefined || Number.isNaN(count)) errors[`kit[${String(i)}].count`] = 'How many?'
+    return { name: line.name.trim(), count: count ?? 0 }
+  })
   const item = {
+    kit: kit.length ? kit : undefined,
     name: form.name.trim(),
     unit: form.unit,
     turned: form.turned,

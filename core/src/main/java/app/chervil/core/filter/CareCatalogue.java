@@ -148,14 +148,16 @@ public final class CareCatalogue {
                         new Learning.ByHours(9000),
                         "Its germicidal output fades long before the glow does."));
             case UV_SLEEVE ->
-                List.of(rule(
-                        CLEAN,
-                        120,
-                        60,
-                        365,
-                        effort(10, 0, Material.SOFT_CLOTH),
-                        Graded.of(1.5, 365),
-                        "Film on the sleeve stops the light."));
+                List.of(
+                        rule(
+                                CLEAN,
+                                120,
+                                60,
+                                365,
+                                effort(10, 0, Material.SOFT_CLOTH),
+                                Graded.of(1.5, 365),
+                                "Film on the sleeve stops the light."),
+                        part(1095, 365, 1825, effort(15, 0, Material.SLEEVE), "Quartz grows hazy and chips."));
             case IMPELLER ->
                 List.of(
                         rule(
@@ -173,25 +175,35 @@ public final class CareCatalogue {
                                 730,
                                 effort(15, 0),
                                 ByAge.cappedAt(730),
-                                "Worn shafts and bushings grow loud, then stop."));
+                                "Worn shafts and bushings grow loud, then stop."),
+                        part(
+                                1095,
+                                365,
+                                1825,
+                                effort(15, 0, Material.IMPELLER_SET),
+                                "Worn together, changed together."));
             case SEALS ->
-                List.of(rule(
-                        INSPECT,
-                        365,
-                        180,
-                        487,
-                        effort(10, 0, Material.GREASE),
-                        ByAge.cappedAt(487),
-                        "A dry or flat seal drips."));
+                List.of(
+                        rule(
+                                INSPECT,
+                                365,
+                                180,
+                                487,
+                                effort(10, 0, Material.GREASE),
+                                ByAge.cappedAt(487),
+                                "A dry or flat seal drips."),
+                        part(730, 365, 1460, effort(15, 0, Material.SEAL_RINGS), "Old rubber goes flat and hard."));
             case HOSES ->
-                List.of(rule(
-                        BRUSH,
-                        180,
-                        60,
-                        365,
-                        effort(20, 0, Material.HOSE_BRUSH),
-                        Graded.of(1.5, 365),
-                        "Growth in the hoses takes flow without a sign in the filter."));
+                List.of(
+                        rule(
+                                BRUSH,
+                                180,
+                                60,
+                                365,
+                                effort(20, 0, Material.HOSE_BRUSH),
+                                Graded.of(1.5, 365),
+                                "Growth in the hoses takes flow without a sign in the filter."),
+                        part(1460, 730, 2190, effort(25, 0, Material.HOSE), "Old hose stiffens, kinks and lets go."));
             case RETURN_PUMP ->
                 List.of(rule(
                         DESCALE,
@@ -285,6 +297,11 @@ public final class CareCatalogue {
     private static CareRule rule(
             CareAction action, int start, int least, int most, Effort effort, Learning learning, String why) {
         return new CareRule(action, start, new Bounds(least, most), effort, learning, why);
+    }
+
+    /** A part of the machine that is changed for its age, or once a look finds it worn. */
+    private static CareRule part(int start, int least, int most, Effort effort, String why) {
+        return rule(REPLACE, start, least, most, effort, ByAge.cappedAt(most), why);
     }
 
     private static Effort effort(int minutes, int disturbance, Material... carry) {

@@ -30,7 +30,11 @@ public enum Material {
     PHOSPHATE_REMOVER("Phosphate remover", Use.SPENT),
     BIO_MEDIA("New bio media", Use.SPENT),
     UV_LAMP("UV lamp", Use.SPENT),
-    AIR_STONE("Spare air stone", Use.SPENT);
+    AIR_STONE("Spare air stone", Use.SPENT),
+    IMPELLER_SET("Impeller set", Use.SPENT),
+    SEAL_RINGS("Set of seal rings", Use.SPENT),
+    SLEEVE("Quartz sleeve", Use.SPENT),
+    HOSE("New hose", Use.SPENT);
 
     /** After use. */
     public enum Use {
@@ -61,7 +65,18 @@ public enum Material {
     /** Whether it must fit its stage, so that a size is told with it. */
     public boolean mustFit() {
         return switch (this) {
-            case SOCK, RESIN_BAG, FINE_PAD, FLEECE_ROLL, FOAM, CARTRIDGE, UV_LAMP, AIR_STONE -> true;
+            case SOCK,
+                    RESIN_BAG,
+                    FINE_PAD,
+                    FLEECE_ROLL,
+                    FOAM,
+                    CARTRIDGE,
+                    UV_LAMP,
+                    AIR_STONE,
+                    IMPELLER_SET,
+                    SEAL_RINGS,
+                    SLEEVE,
+                    HOSE -> true;
             default -> false;
         };
     }

@@ -4,6 +4,7 @@ import static app.chervil.core.interval.Reasons.DAY;
 import static app.chervil.core.interval.Reasons.days;
 
 import app.chervil.core.calc.FirstLetter;
+import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.CareRule.Bounds;
 import app.chervil.core.filter.Endurance;
@@ -29,9 +30,11 @@ final class PartLives {
 
     private PartLives() {}
 
-    /** By age; a look that finds it worn out makes it due, whatever its age. */
+    /** By age; a look that finds it worn out makes its replacement due, whatever its age. */
     static Forecast byAge(CareRule rule, ByAge age, TaskHistory history) {
-        return wornOut(history).orElseGet(() -> unworn(rule, age, history));
+        return rule.action() == CareAction.REPLACE
+                ? wornOut(history).orElseGet(() -> unworn(rule, age, history))
+                : unworn(rule, age, history);
     }
 
     private static Forecast unworn(CareRule rule, ByAge age, TaskHistory history) {

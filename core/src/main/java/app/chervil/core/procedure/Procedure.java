@@ -47,7 +47,7 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks, int minu
 
     /** Assembles the steps for a situation. */
     public static Procedure assemble(Situation asked) {
-        Situation plain = asked.doing(withoutRinsesOfReplaced(opened(asked)));
+        Situation plain = asked.doing(withoutCareOfReplaced(opened(asked)));
         Handled hands = Handled.of(plain);
         Situation situation = plain.doing(withWashingOfLifted(plain, hands));
         Extent extent = Extent.of(situation, hands);
@@ -98,15 +98,24 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks, int minu
         return tasks;
     }
 
-    private static List<Asked> withoutRinsesOfReplaced(List<Asked> tasks) {
+    private static List<Asked> withoutCareOfReplaced(List<Asked> tasks) {
         Set<Optional<Long>> replaced = tasks.stream()
                 .filter(task ->
                         task.action() == CareAction.REPLACE && task.stage().isPresent())
                 .map(Asked::stage)
                 .collect(Collectors.toSet());
         return tasks.stream()
-                .filter(task -> !(task.action() == CareAction.RINSE && replaced.contains(task.stage())))
+                .filter(task -> task.action() == CareAction.REPLACE || !keepsUp(task, replaced))
                 .toList();
+    }
+
+    /** What is thrown away is not rinsed, cleaned or looked over first. */
+    private static boolean keepsUp(Asked task, Set<Optional<Long>> replaced) {
+        return replaced.contains(task.stage())
+                && switch (task.action()) {
+                    case RINSE, CLEAN, INSPECT, BRUSH -> true;
+                    default -> false;
+                };
     }
 
     /** No foam goes back unwashed that was lifted to reach another. */

@@ -11,6 +11,7 @@ import app.chervil.core.filter.Material;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.passport.Build;
 import app.chervil.core.procedure.Situation.PathStage;
+import java.util.ArrayList;
 import java.util.List;
 
 /** The steps that each task brings; what every service has stands in {@link CommonSteps}. */
@@ -77,18 +78,13 @@ final class StepCatalogue {
                         back("Put the new {stage} in its place, so that water goes through it and not round."));
             case RESIN -> resin();
             case UV_LAMP -> lamp();
-            case UV_SLEEVE -> sleeve();
-            case IMPELLER -> impeller(action);
-            case SEALS -> build.is(FilterKind.UV_UNIT) ? sleeveRing() : seals();
-            case HOSES ->
-                List.of(step(
-                                Phase.HOSES,
-                                "brush",
-                                "Draw the brush through the {stage} both ways. Look for kinks and for the O-ring in"
-                                        + " each coupling.")
-                        .using(Material.HOSE_BRUSH)
-                        .writes(FINDING)
-                        .does(HANDS_IN));
+            case UV_SLEEVE -> action == CareAction.REPLACE ? PartSteps.newSleeve() : sleeve();
+            case IMPELLER -> action == CareAction.REPLACE ? PartSteps.newImpeller() : impeller(action);
+            case SEALS ->
+                build.is(FilterKind.UV_UNIT)
+                        ? sleeveRing(action)
+                        : action == CareAction.REPLACE ? PartSteps.newRings(Phase.HEAD) : seals();
+            case HOSES -> action == CareAction.REPLACE ? PartSteps.newHoses() : hosesBrushed();
             case RETURN_PUMP -> returnPump();
             case AIR_LINE ->
                 List.of(step(
@@ -357,45 +353,48 @@ final class StepCatalogue {
                 bayShut());
     }
 
-    private static List<Template> sleeveRing() {
-        return List.of(
-                cool(),
-                bayOpened(),
-                lampOut(),
-                sleeveOut(),
-                step(
-                                Phase.SLEEVE,
-                                "seals",
-                                "Take each of the {stage} out, wipe it, look for cracks and flats, and grease it thinly with"
-                                        + " silicone.")
-                        .because("Petroleum grease swells seals. A flat or cracked one is replaced.")
-                        .using(Material.GREASE),
-                sleeveIn(),
-                lampBackIn(),
-                bayShut());
+    private static List<Template> sleeveRing(CareAction action) {
+        List<Template> steps = new ArrayList<>(List.of(cool(), bayOpened(), lampOut(), sleeveOut()));
+        if (action == CareAction.REPLACE) {
+            steps.addAll(PartSteps.newRings(Phase.SLEEVE));
+        } else {
+            steps.add(greased(Phase.SLEEVE));
+        }
+        steps.addAll(List.of(sleeveIn(), lampBackIn(), bayShut()));
+        return steps;
     }
 
-    private static Template cool() {
+    private static Template greased(Phase phase) {
+        return step(
+                        phase,
+                        "seals",
+                        "Take each of the {stage} out, wipe it, look for cracks and flats, and grease it thinly with"
+                                + " silicone.")
+                .because("Petroleum grease swells seals. A flat or cracked one is replaced.")
+                .using(Material.GREASE);
+    }
+
+    static Template cool() {
         return step(Phase.COOL, "cool", "Wait until the lamp is cool.")
                 .mind(UV_LIGHT)
                 .waiting(10)
                 .does(LAMP_COOL);
     }
 
-    private static Template bayOpened() {
+    static Template bayOpened() {
         return step(Phase.LAMP_OPEN, "bay", "Twist the lamp bay open to its marks.")
                 .mind(UV_LIGHT, GLASS)
                 .does(LAMP_BAY_OPENED);
     }
 
-    private static Template lampOut() {
+    static Template lampOut() {
         return step(Phase.LAMP_OUT, "lamp-out", "Draw the lamp out with a cloth and lay it down safely.")
                 .mind(UV_LIGHT, MERCURY, GLASS)
                 .using(Material.SOFT_CLOTH)
                 .does(LAMP_OUT);
     }
 
-    private static Template sleeveOut() {
+    static Template sleeveOut() {
         return step(
                         Phase.SLEEVE_OUT,
                         "sleeve-out",
@@ -404,7 +403,7 @@ final class StepCatalogue {
                 .does(SLEEVE_OUT);
     }
 
-    private static Template sleeveIn() {
+    static Template sleeveIn() {
         return step(
                         Phase.SLEEVE_IN,
                         "sleeve-in",
@@ -416,29 +415,32 @@ final class StepCatalogue {
     }
 
     /** Left out where a new lamp goes in. */
-    private static Template lampBackIn() {
+    static Template lampBackIn() {
         return step(Phase.LAMP_IN, "lamp-in", "Slide the lamp in with a clean cloth, no fingers on the glass.")
                 .mind(MERCURY, GLASS)
                 .using(Material.SOFT_CLOTH)
                 .does(LAMP_IN);
     }
 
-    private static Template bayShut() {
+    static Template bayShut() {
         return step(Phase.LAMP_SHUT, "bay-shut", "See that the bay is dry and twist it shut to its mark.")
                 .because("Water in the lamp bay is an electrical danger.")
                 .mind(ELECTRICITY, GLASS)
                 .does(LAMP_BAY_SHUT);
     }
 
-    private static List<Template> seals() {
+    private static List<Template> hosesBrushed() {
         return List.of(step(
-                        Phase.HEAD,
-                        "seals",
-                        "Take each of the {stage} out, wipe it, look for cracks and flats, and grease it thinly with"
-                                + " silicone.")
-                .because("Petroleum grease swells seals. A flat or cracked one is replaced.")
-                .using(Material.GREASE)
+                        Phase.HOSES,
+                        "brush",
+                        "Draw the brush through the {stage} both ways. Look for kinks and for the O-ring in each coupling.")
+                .using(Material.HOSE_BRUSH)
+                .writes(FINDING)
                 .does(HANDS_IN));
+    }
+
+    private static List<Template> seals() {
+        return List.of(greased(Phase.HEAD).does(HANDS_IN));
     }
 
     private static List<Template> returnPump() {

@@ -10,10 +10,18 @@ import java.util.Optional;
 /**
  * What is there of one thing, in the unit it is counted in.
  *
- * @param ready to be used; below zero if more was used than was ever counted or bought
+ * @param ready to be used, never below zero
  * @param dirty used and waiting for its wash; zero for what is thrown away
+ * @param unsure whether more was used than was there, so that it is to be counted
  */
-public record Shelf(double ready, double dirty) {
+public record Shelf(double ready, double dirty, boolean unsure) {
+    /** As it was counted. */
+    public Shelf(double ready, double dirty) {
+        this(ready, dirty, false);
+    }
+
+    /** What sums of decimal amounts may be off by. */
+    private static final double TINY = 1e-9;
 
     /** What can happen to it. */
     public enum Kind {
@@ -24,7 +32,9 @@ public record Shelf(double ready, double dirty) {
         /** This many dirty ones are ready again. */
         WASHED,
         /** Thrown away, given away or gone without a service. */
-        LOST
+        LOST,
+        /** A kit taken apart: what it held is on the shelf now. */
+        OPENED
     }
 
     /**
@@ -65,10 +75,14 @@ public record Shelf(double ready, double dirty) {
         double amount = move.amount();
         return switch (move.kind()) {
             case COUNTED -> new Shelf(amount, dirty);
-            case BOUGHT -> new Shelf(ready + amount, dirty);
-            case LOST -> new Shelf(ready - amount, dirty);
-            case USED -> new Shelf(ready - amount, turned ? dirty + amount : 0);
-            case WASHED -> new Shelf(ready + amount, Math.max(0, dirty - amount));
+            case BOUGHT -> new Shelf(ready + amount, dirty, unsure);
+            case LOST, OPENED -> less(amount, dirty);
+            case USED -> less(amount, turned ? dirty + amount : 0);
+            case WASHED -> new Shelf(ready + amount, Math.max(0, dirty - amount), unsure);
         };
+    }
+
+    private Shelf less(double amount, double dirtyNow) {
+        return new Shelf(Math.max(0, ready - amount), dirtyNow, unsure || amount > ready + TINY);
     }
 }

@@ -108,7 +108,7 @@ final class FilterLog {
 
     private Stream<LocalDate> replaced(BookedTask task, List<ServiceDay> logged) {
         Optional<Long> part = task.stage().map(StagePart::id);
-        return task.rule().graded() && part.isPresent()
+        return !task.is(CareAction.REPLACE) && part.isPresent()
                 ? tasks.stream()
                         .filter(other -> other.is(CareAction.REPLACE)
                                 && other.stage().map(StagePart::id).equals(part))

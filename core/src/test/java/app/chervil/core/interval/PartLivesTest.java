@@ -244,7 +244,7 @@ class PartLivesTest {
 
     @Nested
     class A_part_by_age {
-        private final CareRule rule = rule(StageKind.IMPELLER, CareAction.INSPECT);
+        private final CareRule rule = rule(StageKind.IMPELLER, CareAction.REPLACE);
 
         @Test
         void found_worn_is_due_whatever_its_age_until_it_is_found_sound_or_looked_after() {
@@ -255,7 +255,16 @@ class PartLivesTest {
             assertThat(forecast(rule, worn, today).window()).isEqualTo(window(50, 50, 50));
             assertThat(forecast(rule, worn, today).reasons())
                     .containsExactly("Found worn out on 20 February: replace it.");
-            assertThat(forecast(rule, mistaken, today).window().ideal()).isEqualTo(START.plusDays(365));
+            assertThat(forecast(rule, mistaken, today).window().ideal()).isEqualTo(START.plusDays(1095));
+        }
+
+        @Test
+        void a_look_that_finds_it_worn_asks_for_a_new_one_and_not_for_another_look() {
+            Evidence worn = seen(look(50, Sign.WORN, 0));
+            CareRule look = rule(StageKind.IMPELLER, CareAction.INSPECT);
+
+            assertThat(forecast(look, worn, START.plusDays(60)).window().ideal())
+                    .isEqualTo(START.plusDays(365));
         }
 
         @Test

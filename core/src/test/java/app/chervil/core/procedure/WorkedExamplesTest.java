@@ -7,6 +7,7 @@ import app.chervil.core.filter.CareCatalogue;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FlowDirection;
+import app.chervil.core.filter.Material;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.passport.Build;
@@ -291,6 +292,35 @@ class WorkedExamplesTest {
     }
 
     @Test
+    void a_new_impeller_is_tried_beside_the_old_one_and_screws_are_counted_in_and_out() {
+        Described filter = topDown(FINE_PAD);
+
+        Procedure kit = filter.serveBy(CareAction.REPLACE, "impeller");
+
+        assertThat(steps(kit))
+                .containsSubsequence(
+                        "impeller-out impeller",
+                        "impeller-same impeller",
+                        "bushing impeller",
+                        "impeller-well impeller",
+                        "impeller-in impeller");
+        assertThat(words(kit, "impeller-out")).contains("count them");
+        assertThat(words(kit, "impeller-in")).contains("run freely", "all the screws back");
+        assertThat(kit.steps().stream().flatMap(step -> step.care().materials().stream()))
+                .contains(Material.IMPELLER_SET, Material.CUP);
+    }
+
+    @Test
+    void what_is_thrown_away_is_not_cleaned_first() {
+        Procedure both = topDown(FINE_PAD).serveAll("impeller");
+
+        assertThat(both.tasks())
+                .extracting(Asked::action)
+                .contains(CareAction.REPLACE)
+                .doesNotContain(CareAction.CLEAN, CareAction.INSPECT);
+    }
+
+    @Test
     void a_heater_in_the_hose_is_off_and_cool_before_the_pump_stops_and_on_once_water_moves() {
         Described filter = topDown(FINE_PAD);
         Build build = filter.passport().build();
@@ -431,31 +461,53 @@ class WorkedExamplesTest {
 
         /** Serves stages by the first task that each of them has. */
         Procedure serve(String... names) {
-            served = this;
+            return assemble(List.of(names).stream().map(this::firstOf).toList());
+        }
+
+        Procedure serveBy(CareAction action, String name) {
+            return assemble(ofStage(name).stream()
+                    .filter(task -> task.action() == action)
+                    .toList());
+        }
+
+        Procedure serveAll(String name) {
+            return assemble(ofStage(name));
+        }
+
+        private List<Asked> available() {
             List<Asked> available = new ArrayList<>();
-            List<Asked> asked = new ArrayList<>();
             for (PathStage stage : path) {
                 for (CareRule rule : CareCatalogue.forStage(stage.stage(), Schools.DEFAULT)) {
                     available.add(new Asked(available.size(), rule.action(), Optional.of(stage.id())));
                 }
-                if (List.of(names).contains(stage.name())) {
-                    asked.add(firstOf(stage, available));
-                }
             }
+            return available;
+        }
+
+        private List<Asked> ofStage(String name) {
+            return available().stream()
+                    .filter(task -> path.stream()
+                            .anyMatch(stage ->
+                                    stage.name().equals(name) && task.stage().equals(Optional.of(stage.id()))))
+                    .toList();
+        }
+
+        private Asked firstOf(String name) {
+            return ofStage(name).stream()
+                    .filter(task -> task.action() != CareAction.REPLACE)
+                    .findFirst()
+                    .orElseThrow();
+        }
+
+        private Procedure assemble(List<Asked> asked) {
+            served = this;
             return Procedure.assemble(new Situation(
                     "Weir",
                     passport(),
                     new Practice(RinseWater.TANK_WATER, Thoroughness.LIGHT, TapWater.CHLORAMINE, BacteriaHome.MEDIA),
                     new Tubs.Means(8, 220, 0.25),
                     path,
-                    new Work(asked, Set.of(), available)));
-        }
-
-        private Asked firstOf(PathStage stage, List<Asked> available) {
-            return available.stream()
-                    .filter(task -> task.stage().equals(Optional.of(stage.id())) && task.action() != CareAction.REPLACE)
-                    .findFirst()
-                    .orElseThrow();
+                    new Work(asked, Set.of(), available())));
         }
     }
 }

@@ -4,6 +4,7 @@ import app.chervil.core.filter.Material;
 import app.chervil.core.stock.Shelf;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.stock.StockItemInput;
+import app.chervil.server.stock.StockItemInput.KitLine;
 import app.chervil.server.stock.StockItemInput.Unit;
 import app.chervil.server.stock.StockOperations;
 import app.chervil.server.stock.StockOperations.MoveInput;
@@ -13,6 +14,7 @@ import app.chervil.server.tank.TankOperations;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
@@ -23,6 +25,9 @@ import org.springframework.stereotype.Component;
 @Component
 @ConditionalOnProperty("chervil.demo")
 class DemoStores {
+    /** More than was ever used since. */
+    private static final double PLENTY = 1000;
+
     private static final int COUNTED_DAYS_AGO = 45;
     private static final int BOUGHT_DAYS_AGO = 20;
     private static final int WASHED_DAYS_AGO = 4;
@@ -57,16 +62,44 @@ class DemoStores {
         }
         for (ItemView one : stores.list(keeper).items()) {
             stores.update(keeper, one.id(), one.version(), withReorderPoint(one));
-            moved(keeper, one.id(), Shelf.Kind.COUNTED, 2, COUNTED_DAYS_AGO);
+            moved(keeper, one.id(), Shelf.Kind.COUNTED, PLENTY, counted(one));
         }
         for (ItemView one : stores.list(keeper).items()) {
-            double washed = one.item().turned() ? shelf(one).dirty() - 2 : 0;
-            moved(keeper, one.id(), Shelf.Kind.WASHED, washed, WASHED_DAYS_AGO);
+            double used = PLENTY - shelf(one).ready();
             double reorderAt = one.item().reorderAt();
             double wanted = one.item().name().equals(RUNNING_LOW.words()) ? reorderAt - 1 : reorderAt + 2;
-            double ready = shelf(one).ready() + Math.max(0, washed);
-            moved(keeper, one.id(), Shelf.Kind.BOUGHT, wanted - ready, BOUGHT_DAYS_AGO);
+            double bought = one.item().turned() ? 0 : Math.max(0, wanted - 1);
+            stores.withdraw(keeper, idOf(Shelf.Kind.COUNTED, one.id()));
+            stores.move(
+                    keeper,
+                    new UUID(one.id(), 1),
+                    new MoveInput(one.id(), Shelf.Kind.COUNTED, used + wanted - bought, today.minusDays(counted(one))));
+            moved(keeper, one.id(), Shelf.Kind.BOUGHT, bought, BOUGHT_DAYS_AGO);
         }
+        long kit = stores.create(keeper, serviceKit());
+        moved(keeper, kit, Shelf.Kind.COUNTED, 2, COUNTED_DAYS_AGO);
+    }
+
+    /** Two of them wait in the cupboard, unopened. */
+    private static StockItemInput serviceKit() {
+        return new StockItemInput(
+                "Canister service kit",
+                Unit.PIECE,
+                false,
+                1,
+                1,
+                LEAD_DAYS,
+                null,
+                new BigDecimal("29.00"),
+                List.of(
+                        new KitLine(Material.IMPELLER_SET.words(), 1),
+                        new KitLine(Material.SEAL_RINGS.words(), 1),
+                        new KitLine(Material.GREASE.words(), 1)));
+    }
+
+    /** What is washed was counted with the last wash. */
+    private static int counted(ItemView item) {
+        return item.item().turned() ? WASHED_DAYS_AGO : COUNTED_DAYS_AGO;
     }
 
     private static Shelf shelf(ItemView item) {
@@ -86,10 +119,13 @@ class DemoStores {
     }
 
     private void moved(SignedIn keeper, long item, Shelf.Kind kind, double amount, int daysAgo) {
-        UUID id = UUID.nameUUIDFromBytes((kind + " " + item).getBytes(StandardCharsets.UTF_8));
         if (amount > 0) {
-            stores.move(keeper, id, new MoveInput(item, kind, amount, today.minusDays(daysAgo)));
+            stores.move(keeper, idOf(kind, item), new MoveInput(item, kind, amount, today.minusDays(daysAgo)));
         }
+    }
+
+    private static UUID idOf(Shelf.Kind kind, long item) {
+        return UUID.nameUUIDFromBytes((kind + " " + item).getBytes(StandardCharsets.UTF_8));
     }
 
     private static StockItemInput withReorderPoint(ItemView one) {

@@ -1,5 +1,7 @@
 package app.chervil.server.procedure;
 
+import app.chervil.core.filter.CareAction;
+import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Finding;
 import app.chervil.core.interval.Start;
 import app.chervil.core.procedure.FollowUp;
@@ -263,6 +265,10 @@ public class GuidedOperations {
         if (row.occasion() == Occasion.SET_UP && work.did(Effect.POWER_ON)) {
             started(who, row);
         }
+        if (fittedRings(who, row, done)) {
+            Filter filter = filters.find(who, row.filterId());
+            followUps.ask(who, filter, row.id(), FollowUp.ofNewRings(filter.name()));
+        }
         if (row.media() != null && work.did(Chore.BIO_PART_REPLACED.work())) {
             media.replace(
                     who,
@@ -280,6 +286,16 @@ public class GuidedOperations {
             }
         });
         return services.save(who, id, done);
+    }
+
+    private boolean fittedRings(SignedIn who, GuidedRow row, ServiceInput done) {
+        Filter filter = filters.find(who, row.filterId());
+        return done.tasks().stream()
+                .flatMap(one -> filter.task(one.taskId()).stream())
+                .anyMatch(task -> task.action() == CareAction.REPLACE
+                        && filter.stageOf(task)
+                                .filter(stage -> stage.kind() == StageKind.SEALS)
+                                .isPresent());
     }
 
     /** Its clocks start now, and somebody looks at it again. */

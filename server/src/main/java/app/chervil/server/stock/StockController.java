@@ -86,6 +86,18 @@ class StockController {
         operations.move(who, id, new MoveInput(input.itemId(), input.kind(), input.amount(), input.on()));
     }
 
+    /** A kit taken apart. */
+    record KitOpened(
+            @NotNull(message = "Which kit?") Long itemId,
+            @NotNull(message = "On which day?") LocalDate on) {}
+
+    /** Opens a kit; taken back like any other move. */
+    @PutMapping("/openings/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void open(@AuthenticationPrincipal SignedIn who, @PathVariable UUID id, @Valid @RequestBody KitOpened kit) {
+        operations.open(who, id, kit.itemId(), kit.on());
+    }
+
     @DeleteMapping("/moves/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void withdraw(@AuthenticationPrincipal SignedIn who, @PathVariable UUID id) {

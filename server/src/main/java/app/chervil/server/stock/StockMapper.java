@@ -48,9 +48,25 @@ interface StockMapper {
             double reorderAt,
             int leadDays,
             @Nullable Integer washEveryDays,
-            @Nullable BigDecimal price) {
+            @Nullable BigDecimal price,
+            @Nullable Kit kit) {
         StockItemInput item() {
-            return new StockItemInput(name, unit, turned, amountPerUse, reorderAt, leadDays, washEveryDays, price);
+            return new StockItemInput(
+                    name,
+                    unit,
+                    turned,
+                    amountPerUse,
+                    reorderAt,
+                    leadDays,
+                    washEveryDays,
+                    price == null ? null : plain(price),
+                    kit == null ? null : kit.lines());
+        }
+
+        /** As it was typed, without the noughts that the column adds beyond cents. */
+        private static BigDecimal plain(BigDecimal price) {
+            BigDecimal bare = price.stripTrailingZeros();
+            return bare.setScale(Math.max(2, bare.scale()));
         }
     }
 

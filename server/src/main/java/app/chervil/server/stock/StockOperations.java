@@ -15,15 +15,18 @@ import app.chervil.server.tank.TankOperations;
 import app.chervil.server.visit.ServiceOperations;
 import app.chervil.server.visit.UsedParts;
 import java.math.BigDecimal;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -176,21 +179,69 @@ public class StockOperations {
                         "by-service",
                         "What is used is logged with its service.")
                 .check(
+                        input.kind() != Shelf.Kind.OPENED,
+                        "kind",
+                        "open-the-kit",
+                        "A kit is opened as a whole, so that its parts are counted.")
+                .check(
                         input.kind() != Shelf.Kind.WASHED || item.turned(),
                         "kind",
                         "not-washed",
                         "This is thrown away, not washed.")
                 .done();
-        mapper.insertMove(
-                who.siteId(),
-                new MoveRow(id, item.id(), input.kind(), amount, input.on(), who.name(), clock.instant()));
+        mapper.insertMove(who.siteId(), moved(who, id, item.id(), input.kind(), amount, input.on()));
     }
 
-    /** Takes a move back. */
+    /**
+     * Opens a kit: it is gone, and what it holds is on the shelf. Parts that the stores do not know are taken into them.
+     *
+     * @param id made by the sender; sent twice it is opened once
+     * @throws Rejected if it holds nothing
+     */
+    @Transactional
+    public void open(SignedIn who, UUID id, long kit, LocalDate on) {
+        ItemRow item = find(who, kit);
+        tanks.checkDay("on", on);
+        List<StockItemInput.KitLine> lines = item.item().lines();
+        new Rejected.Gatherer()
+                .check(!lines.isEmpty(), "kit", "no-kit", "This holds no parts. Say first what is in it.")
+                .done();
+        Map<String, ItemRow> known = mapper.list(who.siteId()).stream()
+                .collect(Collectors.toMap(row -> Wants.key(row.name()), Function.identity()));
+        mapper.insertMove(who.siteId(), moved(who, id, kit, Shelf.Kind.OPENED, 1, on));
+        for (int number = 0; number < lines.size(); number++) {
+            StockItemInput.KitLine line = lines.get(number);
+            ItemRow part = known.get(Wants.key(line.name()));
+            UUID own = partOf(id, number);
+            if (part == null) {
+                long made = mapper.insert(
+                        who.siteId(),
+                        new StockItemInput(line.name(), StockItemInput.Unit.PIECE, false, 1, 0, 7, null, null));
+                mapper.insertMove(who.siteId(), moved(who, own, made, Shelf.Kind.COUNTED, line.count(), on));
+            } else {
+                mapper.insertMove(who.siteId(), moved(who, own, part.id(), Shelf.Kind.BOUGHT, line.count(), on));
+            }
+        }
+    }
+
+    private MoveRow moved(SignedIn who, UUID id, long item, Shelf.Kind kind, double amount, LocalDate on) {
+        return new MoveRow(id, item, kind, amount, on, who.name(), clock.instant());
+    }
+
+    /** The move of a part that came out of a kit. */
+    private static UUID partOf(UUID opening, int number) {
+        return UUID.nameUUIDFromBytes((opening + " part " + number).getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** Takes a move back; with the opening of a kit, what came out of it. */
     @Transactional
     public void withdraw(SignedIn who, UUID id) {
         if (mapper.removeMove(who.siteId(), id, clock.instant()) == 0) {
             throw new NotFound("stock-move");
+        }
+        int number = 0;
+        while (mapper.removeMove(who.siteId(), partOf(id, number), clock.instant()) > 0) {
+            number++;
         }
     }
 
@@ -200,7 +251,15 @@ public class StockOperations {
 
     private StockItemInput checked(SignedIn who, long id, StockItemInput input) {
         StockItemInput item = input.tidied();
+        Set<String> parts = new HashSet<>();
         new Rejected.Gatherer()
+                .check(
+                        item.lines().stream()
+                                .allMatch(line -> !Wants.key(line.name()).equals(Wants.key(item.name()))
+                                        && parts.add(Wants.key(line.name()))),
+                        "kit",
+                        "twice",
+                        "Each part stands once, and a kit does not hold itself.")
                 .check(
                         !mapper.isNamed(who.siteId(), item.name(), id),
                         "name",

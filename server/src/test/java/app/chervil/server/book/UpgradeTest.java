@@ -52,7 +52,8 @@ class UpgradeTest {
                 values (1, 1, 'Weir', 'CANISTER', 'BOTTOM_UP', '2026-03-01', 'AT_COUPLINGS', 'CAP')""");
         old.update("""
                 insert into stage (site_id, filter_id, position, kind, label, quantity, make, bagged, care_from)
-                values (1, 1, 0, 'PREFILTER_SPONGE', '', 1, 'WASHABLE', false, '2026-03-01')""");
+                values (1, 1, 0, 'PREFILTER_SPONGE', '', 1, 'WASHABLE', false, '2026-03-01'),
+                  (1, 1, 1, 'SEALS', '', 1, 'WASHABLE', false, '2026-03-01')""");
         old.update("""
                 insert into care_task (site_id, filter_id, stage_id, action, care_from, mode)
                 values (1, 1, 1, 'RINSE', '2026-03-01', 'LEARN'), (1, 1, null, 'OPEN', '2026-03-01', 'LEARN')""");
@@ -94,6 +95,9 @@ class UpgradeTest {
                 assertThat(filter.build().water().shutOff()).isEqualTo(Build.ShutOff.VALVES);
                 assertThat(filter.build().water().fill()).isEqualTo(Build.Fill.CAP);
                 assertThat(filter.passport().stated()).isFalse();
+                assertThat(filter.tasks())
+                        .as("parts are changed for their age from now on")
+                        .anyMatch(task -> task.name().equals("Replace the seals"));
             });
             assertThat(brook.forecasts())
                     .filteredOn(one -> one.task().id() == 1)

@@ -223,7 +223,8 @@ class StockOperationsTest {
                 2,
                 5,
                 turned ? 7 : null,
-                price == null ? null : new BigDecimal(price));
+                price == null ? null : new BigDecimal(price),
+                null);
     }
 
     private static StockItemInput input(String name, boolean turned, @Nullable Integer washEveryDays) {

@@ -1,0 +1,96 @@
+package app.chervil.core.procedure;
+
+import static app.chervil.core.procedure.Caution.*;
+import static app.chervil.core.procedure.Step.Effect.*;
+import static app.chervil.core.procedure.Template.step;
+
+import app.chervil.core.filter.Material;
+import java.util.List;
+
+/** Steps for parts of the machine that are changed for new ones (docs/sources.md#parts). */
+final class PartSteps {
+    private PartSteps() {}
+
+    static List<Template> newImpeller() {
+        return List.of(
+                step(
+                                Phase.HEAD_OUT,
+                                "impeller-out",
+                                "Undo the screws into the cup and count them. Draw the old {stage} out by its shaft.")
+                        .because(
+                                "Parts lost here stop the pump. Stray media in it has come from a tray: find out which.")
+                        .using(Material.CUP)
+                        .does(HANDS_IN, PART_OUT),
+                step(Phase.HEAD, "impeller-same", "Hold old and new side by side. Are they the same length and width?")
+                        .because("If not, put the old one back and order the right set."),
+                step(
+                                Phase.HEAD,
+                                "bushing",
+                                "Pull the old bushing out and keep it in your hand. Press the new one in straight until it"
+                                        + " clicks.")
+                        .because("Two bushings on one shaft stop the pump.")
+                        .does(HANDS_IN),
+                step(Phase.HEAD, "impeller-well", "Brush the well softly, without scratching.")
+                        .using(Material.SOFT_BRUSH)
+                        .does(HANDS_IN),
+                step(
+                                Phase.HEAD_IN,
+                                "impeller-in",
+                                "Slide the new {stage} in and turn it with a finger. Does it run freely? Are all the screws"
+                                        + " back?")
+                        .using(Material.IMPELLER_SET)
+                        .does(HANDS_IN, PART_IN));
+    }
+
+    /** In a head, or round a sleeve. */
+    static List<Template> newRings(Phase phase) {
+        return List.of(
+                step(phase, "rings-out", "Hook each of the old {stage} out with something blunt, of plastic.")
+                        .because("A scratch in the groove leaks for ever.")
+                        .does(HANDS_IN),
+                step(phase, "rings-same", "Hold each old ring beside its new one. Are they the same size?")
+                        .because("If not, put the old one back and order the right set."),
+                step(
+                                phase,
+                                "rings-in",
+                                "Wipe each groove, spread a film of silicone, and lay each new ring in without a twist.")
+                        .because("Petroleum grease swells rubber. A twisted ring drips.")
+                        .using(Material.SEAL_RINGS, Material.GREASE)
+                        .does(HANDS_IN));
+    }
+
+    static List<Template> newHoses() {
+        return List.of(
+                step(
+                                Phase.HOSES,
+                                "hoses-cut",
+                                "Lay new and old hose side by side, and cut the new one to its length, straight.")
+                        .because("Too long it sags, too short it kinks.")
+                        .mind(SHARP)
+                        .using(Material.HOSE, Material.SCISSORS),
+                step(
+                                Phase.HOSES,
+                                "hoses-fit",
+                                "Copy the marks onto it, warm its ends in hand-hot water, and push them home under their clips.")
+                        .because("A hose without its mark is put on the wrong port.")
+                        .does(HANDS_IN));
+    }
+
+    static List<Template> newSleeve() {
+        return List.of(
+                StepCatalogue.cool(),
+                StepCatalogue.bayOpened(),
+                StepCatalogue.lampOut(),
+                StepCatalogue.sleeveOut(),
+                step(
+                                Phase.SLEEVE,
+                                "sleeve-new",
+                                "Take the new {stage} with a clean cloth, and see that it is whole and dry.")
+                        .because("Grease from fingers burns in.")
+                        .mind(GLASS)
+                        .using(Material.SLEEVE, Material.SOFT_CLOTH),
+                StepCatalogue.sleeveIn(),
+                StepCatalogue.lampBackIn(),
+                StepCatalogue.bayShut());
+    }
+}

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import NumberField from '@/shared/components/NumberField.vue'
+import TextField from '@/shared/components/TextField.vue'
+import { newKitLine, type KitLineForm } from './stores'
+
+/** What one kit holds, part by part; empty for what is no kit. */
+defineProps<{ names: string[]; errors: Record<string, string> }>()
+const lines = defineModel<KitLineForm[]>({ required: true })
+</script>
+
+<template>
+  <fieldset>
+    <legend>{{ lines.length ? 'It is a kit of' : 'Is it a kit?' }}</legend>
+    <p v-if="!lines.length" class="quiet small">
+      Say what is in it. When you open it, each part is counted on its own.
+    </p>
+    <div v-for="(line, i) in lines" :key="line.key" class="line">
+      <TextField
+        v-model="line.name"
+        label="Part"
+        :name="`kit[${i}].name`"
+        :suggestions="names"
+        :error="errors[`kit[${i}].name`]"
+      />
+      <NumberField
+        v-model="line.count"
+        label="How many in one kit"
+        :name="`kit[${i}].count`"
+        :error="errors[`kit[${i}].count`]"
+      />
+      <el-button
+        type="primary"
+        text
+        :aria-label="`Take ${line.name || 'this part'} out of the kit`"
+        @click="lines = lines.filter((one) => one.key !== line.key)"
+        >Remove</el-button
+      >
+    </div>
+    <p v-if="errors.kit" class="error" role="alert">{{ errors.kit }}</p>
+    <el-button @click="lines = [...lines, newKitLine()]">Add a part</el-button>
+  </fieldset>
+</template>
+
+<style scoped>
+.line {
+  display: grid;
+  grid-template-columns: minmax(0, 2fr) minmax(0, 1fr) auto;
+  gap: 12px;
+  align-items: end;
+  margin-bottom: 10px;
+}
+
+legend {
+  font-weight: 600;
+}
+</style>
