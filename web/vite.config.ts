@@ -36,5 +36,7 @@ export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   build: { outDir: 'target/classes/static', emptyOutDir: true, reportCompressedSize: false },
   server: { host: '127.0.0.1', proxy: { '/api': 'http://127.0.0.1:8080' } },
-  test: { environment: 'happy-dom', include: ['src/**/*.spec.ts'] },
+  test: {
+    // Views with many fields take their time where much else runs.
+    testTimeout: 20_000, environment: 'happy-dom', include: ['src/**/*.spec.ts'] },
 })

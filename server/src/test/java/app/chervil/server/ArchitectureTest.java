@@ -47,7 +47,7 @@ class ArchitectureTest {
             Map.entry("visit", Set.of("account", "tank", "filter", "book")),
             Map.entry("water", Set.of("account", "tank", "filter", "book")),
             Map.entry("interval", Set.of("account", "tank", "filter", "book")),
-            Map.entry("chore", Set.of("account", "tank", "book")),
+            Map.entry("chore", Set.of("account", "tank", "book", "followup")),
             Map.entry("followup", Set.of("account", "tank")),
             Map.entry("people", Set.of("account", "tank", "book")),
             Map.entry("stock", Set.of("account", "tank", "book", "visit")),

@@ -14,5 +14,7 @@ public enum CareAction {
     CLEAN,
     INSPECT,
     BRUSH,
-    DESCALE
+    DESCALE,
+    SIPHON,
+    TEST
 }

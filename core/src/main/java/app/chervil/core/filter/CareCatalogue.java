@@ -35,17 +35,26 @@ public final class CareCatalogue {
             ByAge.cappedAt(180),
             "Cords, drip loop, leak sensor and check valve fail quietly.");
 
+    private static final CareRule DRAIN_TEST = new CareRule(
+            TEST,
+            180,
+            new Bounds(90, 365),
+            effort(10, 0),
+            ByAge.cappedAt(365),
+            "What runs down in a power cut must find room, and nothing may hold the check valve open.");
+
     private CareCatalogue() {}
 
     /** Answers tasks of the filter as a whole, most telling first. */
     public static List<CareRule> forFilter(FilterKind kind, Schools schools) {
         return switch (kind) {
             case CANISTER -> List.of(opening(schools.opening()), CORDS);
+            case SUMP -> List.of(DRAIN_TEST, CORDS);
             default -> List.of(CORDS);
         };
     }
 
-    /** Answers tasks that a stage brings; empty for a chamber that only passes water on. */
+    /** Answers tasks that a stage brings; never empty. */
     public static List<CareRule> forStage(Stage stage, Schools schools) {
         return switch (stage.kind()) {
             case STRAINER ->
@@ -213,7 +222,24 @@ public final class CareCatalogue {
                         effort(30, 0, Material.VINEGAR, Material.BUCKET),
                         ByAge.cappedAt(365),
                         "Lime slows the rotor and heats the pump."));
-            case OVERFLOW, SETTLING -> List.of();
+            case OVERFLOW ->
+                List.of(rule(
+                        CLEAR,
+                        30,
+                        14,
+                        90,
+                        effort(3, 0, Material.SOFT_BRUSH),
+                        Graded.of(1.5, 90),
+                        "A blocked weir floods the floor."));
+            case SETTLING ->
+                List.of(rule(
+                        SIPHON,
+                        30,
+                        14,
+                        90,
+                        effort(10, 0, Material.SIPHON, Material.BUCKET),
+                        Graded.of(1, 120),
+                        "Dirt that lies there becomes nitrate."));
         };
     }
 

@@ -15,13 +15,17 @@ public final class TaskName {
                         ? "Grease and check the seals"
                         : "Check" + article(stage) + stage.words() + " for wear";
             case OPEN -> "Open the " + stage.words();
+            case SIPHON -> "Siphon out the " + stage.words();
+            case TEST -> "Test the " + stage.words();
         };
     }
 
     public static String of(CareAction action, FilterKind kind, String filterName) {
-        return action == CareAction.OPEN
-                ? "Open " + kind.words() + " " + filterName
-                : "Check cords and drip loop of " + filterName;
+        return switch (action) {
+            case OPEN -> "Open " + kind.words() + " " + filterName;
+            case TEST -> "Test how far " + filterName + " drains down";
+            default -> "Check cords and drip loop of " + filterName;
+        };
     }
 
     /** What was done, in the past: "Pre-filter rinsed". */
@@ -41,14 +45,18 @@ public final class TaskName {
             case BRUSH -> what + "brushed";
             case DESCALE -> what + "descaled";
             case OPEN -> what + "opened";
+            case SIPHON -> what + "siphoned out";
+            case TEST -> what + "tested";
         };
     }
 
     /** What was done to a whole filter, in the past: "Canister Weir opened". */
     public static String done(CareAction action, FilterKind kind, String filterName) {
-        return action == CareAction.OPEN
-                ? FirstLetter.upper(kind.words()) + " " + filterName + " opened"
-                : "Cords and drip loop of " + filterName + " checked";
+        return switch (action) {
+            case OPEN -> FirstLetter.upper(kind.words()) + " " + filterName + " opened";
+            case TEST -> "Drain-down of " + filterName + " tested";
+            default -> "Cords and drip loop of " + filterName + " checked";
+        };
     }
 
     private static String verb(CareAction action) {

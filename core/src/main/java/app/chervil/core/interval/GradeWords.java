@@ -70,21 +70,25 @@ public final class GradeWords {
                         "brown wall, thin",
                         "thick slime, strands wave in it",
                         "slime narrows the bore; flow falls by a third");
+            case OVERFLOW ->
+                List.of(
+                        "every tooth clear",
+                        "a thread or two",
+                        "a third of the teeth overgrown",
+                        "most teeth shut, the tank stands higher",
+                        "water found another way over");
+            case SETTLING ->
+                List.of(
+                        "bare floor",
+                        "a dusting",
+                        "a layer you can write in",
+                        "a finger deep",
+                        "drifts; it is carried on with the water");
             case UV_SLEEVE ->
                 List.of("clear glass", "a haze you can wipe", "milky film", "brown or chalky crust", "no light passes");
             case COARSE_FOAM, MEDIUM_FOAM, CARTRIDGE -> FOAM;
             // Nobody is asked to grade these; what an old log holds all the same is told as of foam.
-            case AIR_LINE,
-                    OVERFLOW,
-                    FLEECE_ROLL,
-                    SETTLING,
-                    CARBON,
-                    RESIN,
-                    PHOSPHATE_REMOVER,
-                    UV_LAMP,
-                    IMPELLER,
-                    SEALS,
-                    RETURN_PUMP -> FOAM;
+            case AIR_LINE, FLEECE_ROLL, CARBON, RESIN, PHOSPHATE_REMOVER, UV_LAMP, IMPELLER, SEALS, RETURN_PUMP -> FOAM;
         };
     }
 }

@@ -2,28 +2,67 @@ package app.chervil.core.procedure;
 
 import app.chervil.core.calc.Check;
 import app.chervil.core.filter.FilterKind;
+import app.chervil.core.filter.StageKind;
+import app.chervil.core.passport.Passport;
+import app.chervil.core.tank.TankChore;
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
- * A look that a piece of work asks for some time after it.
+ * What a piece of work asks for afterwards.
  *
+ * @param kind what makes it done
  * @param words what to do, naming the filter
- * @param after how long after the work, above zero
+ * @param after how long after the work, not below zero
  */
-public record FollowUp(String words, Duration after) {
+public record FollowUp(Kind kind, String words, Duration after) {
+    /** What makes it done. */
+    public enum Kind {
+        /** Somebody looked and says so. */
+        LOOK,
+        /** A stage that catches blown dirt was changed or rinsed since, or somebody says so. */
+        CATCHER
+    }
+
     private static final Duration SOON = Duration.ofHours(1);
     private static final Duration NEXT_DAY = Duration.ofDays(1);
 
     public FollowUp {
-        Check.positive("after", (double) after.toMinutes());
+        Check.notNegative("after", (double) after.toMinutes());
+    }
+
+    /**
+     * What stirring up dirt asks for the same day, of a filter that catches it within reach; nobody opens a canister for it
+     * (docs/sources.md#chains).
+     *
+     * @param path of the filter
+     */
+    public static Optional<FollowUp> ofStirredDirt(
+            TankChore chore, Passport passport, List<StageKind> path, String name) {
+        String dirt =
+                switch (chore) {
+                    case ROCK_BLOW_OFF -> "what was blown off the rock";
+                    case SUBSTRATE_VACUUM -> "what was stirred up from the sand";
+                    default -> "";
+                };
+        return IntStream.range(0, path.size())
+                .filter(stage -> !dirt.isEmpty() && path.get(stage).catchesBlownDirt())
+                .filter(stage -> !passport.isInside(stage, path.get(stage)) || passport.isErrand(path, stage))
+                .mapToObj(path::get)
+                .findFirst()
+                .map(kind -> new FollowUp(
+                        Kind.CATCHER,
+                        "Change or rinse the " + kind.words() + " of " + name + " today: it holds " + dirt + ".",
+                        Duration.ZERO));
     }
 
     /** What new rings ask for, as a service after which a joint may weep. */
     public static List<FollowUp> ofNewRings(String name) {
         return List.of(
-                new FollowUp("Press dry paper round every joint of " + name + ".", SOON),
-                new FollowUp("Press dry paper round every joint of " + name + " once more.", NEXT_DAY));
+                new FollowUp(Kind.LOOK, "Press dry paper round every joint of " + name + ".", SOON),
+                new FollowUp(Kind.LOOK, "Press dry paper round every joint of " + name + " once more.", NEXT_DAY));
     }
 
     /** What a set-up asks for: joints are looked at twice more, and what hangs on none once (docs/sources.md#set-up). */
@@ -31,9 +70,10 @@ public record FollowUp(String words, Duration after) {
         return switch (kind) {
             case CANISTER, UV_UNIT -> ofNewRings(name);
             case SUMP ->
-                List.of(new FollowUp("Check the level in " + name + " and that all is dry below it.", NEXT_DAY));
+                List.of(new FollowUp(
+                        Kind.LOOK, "Check the level in " + name + " and that all is dry below it.", NEXT_DAY));
             case HANG_ON_BACK, INTERNAL, AIR_SPONGE ->
-                List.of(new FollowUp("See that " + name + " still runs and sits tight.", NEXT_DAY));
+                List.of(new FollowUp(Kind.LOOK, "See that " + name + " still runs and sits tight.", NEXT_DAY));
         };
     }
 }

@@ -242,7 +242,8 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks, int minu
             boolean dry = isDrySwap(situation);
             boolean handsIn =
                     any(situation, kind -> true) || situation.work().chores().contains(Chore.BIO_PART_REPLACED);
-            boolean stops = !dry && (handsIn || opened || (vacuumed && build.is(FilterKind.SUMP)));
+            boolean tested = situation.does(CareAction.TEST);
+            boolean stops = !dry && (handsIn || tested || opened || (vacuumed && build.is(FilterKind.SUMP)));
             Tubs.Means means = situation.means();
             Tubs tubs = Tubs.of(
                     rinses(situation), hands.reach().bioOut(), vacuumed ? means.sharing(means.share() / 2) : means);

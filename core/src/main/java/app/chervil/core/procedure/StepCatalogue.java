@@ -21,6 +21,7 @@ final class StepCatalogue {
     static List<Template> forWholeFilter(CareAction action) {
         return switch (action) {
             case OPEN -> List.of(); // what an opening has, every work inside a canister has: see CommonSteps
+            case TEST -> SumpSteps.drainTest();
             default ->
                 List.of(step(
                                 Phase.PREPARE,
@@ -94,7 +95,8 @@ final class StepCatalogue {
                         .because("Air must pass one way only, or water siphons back to the air pump.")
                         .using(Material.AIR_STONE)
                         .does(HANDS_IN));
-            case OVERFLOW, SETTLING -> List.of();
+            case OVERFLOW -> SumpSteps.overflowCleared();
+            case SETTLING -> SumpSteps.settlingSiphoned();
         };
     }
 

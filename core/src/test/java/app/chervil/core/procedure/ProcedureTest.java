@@ -271,6 +271,36 @@ class ProcedureTest {
     }
 
     @Test
+    void a_sump_is_tested_by_its_plug_and_nothing_is_siphoned_while_the_pump_runs() {
+        List<PathStage> path = List.of(
+                new PathStage(1, "overflow", Stage.washable(StageKind.OVERFLOW)),
+                new PathStage(2, "settling chamber", Stage.washable(StageKind.SETTLING)));
+        Procedure procedure = assemble(
+                Build.usual(FilterKind.SUMP, Optional.empty()),
+                TANK_WATER,
+                200,
+                path,
+                List.of(
+                        new Asked(1, CareAction.TEST, Optional.empty()),
+                        new Asked(2, CareAction.CLEAR, Optional.of(1L)),
+                        new Asked(3, CareAction.SIPHON, Optional.of(2L))),
+                Set.of());
+
+        assertThat(ids(procedure))
+                .containsSubsequence(
+                        "stop:filter",
+                        "weir:1",
+                        "siphon:2",
+                        "drain-down:filter",
+                        "siphon-hole:filter",
+                        "level:filter",
+                        "start:filter",
+                        "sump-on:filter",
+                        "heater-on:filter");
+        assertThat(procedure.vessels()).containsExactly("1 empty bucket");
+    }
+
+    @Test
     void a_return_pump_soaks_while_the_media_stays_where_it_is() {
         List<PathStage> path = List.of(
                 new PathStage(1, "bio media", Stage.washable(StageKind.BIO_MEDIA)),

@@ -1,11 +1,14 @@
 package app.chervil.server.chore;
 
+import app.chervil.core.procedure.FollowUp;
+import app.chervil.core.site.Filter;
 import app.chervil.core.site.PlannedChore;
 import app.chervil.core.site.TankBook;
 import app.chervil.core.tank.TankChore;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteBooks;
 import app.chervil.server.chore.ChoreMapper.DoneRow;
+import app.chervil.server.followup.FollowUpOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankMade;
@@ -32,12 +35,15 @@ public class ChoreOperations {
     private final ChoreMapper mapper;
     private final TankOperations tanks;
     private final SiteBooks books;
+    private final FollowUpOperations followUps;
     private final Clock clock;
 
-    ChoreOperations(ChoreMapper mapper, TankOperations tanks, SiteBooks books, Clock clock) {
+    ChoreOperations(
+            ChoreMapper mapper, TankOperations tanks, SiteBooks books, FollowUpOperations followUps, Clock clock) {
         this.mapper = mapper;
         this.tanks = tanks;
         this.books = books;
+        this.followUps = followUps;
         this.clock = clock;
     }
 
@@ -131,6 +137,16 @@ public class ChoreOperations {
             throw Rejected.field("kind", "by-litres", "Log a water change with its litres, on the tank's water page.");
         }
         mapper.insertDone(who.siteId(), new DoneRow(id, tank, kind, on, who.name()));
+        if (on.equals(tanks.today())) {
+            for (Filter filter : filtersOf(who, tank)) {
+                FollowUp.ofStirredDirt(kind, filter.passport(), filter.path(), filter.name())
+                        .ifPresent(owed -> followUps.ask(who, filter, id, List.of(owed)));
+            }
+        }
+    }
+
+    private List<Filter> filtersOf(SignedIn who, long tank) {
+        return books.tank(who, tank).records().filters();
     }
 
     /** Takes back that a chore was done. */
@@ -139,5 +155,8 @@ public class ChoreOperations {
         if (mapper.deleteDone(who.siteId(), id, clock.instant()) == 0) {
             throw new NotFound("chore");
         }
+        books.site(who).tanks().stream()
+                .flatMap(tank -> tank.records().filters().stream())
+                .forEach(filter -> followUps.forget(who, filter, id));
     }
 }

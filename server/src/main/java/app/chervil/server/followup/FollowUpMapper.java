@@ -1,8 +1,10 @@
 package app.chervil.server.followup;
 
+import app.chervil.core.procedure.FollowUp;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -12,9 +14,13 @@ import org.jspecify.annotations.Nullable;
 /** Table follow_up. */
 @Mapper
 interface FollowUpMapper {
-    /** Those not done yet that are asked for before an instant, of filters in use, oldest first. */
+    /**
+     * Those not done yet that are asked for before an instant, of filters in use, oldest first.
+     *
+     * @param catchers kinds of stage that catch blown dirt
+     */
     @Select("""
-            select follow_up.id, follow_up.tank_id, follow_up.filter_id, follow_up.words, follow_up.due_at
+            select follow_up.id, follow_up.tank_id, follow_up.filter_id, follow_up.kind, follow_up.words, follow_up.due_at
             from follow_up
             join filter on filter.site_id = follow_up.site_id and filter.id = follow_up.filter_id
             join tank on tank.site_id = follow_up.site_id and tank.id = follow_up.tank_id
@@ -23,14 +29,28 @@ interface FollowUpMapper {
               and follow_up.due_at < #{before}
               and filter.removed_on is null
               and tank.deleted_at is null
+              and (follow_up.kind = 'LOOK' or not exists (
+                select 1
+                from service
+                join service_task on service_task.site_id = service.site_id and service_task.service_id = service.id
+                join care_task on care_task.site_id = service_task.site_id and care_task.id = service_task.task_id
+                join stage on stage.site_id = care_task.site_id and stage.id = care_task.stage_id
+                where service.site_id = follow_up.site_id
+                  and service.tank_id = follow_up.tank_id
+                  and care_task.filter_id = follow_up.filter_id
+                  and service.withdrawn_at is null
+                  and service.recorded_at >= follow_up.due_at
+                  and stage.kind = any(#{catchers})
+              ))
             order by follow_up.due_at, follow_up.id
             """)
-    List<FollowUpRow> listOpen(long site, Instant before);
+    List<FollowUpRow> listOpen(long site, Instant before, String[] catchers);
 
     /** Adds one unless it is there. */
     @Insert("""
-            insert into follow_up (site_id, id, tank_id, filter_id, words, due_at)
-            values (#{site}, #{row.id}, #{row.tankId}, #{row.filterId}, #{row.words}, #{row.dueAt})
+            insert into follow_up (site_id, id, tank_id, filter_id, kind, words, due_at)
+            values (#{site}, #{row.id}, #{row.tankId}, #{row.filterId}, #{row.kind}, #{row.words},
+                    #{row.dueAt})
             on conflict on constraint follow_up_pk do nothing
             """)
     int insert(long site, FollowUpRow row);
@@ -42,6 +62,9 @@ interface FollowUpMapper {
             """)
     int updateDone(long site, UUID id, @Nullable Instant at, @Nullable String by);
 
+    @Delete("delete from follow_up where site_id = #{site} and id = #{id}")
+    int delete(long site, UUID id);
+
     /** Table follow_up. */
-    record FollowUpRow(UUID id, long tankId, long filterId, String words, Instant dueAt) {}
+    record FollowUpRow(UUID id, long tankId, long filterId, FollowUp.Kind kind, String words, Instant dueAt) {}
 }

@@ -1,5 +1,6 @@
 package app.chervil.server.followup;
 
+import app.chervil.core.filter.StageKind;
 import app.chervil.core.procedure.FollowUp;
 import app.chervil.core.site.Filter;
 import app.chervil.server.account.SignedIn;
@@ -9,6 +10,7 @@ import app.chervil.server.tank.TankOperations;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -17,6 +19,11 @@ import org.springframework.transaction.annotation.Transactional;
 /** Looks that finished work asks for some time later. */
 @Service
 public class FollowUpOperations {
+    private static final String[] CATCHERS = Arrays.stream(StageKind.values())
+            .filter(StageKind::catchesBlownDirt)
+            .map(StageKind::name)
+            .toArray(String[]::new);
+
     private final FollowUpMapper mapper;
     private final TankOperations tanks;
     private final Clock clock;
@@ -35,7 +42,7 @@ public class FollowUpOperations {
     public List<Asked> open(SignedIn who) {
         Instant tomorrow =
                 tanks.today().plusDays(1).atStartOfDay(clock.getZone()).toInstant();
-        return mapper.listOpen(who.siteId(), tomorrow).stream()
+        return mapper.listOpen(who.siteId(), tomorrow, CATCHERS).stream()
                 .map(row -> new Asked(row.id(), row.tankId(), row.filterId(), row.words(), row.dueAt()))
                 .toList();
     }
@@ -49,16 +56,29 @@ public class FollowUpOperations {
     public void ask(SignedIn who, Filter filter, UUID work, List<FollowUp> looks) {
         for (int number = 0; number < looks.size(); number++) {
             FollowUp look = looks.get(number);
-            UUID id = UUID.nameUUIDFromBytes((work + " look " + number).getBytes(StandardCharsets.UTF_8));
             mapper.insert(
                     who.siteId(),
                     new FollowUpRow(
-                            id,
+                            idOf(work, filter.id(), number),
                             filter.tankId(),
                             filter.id(),
+                            look.kind(),
                             look.words(),
                             clock.instant().plus(look.after())));
         }
+    }
+
+    /** Forgets what a piece of work asked for, as when it is taken back. */
+    @Transactional
+    public void forget(SignedIn who, Filter filter, UUID work) {
+        int number = 0;
+        while (mapper.delete(who.siteId(), idOf(work, filter.id(), number)) > 0) {
+            number++;
+        }
+    }
+
+    private static UUID idOf(UUID work, long filter, int number) {
+        return UUID.nameUUIDFromBytes((work + " " + filter + " " + number).getBytes(StandardCharsets.UTF_8));
     }
 
     /** Says that somebody looked; said twice, it stays. */
