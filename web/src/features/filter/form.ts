@@ -136,6 +136,19 @@ export function fromFilter(filter: Filter): FilterForm {
   }
 }
 
+/** A new filter built and filled like one that is there: its path and its inside, without its name, age and log. */
+export function likeFilter(filter: Filter): FilterForm {
+  const form = fromFilter(filter)
+  return {
+    ...form,
+    name: '',
+    fittedOn: '',
+    cleaned: 'NOW',
+    careFrom: '',
+    stages: form.stages.map((stage) => ({ ...stage, id: undefined, fittedOn: '' })),
+  }
+}
+
 /**
  * What sits where, after stages were added, removed or moved: each place keeps its own, and a new stage that lies in no place
  * yet has a tray of its own at the end.

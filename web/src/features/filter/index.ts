@@ -4,7 +4,7 @@ export { default as MiniPath } from './MiniPath.vue'
 export { default as WaterPath } from './WaterPath.vue'
 export { fromPassport, toPassport, withPassport, type InsideForm } from './inside'
 export { insideAfter, tubsOf } from './trays'
-export { blankFilter, fromFilter, toInput, type FilterForm } from './form'
+export { blankFilter, fromFilter, likeFilter, toInput, type FilterForm } from './form'
 export {
   useCreateFilter,
   useDeleteFilter,

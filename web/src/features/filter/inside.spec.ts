@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { chambersAfter, fromFilter, stageOf, type Passport } from './form'
+import { chambersAfter, fromFilter, likeFilter, stageOf, toInput, type Passport } from './form'
 import { fromPassport, moved, putInto, removePlace, toPassport, unplaced } from './inside'
 import type { Filter } from './queries'
 
@@ -138,5 +138,21 @@ describe('what sits where, once the water path changed', () => {
 
   it('is said by nobody as long as nobody said it', () => {
     expect(chambersAfter(fromFilter({ ...FILTER, placesStated: false }))).toBeUndefined()
+  })
+})
+
+describe('a filter like one that is there', () => {
+  it('has its path and its inside, and no name, age or stage of the other', () => {
+    const { input } = toInput(likeFilter({ ...FILTER, fittedOn: '2020-01-01' }))
+
+    expect(input.name).toBe('')
+    expect(input.fittedOn).toBeUndefined()
+    expect(input.careSureness).toBe('EXACT')
+    expect(input.stages.map(({ id, kind }) => [id, kind])).toEqual([
+      [undefined, 'COARSE_FOAM'],
+      [undefined, 'BIO_MEDIA'],
+      [undefined, 'IMPELLER'],
+    ])
+    expect(input.passport?.chambers).toEqual(PASSPORT.chambers)
   })
 })

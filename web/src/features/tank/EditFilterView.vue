@@ -7,12 +7,14 @@ import {
   DraftPath,
   FilterFields,
   fromFilter,
+  likeFilter,
   toInput,
   useCreateFilter,
   useDeleteFilter,
   useFilter,
   useRestoreFilter,
   useSetCleaned,
+  useSiteFilters,
   useUpdateFilter,
   type Filter,
   type FilterForm,
@@ -20,6 +22,7 @@ import {
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ConflictNotice from '@/shared/components/ConflictNotice.vue'
 import FormPage from '@/shared/components/FormPage.vue'
+import SelectField from '@/shared/components/SelectField.vue'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
 import { counted } from '@/shared/words'
@@ -45,6 +48,17 @@ const unprefixed = computed(() =>
     Object.entries(errors.value).map(([field, message]) => [field.replace(/^filter\./, ''), message]),
   ),
 )
+
+/** A new filter can be built like another of the site, on whichever tank that is. */
+const site = useSiteFilters()
+const like = ref<number>()
+const others = computed(() =>
+  (site.data.value ?? []).map((filter) => ({ value: filter.id, label: filter.name })),
+)
+watch(like, (id) => {
+  const other = site.data.value?.find((filter) => filter.id === id)
+  if (other) form.value = likeFilter(other)
+})
 
 watch(query.data, (filter) => filter && !form.value && take(filter), { immediate: true })
 
@@ -128,7 +142,15 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
         </p>
         <p>Yours is still below: {{ form.name }}, {{ counted(form.stages.length, 'stage') }}.</p>
       </ConflictNotice>
-      <FilterFields v-model="form" :errors="unprefixed" :existing="existing" />
+      <SelectField
+        v-if="!existing && others.length"
+        v-model="like"
+        label="Like one you have"
+        name="like"
+        placeholder="Start from a filter that is there…"
+        :choices="others"
+      />
+      <FilterFields v-model="form" :errors="unprefixed" :existing="existing || like !== undefined" />
       <template #beside>
         <el-button type="primary" text @click="leave">Cancel</el-button>
         <el-button

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { TaskSettingDialog, useFilters, WaterPath, type Filter, type Task } from '@/features/filter'
-import { TankPauses, useForecasts, WhenList, type Forecast } from '@/features/interval'
+import { TakingOn, TankPauses, useForecasts, WhenList, type Forecast } from '@/features/interval'
 import { HistoryList } from '@/features/visit'
 import { TankHolds, TankWater } from '@/features/water'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -136,6 +136,7 @@ useKeys((key) => {
             </p>
             <template v-for="{ filter, rows, off } in byFilter" :key="filter.id">
               <h3 v-if="byFilter.length > 1">{{ filter.name }}</h3>
+              <TakingOn :filter="filter.name" :forecasts="rows" :today="now" />
               <WhenList :forecasts="rows" :today="now" @adjust="adjust" />
               <p v-if="off.length" class="small quiet off">
                 Switched off:

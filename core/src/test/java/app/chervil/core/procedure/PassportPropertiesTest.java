@@ -27,6 +27,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
@@ -34,7 +35,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
-/** What holds of every filter that a keeper can describe: hundreds of made-up passports, each served in many ways. */
+/** What holds of every filter that a keeper can describe: made-up passports of every kind, each served in many ways. */
 class PassportPropertiesTest {
     private static final int PASSPORTS = 1500;
     private static final int SERVICES_EACH = 8;
@@ -48,11 +49,31 @@ class PassportPropertiesTest {
             StageKind.CARBON,
             StageKind.RESIN,
             StageKind.PHOSPHATE_REMOVER);
-    private static final List<StageKind> MACHINE = List.of(
-            StageKind.IMPELLER, StageKind.SEALS, StageKind.HOSES, StageKind.PREFILTER_SPONGE, StageKind.UV_LAMP);
+    private static final Map<FilterKind, List<StageKind>> MACHINE = Map.of(
+            FilterKind.CANISTER,
+            List.of(
+                    StageKind.IMPELLER,
+                    StageKind.SEALS,
+                    StageKind.HOSES,
+                    StageKind.PREFILTER_SPONGE,
+                    StageKind.UV_LAMP,
+                    StageKind.UV_SLEEVE),
+            FilterKind.HANG_ON_BACK,
+            List.of(StageKind.IMPELLER, StageKind.STRAINER, StageKind.PREFILTER_SPONGE),
+            FilterKind.INTERNAL,
+            List.of(StageKind.IMPELLER, StageKind.STRAINER, StageKind.PREFILTER_SPONGE),
+            FilterKind.SUMP,
+            List.of(StageKind.OVERFLOW, StageKind.SOCK, StageKind.SETTLING, StageKind.RETURN_PUMP, StageKind.HOSES));
+    private static final List<FilterKind> KINDS = List.of(
+            FilterKind.CANISTER,
+            FilterKind.CANISTER,
+            FilterKind.CANISTER,
+            FilterKind.HANG_ON_BACK,
+            FilterKind.INTERNAL,
+            FilterKind.SUMP);
 
     @Test
-    void every_service_of_every_canister_that_can_be_described_holds() {
+    void every_service_of_every_filter_that_can_be_described_holds() {
         Random random = new Random(2026);
         int services = 0;
         int errands = 0;
@@ -69,7 +90,7 @@ class PassportPropertiesTest {
             }
             moreWorkIsNeverLess(filter, random);
         }
-        System.out.println("Described canisters: " + PASSPORTS + ", services: " + services + ", errands: " + errands);
+        System.out.println("Described filters: " + PASSPORTS + ", services: " + services + ", errands: " + errands);
         assertThat(errands).isGreaterThan(200);
     }
 
@@ -126,14 +147,18 @@ class PassportPropertiesTest {
     /** A made-up canister. */
     private record Described(Passport passport, List<PathStage> path, List<Asked> tasks) {
         static Described next(Random random) {
+            FilterKind kind = KINDS.get(random.nextInt(KINDS.size()));
             List<PathStage> path = new ArrayList<>();
             int loose = 1 + random.nextInt(7);
             for (int i = 0; i < loose; i++) {
                 add(path, LOOSE.get(random.nextInt(LOOSE.size())), random);
             }
-            MACHINE.stream().filter(kind -> random.nextInt(3) > 0).forEach(kind -> add(path, kind, random));
+            MACHINE.getOrDefault(kind, List.of()).stream()
+                    .filter(one -> random.nextInt(3) > 0)
+                    .forEach(one -> add(path, one, random));
             List<Asked> tasks = new ArrayList<>();
-            tasks.add(new Asked(1, CareAction.OPEN, Optional.empty()));
+            CareCatalogue.forFilter(kind, Schools.DEFAULT)
+                    .forEach(rule -> tasks.add(new Asked(tasks.size() + 1, rule.action(), Optional.empty())));
             for (PathStage stage : path) {
                 CareCatalogue.forStage(stage.stage(), Schools.DEFAULT)
                         .forEach(
@@ -142,7 +167,8 @@ class PassportPropertiesTest {
             List<OwnStep> own = random.nextInt(4) == 0
                     ? List.of(new OwnStep(OwnStep.Moment.STOP, random.nextBoolean(), "Hold the shelf."))
                     : List.of();
-            return new Described(new Passport(build(random), chambers(loose, random), own, "", true), path, tasks);
+            return new Described(
+                    new Passport(build(kind, random), chambers(kind, loose, random), own, "", true), path, tasks);
         }
 
         private static void add(List<PathStage> path, StageKind kind, Random random) {
@@ -151,12 +177,13 @@ class PassportPropertiesTest {
             path.add(new PathStage(id, kind.words() + " number " + id, new Stage(kind, make)));
         }
 
-        private static Build build(Random random) {
-            FlowDirection direction = any(FlowDirection.values(), random);
-            Build usual = Build.usual(FilterKind.CANISTER, Optional.of(direction));
+        private static Build build(FilterKind kind, Random random) {
+            Optional<FlowDirection> direction =
+                    kind == FilterKind.CANISTER ? Optional.of(any(FlowDirection.values(), random)) : Optional.empty();
+            Build usual = Build.usual(kind, direction);
             return new Build(
-                    FilterKind.CANISTER,
-                    Optional.of(direction),
+                    kind,
+                    direction,
                     new Build.Water(
                             any(Build.ShutOff.values(), random),
                             any(Build.Fill.values(), random),
@@ -173,11 +200,13 @@ class PassportPropertiesTest {
                             random.nextInt(4) > 0),
                     usual.hoses(),
                     new Build.Current(
-                            any(Build.HeaterPlace.values(), random), any(Build.LampPlace.values(), random), false));
+                            any(Build.HeaterPlace.values(), random),
+                            any(Build.LampPlace.values(), random),
+                            random.nextInt(3) == 0));
         }
 
         /** Hand order is drawn by lot: it has nothing to do with the water's. */
-        private static List<Chamber> chambers(int loose, Random random) {
+        private static List<Chamber> chambers(FilterKind kind, int loose, Random random) {
             List<Integer> order = new ArrayList<>();
             for (int i = 0; i < loose; i++) {
                 order.add(i);
@@ -193,7 +222,8 @@ class PassportPropertiesTest {
             }
             return rooms.stream()
                     .filter(places -> !places.isEmpty())
-                    .map(places -> new Chamber("", Chamber.Access.SEALED, places))
+                    .map(places -> new Chamber(
+                            "", kind == FilterKind.CANISTER ? Chamber.Access.SEALED : Chamber.Access.HOOD, places))
                     .toList();
         }
 

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { daysBetween, shortDay, type Day } from '@/shared/dates'
+import { counted, lowerFirst } from '@/shared/words'
+import type { Forecast } from './queries'
+
+/** How a neglected filter is taken on: which work on which day, so that its bacteria are spared. */
+const props = defineProps<{ filter: string; forecasts: Forecast[]; today: Day }>()
+
+const visits = computed(() => {
+  const byDay = new Map<Day, string[]>()
+  const taken = props.forecasts
+    .filter((forecast) => forecast.basis === 'TAKEN_ON')
+    .toSorted((a, b) => a.window.ideal.localeCompare(b.window.ideal))
+  for (const { window, subject } of taken)
+    byDay.set(window.ideal, [...(byDay.get(window.ideal) ?? []), lowerFirst(subject.name)])
+  return [...byDay].map(([day, work]) => ({ day, work: work.join(', ') }))
+})
+const weeks = computed(() => {
+  const last = visits.value.at(-1)?.day
+  return last ? Math.max(1, Math.round(daysBetween(props.today, last) / 7)) : 0
+})
+</script>
+
+<template>
+  <section v-if="visits.length > 1" class="taking-on" :aria-label="`Taking ${filter} on`">
+    <h3>Taking {{ filter }} on, over {{ counted(weeks, 'week') }}</h3>
+    <p class="small quiet">
+      Nobody cleaned it for long, or knows when. All at once would crash the tank, so the work is spread.
+    </p>
+    <ol>
+      <li v-for="visit in visits" :key="visit.day">
+        <b>{{ visit.day <= today ? 'Now' : `about ${shortDay(visit.day, today)}` }}</b> {{ visit.work }}
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.taking-on {
+  margin: 10px 0 16px;
+  padding: 10px 14px;
+  border-left: 4px solid var(--herb);
+  background: var(--herb-soft);
+}
+
+li {
+  padding: 3px 0;
+}
+
+b {
+  display: inline-block;
+  min-width: 110px;
+}
+</style>
