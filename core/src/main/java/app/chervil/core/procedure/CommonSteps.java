@@ -116,7 +116,7 @@ final class CommonSteps {
                             .because("Flow before and after tells whether it helped.")
                             .writes(FLOW_BEFORE));
         }
-        String lamp = extent.bayOpened() && kind != FilterKind.UV_UNIT ? "the lamp, then " : "";
+        String lamp = litWithin(situation, extent) && kind != FilterKind.UV_UNIT ? "the lamp, then " : "";
         Template stop =
                 switch (kind) {
                     case AIR_SPONGE ->
@@ -349,7 +349,7 @@ final class CommonSteps {
 
     private static void starting(Situation situation, Extent extent, List<Template> steps) {
         FilterKind kind = situation.kind();
-        boolean lampWaits = extent.bayOpened();
+        boolean lampWaits = litWithin(situation, extent);
         String off = lampWaits ? " The lamp stays off." : "";
         steps.add(step(
                         Phase.START,
@@ -361,12 +361,13 @@ final class CommonSteps {
                 .mind(ELECTRICITY)
                 .writes(RESTART)
                 .does(POWER_ON));
-        steps.add(watching(kind, lampWaits));
+        steps.add(watching(kind, extent.bayOpened()));
         if (lampWaits) {
             steps.add(step(
                             Phase.LAMP_ON,
                             "lamp-on",
-                            "Is the bay still dry? Dry your hands, plug in the lamp, and look for the glow through its window"
+                            (extent.bayOpened() ? "Is the bay still dry? " : "")
+                                    + "Dry your hands, plug in the lamp, and look for the glow through its window"
                                     + " only.")
                     .mind(UV_LIGHT, ELECTRICITY)
                     .does(LAMP_ON));
@@ -388,7 +389,12 @@ final class CommonSteps {
                 : " This one stops by itself to let air out: wait for it to run again before you confirm.";
     }
 
-    private static Template watching(FilterKind kind, boolean lampWaits) {
+    /** A lamp in or on the filter is off whenever its water stands. */
+    private static boolean litWithin(Situation situation, Extent extent) {
+        return extent.bayOpened() || situation.hasLamp();
+    }
+
+    private static Template watching(FilterKind kind, boolean bayOpened) {
         if (kind == FilterKind.SUMP) {
             return step(
                             Phase.WATCH,
@@ -397,6 +403,6 @@ final class CommonSteps {
                     .waiting(SUMP_MINUTES);
         }
         return step(Phase.WATCH, "watch", "Watch for drips and air. Dirt that blows back settles in minutes.")
-                .waiting(lampWaits ? BAY_MINUTES : LEAK_MINUTES);
+                .waiting(bayOpened ? BAY_MINUTES : LEAK_MINUTES);
     }
 }

@@ -36,8 +36,8 @@ final class PartSteps {
                 step(
                                 Phase.HEAD_IN,
                                 "impeller-in",
-                                "Slide the new {stage} in and turn it with a finger. Does it run freely? Are all the screws"
-                                        + " back?")
+                                "Slide the new {stage} in and turn it with a finger: does it run freely? Put the cover back,"
+                                        + " and as many screws as you counted.")
                         .using(Material.IMPELLER_SET)
                         .does(HANDS_IN, PART_IN));
     }

@@ -9,6 +9,8 @@ enum Phase {
     MEASURE,
     /** Of a sump, whose pump must not run dry while water leaves. */
     STOP_FIRST,
+    /** The level rests, and nothing was taken out yet. */
+    REST,
     DRAW,
     VACUUM,
     STOP,

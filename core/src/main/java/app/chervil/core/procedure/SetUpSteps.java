@@ -7,6 +7,7 @@ import static app.chervil.core.procedure.Template.step;
 
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Material;
+import app.chervil.core.filter.StageKind;
 import app.chervil.core.passport.Build;
 import app.chervil.core.passport.Build.Fill;
 import app.chervil.core.passport.Build.ShutOff;
@@ -79,6 +80,12 @@ final class SetUpSteps {
                 steps.add(Bound.lifting(load, new Handled.Tray(number, place.name(), number, Handled.Holds.NEITHER)));
             }
         }
+        situation.path().stream()
+                .filter(stage -> stage.kind() == StageKind.SOCK)
+                .forEach(sock -> steps.add(Bound.resting(
+                        step(Phase.PUT_BACK, "sock", "Hang the {stage} and press its ring down until it stops.")
+                                .does(HANDS_IN),
+                        sock)));
         if (build.is(FilterKind.AIR_SPONGE)) {
             add(step(Phase.PUT_BACK, "sponge", "Push the sponge onto its tube, and lead the air line in."));
         }
@@ -90,7 +97,7 @@ final class SetUpSteps {
             names.add(0, situation.path().get(content.stage()).name());
         }
         String what = String.join(", then the ", names);
-        if (names.size() == 1 && place.name().equals("the " + names.get(0))) {
+        if (names.size() == 1 && !situation.passport().stated()) {
             return "Lay the " + what + " in, out to the edges.";
         }
         return switch (place.kind()) {
@@ -225,7 +232,7 @@ final class SetUpSteps {
                                 : "You will be asked to look again tomorrow.")
                 .mind(WET_FLOOR)
                 .waiting(LEAK_MINUTES));
-        if (build.is(FilterKind.UV_UNIT)) {
+        if (situation.hasLamp()) {
             add(step(
                             Phase.LAMP_ON,
                             "lamp-on",
@@ -233,6 +240,10 @@ final class SetUpSteps {
                                     + " its window only.")
                     .mind(UV_LIGHT, ELECTRICITY)
                     .does(LAMP_ON));
+        }
+        if (build.is(FilterKind.SUMP)) {
+            add(step(Phase.LAMP_ON, "sump-on", "Fill the reserve, then turn on the top-off and the skimmer.")
+                    .because("Not before the level has found its mark, or the top-off pours into it."));
         }
         if (CommonSteps.measuresFlow(situation)) {
             add(step(Phase.FLOW, "flow-after", "Catch the flow at the outlet for some seconds.")
@@ -249,7 +260,8 @@ final class SetUpSteps {
     }
 
     private Template start(String code) {
-        String what = build.is(FilterKind.UV_UNIT) ? "the pump of {filter}; the lamp waits" : "{filter}";
+        String pump = build.is(FilterKind.UV_UNIT) ? "the pump of {filter}" : "{filter}";
+        String what = situation.hasLamp() ? pump + "; the lamp waits" : pump;
         String moving = build.is(FilterKind.AIR_SPONGE) ? " Do bubbles rise?" : " Is water moving?";
         return step(Phase.START, code, "Dry your hands, check the drip loop, and plug in " + what + "." + moving)
                 .because("A new fill may spit air for some minutes." + CommonSteps.pause(build))

@@ -54,6 +54,11 @@ public record Situation(
         return kinds(path);
     }
 
+    /** Whether a lamp burns in it, which is never lit while the water stands or a lid is off. */
+    boolean hasLamp() {
+        return kind() == FilterKind.UV_UNIT || kinds().contains(StageKind.UV_LAMP);
+    }
+
     /** Whether a stage is reached only by opening what holds the water in. */
     boolean isInside(PathStage stage) {
         return passport.isInside(path.indexOf(stage), stage.kind());

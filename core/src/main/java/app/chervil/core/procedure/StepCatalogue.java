@@ -178,7 +178,7 @@ final class StepCatalogue {
         return List.of(
                 out("Lift the {stage} by its ring, slowly, and let it drain.")
                         .because("Tipped, it gives all its dirt back."),
-                back("Hang a clean sock and press its ring down until it stops.")
+                back("Hang a clean sock in place of the {stage}, and press its ring down until it stops.")
                         .using(Material.SOCK)
                         .does(HANDS_IN, PART_IN, WASHED));
     }
@@ -192,7 +192,10 @@ final class StepCatalogue {
                         .writes(FINDING)
                         .waiting(1)
                         .does(PART_OUT),
-                step(Phase.PUT_BACK, "back", "Hang a clean sock and press its ring down until it stops.")
+                step(
+                                Phase.PUT_BACK,
+                                "back",
+                                "Hang a clean sock in place of the {stage}, and press its ring down until it stops.")
                         .using(Material.SOCK)
                         .does(PART_IN, WASHED));
     }

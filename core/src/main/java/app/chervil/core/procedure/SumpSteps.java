@@ -39,7 +39,7 @@ final class SumpSteps {
     static List<Template> drainTest() {
         return List.of(
                 step(
-                                Phase.HOUSING,
+                                Phase.REST,
                                 "drain-down",
                                 "Leave it off until the level in the sump rests. Is it still under the off mark, a thumb's"
                                         + " width below the rim?")

@@ -43,6 +43,7 @@ final class ProcedureInvariants {
         topComesOutFirst(situation, steps, read);
         whatIsOpenedIsShutAndFilled(situation, steps, read);
         lampIsCoolAndOutBeforeItsSleeve(steps, read);
+        noLampBurnsWhileTheWaterStands(situation, steps, read);
         foamIsNeverLaidBackUnwashed(situation, procedure, read);
         whatIsNotTakenOutIsNotRinsed(situation, procedure, read);
         tubsAreDrawnBeforeTheyAreNamedAndWithinTheShare(situation, procedure, read);
@@ -307,6 +308,17 @@ final class ProcedureInvariants {
                         .noneMatch(step -> (step.what().text() + " ").matches(".*" + Pattern.quote(name) + "\\D.*"));
             }
         }
+    }
+
+    /** Invariant 21, and after any stop: the lamp goes off with the pump and on once water moves again. */
+    private static void noLampBurnsWhileTheWaterStands(Situation situation, List<Step> steps, Read read) {
+        if (!situation.kinds().contains(StageKind.UV_LAMP) || first(steps, Effect.POWER_OFF) < 0) {
+            return;
+        }
+        assertThat(steps.get(first(steps, Effect.POWER_OFF)).what().text().toLowerCase(Locale.ROOT))
+                .as("%s", read)
+                .contains("unplug the lamp");
+        assertThat(first(steps, Effect.LAMP_ON)).as("%s", read).isGreaterThan(first(steps, Effect.POWER_ON));
     }
 
     private static void lampIsCoolAndOutBeforeItsSleeve(List<Step> steps, Read read) {

@@ -289,15 +289,33 @@ class ProcedureTest {
         assertThat(ids(procedure))
                 .containsSubsequence(
                         "stop:filter",
+                        "drain-down:filter",
                         "weir:1",
                         "siphon:2",
-                        "drain-down:filter",
                         "siphon-hole:filter",
                         "level:filter",
                         "start:filter",
                         "sump-on:filter",
                         "heater-on:filter");
         assertThat(procedure.vessels()).containsExactly("1 empty bucket");
+    }
+
+    @Test
+    void two_socks_are_told_apart() {
+        List<PathStage> path = List.of(
+                new PathStage(1, "left sock", Stage.washable(StageKind.SOCK)),
+                new PathStage(2, "right sock", Stage.washable(StageKind.SOCK)));
+        Procedure procedure = assemble(
+                Build.usual(FilterKind.SUMP, Optional.empty()),
+                TANK_WATER,
+                200,
+                path,
+                List.of(
+                        new Asked(1, CareAction.CHANGE, Optional.of(1L)),
+                        new Asked(2, CareAction.CHANGE, Optional.of(2L))),
+                Set.of());
+
+        assertThat(text(procedure, "back:1")).isNotEqualTo(text(procedure, "back:2"));
     }
 
     @Test

@@ -98,8 +98,21 @@ class SetUpTest {
         Procedure setUp = usual(Build.usual(FilterKind.SUMP, Optional.empty()));
 
         assertThat(codes(setUp))
-                .containsSubsequence("fill", "level", "start", "drain-test", "mark-off", "restart", "leak");
+                .containsSubsequence(
+                        "sock", "fill", "level", "start", "drain-test", "mark-off", "restart", "leak", "sump-on");
         assertThat(words(setUp, "drain-test")).contains("a thumb's width under the rim");
+    }
+
+    @Test
+    void a_lamp_in_the_lid_of_a_canister_waits_as_well() {
+        Procedure setUp = Procedure.setUp(situation(
+                Passport.usual(
+                        Build.usual(FilterKind.CANISTER, Optional.of(FlowDirection.TOP_DOWN)),
+                        List.of(StageKind.COARSE_FOAM, StageKind.UV_LAMP)),
+                path(StageKind.COARSE_FOAM, StageKind.UV_LAMP)));
+
+        assertThat(codes(setUp)).containsSubsequence("start", "leak", "lamp-on");
+        assertThat(words(setUp, "start")).contains("plug in Weir; the lamp waits.");
     }
 
     @Test
