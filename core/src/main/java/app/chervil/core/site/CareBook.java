@@ -170,7 +170,8 @@ public final class CareBook {
                         stage.kind(),
                         stage.fittedOn(),
                         stage.endurance(),
-                        tank.records().looks().getOrDefault(stage.id(), List.of())));
+                        tank.records().looks().getOrDefault(stage.id(), List.of()),
+                        filter.isErrand(stage)));
         return new BookedTask(task.id(), part, task.cleaned(), task.rule(), setting(task));
     }
 

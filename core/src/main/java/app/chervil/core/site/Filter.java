@@ -66,6 +66,11 @@ public record Filter(
         return stages.stream().map(FilterStage::kind).toList();
     }
 
+    /** Whether work on a stage alone brings out nothing but pads and bags; known only where its places were told. */
+    public boolean isErrand(FilterStage stage) {
+        return passport.stated() && passport.isErrand(path(), stages.indexOf(stage));
+    }
+
     /** What cannot be in it, and what a practitioner would ask about. */
     public Doubts doubts() {
         return new Doubts(

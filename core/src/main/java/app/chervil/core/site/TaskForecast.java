@@ -47,7 +47,7 @@ public record TaskForecast(Filter filter, FilterTask task, Forecast forecast, bo
             return Reach.OPENING;
         }
         boolean inside = filter.stageOf(task)
-                .filter(stage -> stage.kind().insideCanister())
+                .filter(stage -> stage.kind().insideCanister() && !filter.isErrand(stage))
                 .isPresent();
         return inside ? Reach.INSIDE : Reach.FREE;
     }

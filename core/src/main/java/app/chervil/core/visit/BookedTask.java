@@ -23,9 +23,20 @@ public record BookedTask(long id, Optional<StagePart> stage, Start countFrom, Ca
      *
      * @param fittedOn when it was last new; empty if nobody knows
      * @param looks between services
+     * @param errand whether work on it alone brings out nothing but pads and bags, so that it is no opening
      */
     public record StagePart(
-            long id, StageKind kind, Optional<LocalDate> fittedOn, Endurance endurance, List<Look> looks) {}
+            long id,
+            StageKind kind,
+            Optional<LocalDate> fittedOn,
+            Endurance endurance,
+            List<Look> looks,
+            boolean errand) {
+        /** A part of which nobody said how it is reached. */
+        public StagePart(long id, StageKind kind, Optional<LocalDate> fittedOn, Endurance endurance, List<Look> looks) {
+            this(id, kind, fittedOn, endurance, looks, false);
+        }
+    }
 
     boolean is(CareAction action) {
         return rule.action() == action;
@@ -35,8 +46,11 @@ public record BookedTask(long id, Optional<StagePart> stage, Start countFrom, Ca
         return stage.isEmpty() && is(CareAction.OPEN);
     }
 
+    /** Whether its fill decides when a canister is opened; a pad within reach is changed on a day of its own. */
     boolean stopsDirtInside() {
-        return stage.map(part -> part.kind().stopsDirtInside()).orElse(false) && rule.graded();
+        return stage.map(part -> part.kind().stopsDirtInside() && !part.errand())
+                        .orElse(false)
+                && rule.graded();
     }
 
     /** Whether dirt reaches it only after a pre-filter, if there is one. */

@@ -126,8 +126,9 @@ public final class FilterBook {
     private boolean goesWithOpening(BookedTask task) {
         return task.setting() instanceof Learned
                 && task.stage()
-                        .map(part -> CareCatalogue.goesWithOpening(
-                                device.kind(), part.kind(), task.rule().action()))
+                        .map(part -> !part.errand()
+                                && CareCatalogue.goesWithOpening(
+                                        device.kind(), part.kind(), task.rule().action()))
                         .orElse(false);
     }
 

@@ -94,7 +94,9 @@ final class TakenOn {
 
     private Visit visit(BookedTask task) {
         boolean inside = kind == FilterKind.CANISTER
-                && task.stage().map(part -> part.kind().insideCanister()).orElse(false);
+                && task.stage()
+                        .map(part -> part.kind().insideCanister() && !part.errand())
+                        .orElse(false);
         boolean uncoupled = kind == FilterKind.CANISTER
                 && task.stage().map(part -> part.kind() == StageKind.HOSES).orElse(false);
         boolean disturbs = task.rule().effort().disturbance() >= BacteriaHomes.DISTURBING;

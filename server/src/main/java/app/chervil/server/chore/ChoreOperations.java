@@ -155,8 +155,6 @@ public class ChoreOperations {
         if (mapper.deleteDone(who.siteId(), id, clock.instant()) == 0) {
             throw new NotFound("chore");
         }
-        books.site(who).tanks().stream()
-                .flatMap(tank -> tank.records().filters().stream())
-                .forEach(filter -> followUps.forget(who, filter, id));
+        followUps.forget(who, id);
     }
 }

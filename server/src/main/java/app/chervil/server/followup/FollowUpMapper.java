@@ -46,14 +46,18 @@ interface FollowUpMapper {
             """)
     List<FollowUpRow> listOpen(long site, Instant before, String[] catchers);
 
-    /** Adds one unless it is there. */
+    /**
+     * Adds one unless it is there.
+     *
+     * @param work that asks for it
+     */
     @Insert("""
-            insert into follow_up (site_id, id, tank_id, filter_id, kind, words, due_at)
-            values (#{site}, #{row.id}, #{row.tankId}, #{row.filterId}, #{row.kind}, #{row.words},
+            insert into follow_up (site_id, id, work_id, tank_id, filter_id, kind, words, due_at)
+            values (#{site}, #{row.id}, #{work}, #{row.tankId}, #{row.filterId}, #{row.kind}, #{row.words},
                     #{row.dueAt})
             on conflict on constraint follow_up_pk do nothing
             """)
-    int insert(long site, FollowUpRow row);
+    int insert(long site, UUID work, FollowUpRow row);
 
     @Update("""
             update follow_up
@@ -62,8 +66,8 @@ interface FollowUpMapper {
             """)
     int updateDone(long site, UUID id, @Nullable Instant at, @Nullable String by);
 
-    @Delete("delete from follow_up where site_id = #{site} and id = #{id}")
-    int delete(long site, UUID id);
+    @Delete("delete from follow_up where site_id = #{site} and work_id = #{work}")
+    void deleteOf(long site, UUID work);
 
     /** Table follow_up. */
     record FollowUpRow(UUID id, long tankId, long filterId, FollowUp.Kind kind, String words, Instant dueAt) {}

@@ -58,6 +58,7 @@ public class FollowUpOperations {
             FollowUp look = looks.get(number);
             mapper.insert(
                     who.siteId(),
+                    work,
                     new FollowUpRow(
                             idOf(work, filter.id(), number),
                             filter.tankId(),
@@ -70,11 +71,8 @@ public class FollowUpOperations {
 
     /** Forgets what a piece of work asked for, as when it is taken back. */
     @Transactional
-    public void forget(SignedIn who, Filter filter, UUID work) {
-        int number = 0;
-        while (mapper.delete(who.siteId(), idOf(work, filter.id(), number)) > 0) {
-            number++;
-        }
+    public void forget(SignedIn who, UUID work) {
+        mapper.deleteOf(who.siteId(), work);
     }
 
     private static UUID idOf(UUID work, long filter, int number) {

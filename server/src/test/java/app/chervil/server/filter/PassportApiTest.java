@@ -74,6 +74,29 @@ class PassportApiTest {
     }
 
     @Test
+    void changed_alone_it_is_no_opening_and_the_plan_has_its_own_day() throws Exception {
+        JsonNode told = site.read(say(PAD_ON_TOP));
+        String before = forecast("Open canister Weir").get("since").asString();
+        site.put(keeper, "/api/services/" + java.util.UUID.randomUUID(), """
+                {"tankId": %d, "doneOn": "2026-05-30", "doneBy": "Ines", "note": "", "flows": [],
+                 "tasks": [{"taskId": %d, "finding": "MODERATE"}]}""".formatted(
+                                told.get("tankId").asLong(), TestSite.task(told, "Change the fine pad")))
+                .andExpect(status().isOk());
+
+        assertThat(forecast("Open canister Weir").get("since").asString()).isEqualTo(before);
+        assertThat(forecast("Change the fine pad").get("since").asString()).isEqualTo("2026-05-30");
+        assertThat(forecast("Change the fine pad").get("basis").asString()).isEqualTo("LEARNED");
+    }
+
+    private JsonNode forecast(String name) throws Exception {
+        return site.read(site.get(keeper, "/api/forecasts"))
+                .valueStream()
+                .filter(one -> one.get("subject").get("name").asString().equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
     void what_is_told_again_without_places_is_usual_again() throws Exception {
         say(PAD_ON_TOP);
 
