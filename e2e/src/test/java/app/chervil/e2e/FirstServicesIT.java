@@ -84,7 +84,7 @@ class FirstServicesIT {
                 "Put the coarse foam back",
                 "Put the bio media back",
                 "Fill the canister to its rim",
-                "close the clamps",
+                "close the latches",
                 "Push each hose onto its marked port",
                 "Put both hose ends back into the water",
                 "Top up the tank",

@@ -34,7 +34,7 @@ class LearningJourneyIT extends InTheDemo {
     void a_worn_impeller_is_due_at_once_and_taking_the_look_back_clears_it() {
         Page page = keeper.page();
         keeper.go("/tanks/2");
-        keeper.link("Check the impeller for wear").click();
+        keeper.link("Replace the impeller").click();
 
         keeper.button("Worn shaft, bushing or blades").click();
 

@@ -20,6 +20,7 @@ class SumpJourneyIT extends InTheDemo {
         keeper.viewIsAccessible();
         keeper.viewIsForThumbs();
         keeper.button("Start").click();
+        assertThat(page.locator(".now")).isVisible();
 
         StringBuilder read = new StringBuilder();
         while (page.locator(".now").count() > 0) {

@@ -79,7 +79,8 @@ public enum Sign {
             case CARBON -> List.of(NO_TINT, TINT_BACK, FOR_MEDICATION);
             case RESIN -> List.of(COLOURED);
             case FLEECE_ROLL -> List.of(LEFT);
-            case IMPELLER, SEALS -> action == CareAction.INSPECT ? List.of(SOUND, WORN) : List.of();
+            case IMPELLER, SEALS ->
+                action == CareAction.INSPECT || action == CareAction.REPLACE ? List.of(SOUND, WORN) : List.of();
             case COARSE_FOAM, MEDIUM_FOAM, FINE_PAD -> action == CareAction.REPLACE ? List.of(SOUND, WORN) : List.of();
             case BIO_MEDIA -> List.of(SOUND, WORN);
             default -> List.of();

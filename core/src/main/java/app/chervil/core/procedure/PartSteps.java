@@ -78,10 +78,10 @@ final class PartSteps {
 
     static List<Template> newSleeve() {
         return List.of(
-                StepCatalogue.cool(),
-                StepCatalogue.bayOpened(),
-                StepCatalogue.lampOut(),
-                StepCatalogue.sleeveOut(),
+                LampSteps.cool(),
+                LampSteps.bayOpened(),
+                LampSteps.lampOut(),
+                LampSteps.sleeveOut(),
                 step(
                                 Phase.SLEEVE,
                                 "sleeve-new",
@@ -89,8 +89,8 @@ final class PartSteps {
                         .because("Grease from fingers burns in.")
                         .mind(GLASS)
                         .using(Material.SLEEVE, Material.SOFT_CLOTH),
-                StepCatalogue.sleeveIn(),
-                StepCatalogue.lampBackIn(),
-                StepCatalogue.bayShut());
+                LampSteps.sleeveIn(),
+                LampSteps.lampBackIn(),
+                LampSteps.bayShut());
     }
 }

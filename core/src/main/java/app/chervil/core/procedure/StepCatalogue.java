@@ -11,7 +11,6 @@ import app.chervil.core.filter.Material;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.passport.Build;
 import app.chervil.core.procedure.Situation.PathStage;
-import java.util.ArrayList;
 import java.util.List;
 
 /** The steps that each task brings; what every service has stands in {@link CommonSteps}. */
@@ -78,12 +77,12 @@ final class StepCatalogue {
                                 .using(spare(stage.kind()), Material.MEDIA_BAG),
                         back("Put the new {stage} in its place, so that water goes through it and not round."));
             case RESIN -> resin();
-            case UV_LAMP -> lamp();
-            case UV_SLEEVE -> action == CareAction.REPLACE ? PartSteps.newSleeve() : sleeve();
+            case UV_LAMP -> LampSteps.lamp();
+            case UV_SLEEVE -> action == CareAction.REPLACE ? PartSteps.newSleeve() : LampSteps.sleeve();
             case IMPELLER -> action == CareAction.REPLACE ? PartSteps.newImpeller() : impeller(action);
             case SEALS ->
                 build.is(FilterKind.UV_UNIT)
-                        ? sleeveRing(action)
+                        ? LampSteps.ring(action)
                         : action == CareAction.REPLACE ? PartSteps.newRings(Phase.HEAD) : seals();
             case HOSES -> action == CareAction.REPLACE ? PartSteps.newHoses() : hosesBrushed();
             case RETURN_PUMP -> returnPump();
@@ -324,116 +323,6 @@ final class StepCatalogue {
                         .mind(BLEACH));
     }
 
-    private static List<Template> lamp() {
-        return List.of(
-                cool(),
-                bayOpened(),
-                lampOut(),
-                step(
-                                Phase.LAMP_IN,
-                                "lamp-new",
-                                "Slide the new {stage} in with a clean cloth, no fingers on the glass. Twins are renewed together.")
-                        .mind(MERCURY, GLASS)
-                        .using(Material.UV_LAMP, Material.SOFT_CLOTH)
-                        .does(LAMP_IN),
-                bayShut(),
-                step(Phase.LAMP_ON, "lamp-date", "Write the date of the new {stage} on the housing."));
-    }
-
-    private static List<Template> sleeve() {
-        return List.of(
-                cool(),
-                bayOpened(),
-                lampOut(),
-                sleeveOut(),
-                step(
-                                Phase.SLEEVE,
-                                "sleeve",
-                                "Wipe the {stage} clear and dry it. Chipped or hazy for good? Fit a new one.")
-                        .mind(GLASS)
-                        .using(Material.SOFT_CLOTH)
-                        .writes(FINDING),
-                sleeveIn(),
-                lampBackIn(),
-                bayShut());
-    }
-
-    private static List<Template> sleeveRing(CareAction action) {
-        List<Template> steps = new ArrayList<>(List.of(cool(), bayOpened(), lampOut(), sleeveOut()));
-        if (action == CareAction.REPLACE) {
-            steps.addAll(PartSteps.newRings(Phase.SLEEVE));
-        } else {
-            steps.add(greased(Phase.SLEEVE));
-        }
-        steps.addAll(List.of(sleeveIn(), lampBackIn(), bayShut()));
-        return steps;
-    }
-
-    private static Template greased(Phase phase) {
-        return step(
-                        phase,
-                        "seals",
-                        "Take each of the {stage} out, wipe it, look for cracks and flats, and grease it thinly with"
-                                + " silicone.")
-                .because("Petroleum grease swells seals. A flat or cracked one is replaced.")
-                .using(Material.GREASE);
-    }
-
-    static Template cool() {
-        return step(Phase.COOL, "cool", "Wait until the lamp is cool.")
-                .mind(UV_LIGHT)
-                .waiting(10)
-                .does(LAMP_COOL);
-    }
-
-    static Template bayOpened() {
-        return step(Phase.LAMP_OPEN, "bay", "Twist the lamp bay open to its marks.")
-                .mind(UV_LIGHT, GLASS)
-                .does(LAMP_BAY_OPENED);
-    }
-
-    static Template lampOut() {
-        return step(Phase.LAMP_OUT, "lamp-out", "Draw the lamp out with a cloth and lay it down safely.")
-                .mind(UV_LIGHT, MERCURY, GLASS)
-                .using(Material.SOFT_CLOTH)
-                .does(LAMP_OUT);
-    }
-
-    static Template sleeveOut() {
-        return step(
-                        Phase.SLEEVE_OUT,
-                        "sleeve-out",
-                        "Twist the quartz sleeve off to its marks and draw it out with a cloth.")
-                .mind(GLASS)
-                .does(SLEEVE_OUT);
-    }
-
-    static Template sleeveIn() {
-        return step(
-                        Phase.SLEEVE_IN,
-                        "sleeve-in",
-                        "Wipe the ring's seat, fit the sleeve's ring with a film of silicone, and press the sleeve home.")
-                .because("It sits without force. Water in the lamp bay is an electrical danger.")
-                .mind(ELECTRICITY, GLASS)
-                .using(Material.GREASE)
-                .does(SLEEVE_IN);
-    }
-
-    /** Left out where a new lamp goes in. */
-    static Template lampBackIn() {
-        return step(Phase.LAMP_IN, "lamp-in", "Slide the lamp in with a clean cloth, no fingers on the glass.")
-                .mind(MERCURY, GLASS)
-                .using(Material.SOFT_CLOTH)
-                .does(LAMP_IN);
-    }
-
-    static Template bayShut() {
-        return step(Phase.LAMP_SHUT, "bay-shut", "See that the bay is dry and twist it shut to its mark.")
-                .because("Water in the lamp bay is an electrical danger.")
-                .mind(ELECTRICITY, GLASS)
-                .does(LAMP_BAY_SHUT);
-    }
-
     private static List<Template> hosesBrushed() {
         return List.of(step(
                         Phase.HOSES,
@@ -442,6 +331,16 @@ final class StepCatalogue {
                 .using(Material.HOSE_BRUSH)
                 .writes(FINDING)
                 .does(HANDS_IN));
+    }
+
+    static Template greased(Phase phase) {
+        return step(
+                        phase,
+                        "seals",
+                        "Take each of the {stage} out, wipe it, look for cracks and flats, and grease it thinly with"
+                                + " silicone.")
+                .because("Petroleum grease swells seals. A flat or cracked one is replaced.")
+                .using(Material.GREASE);
     }
 
     private static List<Template> seals() {

@@ -262,13 +262,7 @@ public class GuidedOperations {
                         "No task was finished. Leave it open, or drop it.")
                 .done();
         mapper.updateFinished(who.siteId(), id, clock.instant(), reason.isEmpty() ? null : reason);
-        if (row.occasion() == Occasion.SET_UP && work.did(Effect.POWER_ON)) {
-            started(who, row);
-        }
-        if (fittedRings(who, row, done)) {
-            Filter filter = filters.find(who, row.filterId());
-            followUps.ask(who, filter, row.id(), FollowUp.ofNewRings(filter.name()));
-        }
+        askAfterwards(who, row, work, done);
         if (row.media() != null && work.did(Chore.BIO_PART_REPLACED.work())) {
             media.replace(
                     who,
@@ -286,6 +280,17 @@ public class GuidedOperations {
             }
         });
         return services.save(who, id, done);
+    }
+
+    /** Whatever this work asks for later. */
+    private void askAfterwards(SignedIn who, GuidedRow row, GuidedWork work, ServiceInput done) {
+        if (row.occasion() == Occasion.SET_UP && work.did(Effect.POWER_ON)) {
+            started(who, row);
+        }
+        if (fittedRings(who, row, done)) {
+            Filter filter = filters.find(who, row.filterId());
+            followUps.ask(who, filter, row.id(), FollowUp.ofNewRings(filter.name()));
+        }
     }
 
     private boolean fittedRings(SignedIn who, GuidedRow row, ServiceInput done) {

@@ -95,6 +95,24 @@ class SetUpApiTest {
     }
 
     @Test
+    void new_rings_ask_for_dry_joints_as_a_set_up_does() throws Exception {
+        JsonNode sealed = site.read(site.post(
+                keeper,
+                "/api/tanks/" + tank + "/filters",
+                TestSite.canister("Creek", "2026-03-01")
+                        .replace("\"stages\": [", "\"stages\": [" + TestSite.stage("SEALS", "WASHABLE") + ", ")));
+        site.put(keeper, path, """
+                {"filterId": %d, "tasks": [%d], "chores": []}""".formatted(sealed.get("id").asLong(), TestSite.task(sealed, "Replace the seals")))
+                .andExpect(status().isOk());
+        String ring = "rings-in:" + sealed.get("stages").get(0).get("id").asLong();
+        send("DONE", ring, "");
+        finish().andExpect(status().isOk());
+
+        site.get(keeper, "/api/rounds")
+                .andExpect(jsonPath("$.looks[0].words").value("Press dry paper round every joint of Creek."));
+    }
+
+    @Test
     void a_set_up_takes_no_tasks() throws Exception {
         start();
 
