@@ -5,6 +5,7 @@ import { today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
 import { typedNumber } from '@/shared/units'
+import { lowerFirst } from '@/shared/words'
 import { useMove, useOpenKit, useTakeMoveBack, type StockItem, type StockMove } from './queries'
 import { amountWords, KIND_WORDS, lastsWords, markOf, money, shelfWords } from './stores'
 import StockLine from './StockLine.vue'
@@ -20,6 +21,12 @@ const typed = ref('')
 const item = computed(() => props.entry.item)
 const mark = computed(() => markOf(props.entry))
 const rotation = computed(() => props.entry.rotation)
+/** Who wants it, or what it holds. */
+const usedFor = computed(() =>
+  item.value.kit
+    ? `Kit of ${item.value.kit.map((line) => lowerFirst(line.name)).join(', ')}`
+    : props.entry.use.tanks.join(', ') || 'No task uses it',
+)
 const owned = computed(() => (props.entry.shelf?.ready ?? 0) + (props.entry.shelf?.dirty ?? 0))
 
 async function happened(kind: StockMove['kind']) {
@@ -57,7 +64,7 @@ async function openOne() {
       <h2>
         <RouterLink :to="{ name: 'store-item', params: { item: entry.id } }">{{ item.name }}</RouterLink>
       </h2>
-      <p class="small quiet">{{ entry.use.tanks.join(', ') || 'No task uses it' }}</p>
+      <p class="small quiet">{{ usedFor }}</p>
     </div>
     <p>
       <b v-if="entry.shelf" class="num">{{ amountWords(entry.shelf.ready, item.unit) }}</b>
@@ -80,7 +87,7 @@ async function openOne() {
       </p>
     </div>
     <p class="cost num">
-      <template v-if="entry.use.costAYear !== undefined"
+      <template v-if="entry.use.costAYear !== undefined && !item.kit"
         >{{ money(entry.use.costAYear, currency) }}<br /><span class="small quiet">a year</span></template
       >
     </p>

@@ -73,6 +73,7 @@ export function lineOf(item: StockItem, now: Day = today()): { end: number; orde
 export function lastsWords(item: StockItem, now: Day = today()): string {
   if (!item.outlook) return 'Count it once and we keep track from then on.'
   const { runsOut, orderBy } = item.outlook
+  if (item.item.kit) return 'open one when its parts are needed'
   if (!runsOut) return item.use.next ? 'lasts more than two years' : 'nothing uses it'
   if (daysBetween(now, runsOut) <= 0) return 'needed today, not enough left'
   if (item.item.turned) return `clean ones last until ${shortDay(runsOut, now)}`

@@ -170,6 +170,10 @@ header,
   margin-left: auto;
 }
 
+.change + .change {
+  margin-left: 0;
+}
+
 .actions {
   display: flex;
   gap: 8px;
