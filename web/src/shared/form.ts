@@ -46,6 +46,15 @@ export function useSending() {
   return { sending, errors, trouble, conflict, asks, send, refuse }
 }
 
+/** Errors by the fields of a part of what was sent: "filter.name" of the filter is "name". */
+export const errorsWithin = (errors: Record<string, string>, part: string): Record<string, string> =>
+  Object.fromEntries(
+    Object.entries(errors).map(([field, message]) => [
+      field.startsWith(`${part}.`) ? field.slice(part.length + 1) : field,
+      message,
+    ]),
+  )
+
 function focusFirst() {
   document
     .querySelector<HTMLElement>('[data-field] .error')

@@ -5,7 +5,7 @@ import { useSession } from '@/features/account'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ConflictNotice from '@/shared/components/ConflictNotice.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
-import { useSending } from '@/shared/form'
+import { errorsWithin, useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
 import MovesList from './MovesList.vue'
 import { useAddItem, useChangeItem, useRemoveItem, useRestoreItem, useStores } from './queries'
@@ -28,11 +28,7 @@ const form = ref<ItemForm>()
 const version = ref(0)
 const entry = computed(() => stores.data.value?.items.find((one) => one.id === props.item))
 const gone = computed(() => props.item !== undefined && stores.data.value && !entry.value)
-const fieldErrors = computed(() =>
-  Object.fromEntries(
-    Object.entries(errors.value).map(([field, said]) => [field.replace(/^item\./, ''), said]),
-  ),
-)
+const fieldErrors = computed(() => errorsWithin(errors.value, 'item'))
 
 watch(
   stores.data,

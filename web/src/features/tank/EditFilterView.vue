@@ -23,7 +23,7 @@ import AsyncState from '@/shared/components/AsyncState.vue'
 import ConflictNotice from '@/shared/components/ConflictNotice.vue'
 import FormPage from '@/shared/components/FormPage.vue'
 import SelectField from '@/shared/components/SelectField.vue'
-import { useSending } from '@/shared/form'
+import { errorsWithin, useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
 import { counted } from '@/shared/words'
 
@@ -43,11 +43,7 @@ const { sending, errors, trouble, conflict, send, refuse } = useSending()
 
 const form = ref<FilterForm | undefined>(existing.value ? undefined : blankFilter())
 const read = ref<Filter>()
-const unprefixed = computed(() =>
-  Object.fromEntries(
-    Object.entries(errors.value).map(([field, message]) => [field.replace(/^filter\./, ''), message]),
-  ),
-)
+const unprefixed = computed(() => errorsWithin(errors.value, 'filter'))
 
 /** A new filter can be built like another of the site, on whichever tank that is. */
 const site = useSiteFilters()

@@ -17,7 +17,7 @@ import {
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ConflictNotice from '@/shared/components/ConflictNotice.vue'
 import FormPage from '@/shared/components/FormPage.vue'
-import { useSending } from '@/shared/form'
+import { errorsWithin, useSending } from '@/shared/form'
 import { counted } from '@/shared/words'
 
 /** At the table: how one filter is built and what sits where, so that its steps are its own. */
@@ -30,11 +30,7 @@ const { sending, errors, trouble, conflict, send, refuse } = useSending()
 
 const form = ref<InsideForm>()
 const read = ref<Filter>()
-const plain = computed(() =>
-  Object.fromEntries(
-    Object.entries(errors.value).map(([field, message]) => [field.replace(/^filter\./, ''), message]),
-  ),
-)
+const plain = computed(() => errorsWithin(errors.value, 'filter'))
 const drawn = computed(() => (form.value ? (toPassport(form.value).passport.chambers ?? []) : []))
 const hasLamp = computed(() => read.value?.stages.some((stage) => stage.kind === 'UV_LAMP') ?? false)
 

@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router'
 import { blankFilter, DraftPath, FilterFields, toInput as toFilter, useCreateFilter } from '@/features/filter'
 import FormPage from '@/shared/components/FormPage.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
-import { useSending } from '@/shared/form'
+import { errorsWithin, useSending } from '@/shared/form'
 import { blankTank, toInput } from './form'
 import { useCreateTank, useTanks } from './queries'
 import TankFields from './TankFields.vue'
@@ -25,9 +25,7 @@ const rooms = computed(() => [
 ])
 const half = computed(() => ({
   tank: made.value === undefined ? errors.value : {},
-  filter: Object.fromEntries(
-    Object.entries(errors.value).map(([field, message]) => [field.replace(/^filter\./, ''), message]),
-  ),
+  filter: errorsWithin(errors.value, 'filter'),
 }))
 
 async function save() {

@@ -122,12 +122,6 @@ class InsideJourneyIT {
 
     private void inOrder(String... words) {
         assertThat(page.locator(".card ol li").first()).isVisible();
-        String steps = page.locator(".card ol").innerText();
-        int from = 0;
-        for (String one : words) {
-            int at = steps.indexOf(one, from);
-            assertThat(at).as("%s after the step before it in%n%s", one, steps).isNotNegative();
-            from = at + 1;
-        }
+        Keeper.readsInOrder(page.locator(".card ol").innerText(), words);
     }
 }

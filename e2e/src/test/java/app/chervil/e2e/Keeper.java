@@ -193,6 +193,16 @@ final class Keeper implements AutoCloseable {
                 .isEqualTo(true);
     }
 
+    /** Checks that what was read has these words, each after the one before. */
+    static void readsInOrder(String read, String... words) {
+        int from = 0;
+        for (String one : words) {
+            int at = read.indexOf(one, from);
+            assertThat(at).as("%s after the step before it in%n%s", one, read).isNotNegative();
+            from = at + 1;
+        }
+    }
+
     List<String> complaints() {
         return List.copyOf(complaints);
     }

@@ -1,7 +1,6 @@
 package app.chervil.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -30,7 +29,7 @@ class SumpJourneyIT extends InTheDemo {
             assertThat(page.locator(".now").filter(new Locator.FilterOptions().setHasText(step)))
                     .hasCount(0);
         }
-        inOrder(
+        Keeper.readsInOrder(
                 read.toString(),
                 "Turn the heater off",
                 "Unplug the return pump of Undertow",
@@ -44,14 +43,5 @@ class SumpJourneyIT extends InTheDemo {
         keeper.button("Save to the log").click();
         assertThat(keeper.heading("Saved")).isVisible();
         keeper.viewIsAccessible();
-    }
-
-    private static void inOrder(String read, String... words) {
-        int from = 0;
-        for (String one : words) {
-            int at = read.indexOf(one, from);
-            assertThat(at).as("%s after the step before it in%n%s", one, read).isNotNegative();
-            from = at + 1;
-        }
     }
 }

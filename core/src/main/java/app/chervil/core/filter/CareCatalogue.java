@@ -20,13 +20,8 @@ public final class CareCatalogue {
     /** Days after which makers would have a canister opened. */
     public static final int MAKERS_OPENING_DAYS = 30;
 
-    private static final CareRule FOAM_REPLACE = new CareRule(
-            REPLACE,
-            540,
-            new Bounds(365, 1825),
-            effort(5, 2, Material.FOAM),
-            ByAge.cappedAt(1825),
-            "Foam that no longer springs back lets water past.");
+    private static final CareRule FOAM_REPLACE =
+            part(540, 365, 1825, effort(5, 2, Material.FOAM), "Foam that no longer springs back lets water past.");
     private static final CareRule CORDS = new CareRule(
             INSPECT,
             90,
@@ -35,10 +30,11 @@ public final class CareCatalogue {
             ByAge.cappedAt(180),
             "Cords, drip loop, leak sensor and check valve fail quietly.");
 
-    private static final CareRule DRAIN_TEST = new CareRule(
+    private static final CareRule DRAIN_TEST = rule(
             TEST,
             180,
-            new Bounds(90, 365),
+            90,
+            365,
             effort(10, 0),
             ByAge.cappedAt(365),
             "What runs down in a power cut must find room, and nothing may hold the check valve open.");

@@ -140,11 +140,6 @@ public record Build(
             Check.within("metres", metres, 0, 20);
             Check.within("innerMm", innerMm, 1, 100);
         }
-
-        /** Litres that run out of them: a cylinder's volume. */
-        public double litres() {
-            return Math.PI / 4 * innerMm * innerMm * metres / 1000;
-        }
     }
 
     /**

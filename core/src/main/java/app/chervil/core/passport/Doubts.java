@@ -1,13 +1,15 @@
 package app.chervil.core.passport;
 
 import app.chervil.core.calc.FirstLetter;
+import app.chervil.core.calc.Quantity;
+import app.chervil.core.calc.Units;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.passport.Place.Content;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
@@ -130,8 +132,7 @@ public record Doubts(Passport passport, List<StageKind> path, List<String> names
     }
 
     private static String mm(double value) {
-        String number = String.format(Locale.ROOT, "%.1f", value);
-        return (number.endsWith(".0") ? number.substring(0, number.length() - 2) : number) + " mm";
+        return Units.METRIC.say(Quantity.SIZE, value);
     }
 
     private static void underSomethingFixed(Chamber chamber, int place, List<String> found) {
@@ -153,7 +154,7 @@ public record Doubts(Passport passport, List<StageKind> path, List<String> names
         }
         return passport.places().stream()
                 .flatMap(place -> place.contents().stream())
-                .max(java.util.Comparator.comparingInt(Content::stage))
+                .max(Comparator.comparingInt(Content::stage))
                 .filter(content -> content.packing() == Place.Packing.LOOSE
                         && path.get(content.stage()).measuredByMass())
                 .map(content -> FirstLetter.upper(names.get(content.stage()))

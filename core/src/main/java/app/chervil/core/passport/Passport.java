@@ -6,10 +6,12 @@ import app.chervil.core.filter.StageKind;
 import app.chervil.core.passport.Place.Content;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -141,15 +143,12 @@ public record Passport(Build build, List<Chamber> chambers, List<OwnStep> ownSte
         return Reach.of(this, path, targets, everything);
     }
 
-    /** What is worked on when a canister is opened for its dirt: every foam and pad inside. */
+    /** What is worked on when a canister is opened for its dirt: every foam and pad inside, in the order of the water. */
     public static Set<Integer> washedAtOpening(List<StageKind> path) {
-        Set<Integer> washed = new HashSet<>();
-        for (int stage = 0; stage < path.size(); stage++) {
-            if (path.get(stage).stopsDirtInside()) {
-                washed.add(stage);
-            }
-        }
-        return washed;
+        return IntStream.range(0, path.size())
+                .filter(stage -> path.get(stage).stopsDirtInside())
+                .boxed()
+                .collect(Collectors.toCollection(TreeSet::new));
     }
 
     /**
@@ -157,10 +156,12 @@ public record Passport(Build build, List<Chamber> chambers, List<OwnStep> ownSte
      * places were told.
      */
     public boolean isErrand(List<StageKind> path, int stage) {
+        if (!stated) {
+            return false;
+        }
         Reach reach = reach(path, Set.of(stage));
-        return stated
-                && Stream.concat(reach.out().stream(), reach.riding().stream())
-                        .map(path::get)
-                        .allMatch(StageKind::isPadOrBag);
+        return Stream.concat(reach.out().stream(), reach.riding().stream())
+                .map(path::get)
+                .allMatch(StageKind::isPadOrBag);
     }
 }

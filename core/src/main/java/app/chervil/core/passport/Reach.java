@@ -38,25 +38,25 @@ public record Reach(
             Set<Integer> up = everything ? every(chamber) : work.lifted(chamber);
             for (int place = 0; place < chamber.places().size(); place++) {
                 Place one = chamber.places().get(place);
+                boolean leaves = up.contains(place) && !one.isFixed();
                 List<Integer> given = work.given(one, up.contains(place));
-                boolean alone = one.contents().size() == 1;
-                trays += up.contains(place) && !one.isFixed() ? 1 : 0;
-                if (up.contains(place) && !one.isFixed() && !alone) {
+                trays += leaves ? 1 : 0;
+                if (leaves && one.contents().size() != 1) {
                     lifted.add(first + place);
                     one.contents().stream()
                             .map(Content::stage)
                             .filter(stage -> !given.contains(stage))
                             .forEach(riding::add);
-                    out.removeAll(work.dippedIn(one));
-                    riding.addAll(work.dippedIn(one));
-                    given.removeAll(work.dippedIn(one));
                 }
                 out.addAll(given);
                 any |= chamber.access() == Chamber.Access.SEALED;
-                emptied &= chamber.access() != Chamber.Access.SEALED || work.isEmptied(one, up.contains(place), given);
+                emptied &= chamber.access() != Chamber.Access.SEALED
+                        || leaves
+                        || given.size() == one.contents().size();
             }
             first += chamber.places().size();
         }
+        out.removeAll(riding);
         if (passport.build().is(FilterKind.INTERNAL) && !targets.isEmpty()) {
             out.addAll(work.bio());
         }
@@ -132,10 +132,7 @@ public record Reach(
                     place.contents().stream().map(Content::stage).toList());
             if (comesUp) {
                 boolean alone = stages.size() == 1;
-                stages.removeIf(stage -> !alone
-                        && !place.isFixed()
-                        && !targets.contains(stage)
-                        && !path.get(stage).isMechanical());
+                stages.removeIf(stage -> !alone && !place.isFixed() && !leavesItsTray(stage));
                 return stages;
             }
             int deepest = -1;
@@ -145,9 +142,9 @@ public record Reach(
             return new ArrayList<>(stages.subList(0, deepest + 1));
         }
 
-        boolean isEmptied(Place place, boolean comesUp, List<Integer> given) {
-            return (comesUp && !place.isFixed())
-                    || given.size() == place.contents().size();
+        /** Bio media is dipped in its tray and stays in it. */
+        private boolean leavesItsTray(int stage) {
+            return !isBio(stage) && (targets.contains(stage) || path.get(stage).isMechanical());
         }
     }
 

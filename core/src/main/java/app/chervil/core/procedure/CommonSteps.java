@@ -31,9 +31,7 @@ final class CommonSteps {
     static List<Template> around(Situation situation, Extent extent) {
         List<Template> steps = new ArrayList<>();
         if (extent.stops() || extent.waterLeaves() || extent.dry()) {
-            steps.add(step(Phase.PREPARE, "gloves", "Cover cuts, put on gloves, and lay out towel and drip tray.")
-                    .mind(GERMS, WET_FLOOR)
-                    .using(Material.GLOVES));
+            steps.add(gloves());
         }
         if (extent.stops() || extent.waterLeaves()) {
             heater(situation.build(), steps);
@@ -54,21 +52,40 @@ final class CommonSteps {
             FillSteps.add(situation.build(), extent, steps);
         }
         if (extent.waterLeaves()) {
-            steps.add(step(
-                            Phase.LEVEL,
-                            "level",
-                            "Top up the tank to its line with conditioned water of the same temperature.")
-                    .because("The product's label says how much conditioner. A pump that draws air runs dry.")
-                    .does(TOPPED_UP));
+            steps.add(level());
         }
         if (extent.stops()) {
             starting(situation, extent, steps);
         }
         if (extent.stops() || extent.waterLeaves() || extent.dry()) {
-            steps.add(step(Phase.FINISH, "finish", "Check that leak sensor and cords are dry, then wash your hands.")
-                    .mind(ELECTRICITY, GERMS));
+            steps.add(finish());
         }
         return steps;
+    }
+
+    static Template gloves() {
+        return step(Phase.PREPARE, "gloves", "Cover cuts, put on gloves, and lay out towel and drip tray.")
+                .mind(GERMS, WET_FLOOR)
+                .using(Material.GLOVES);
+    }
+
+    static Template level() {
+        return step(Phase.LEVEL, "level", "Top up the tank to its line with conditioned water of the same temperature.")
+                .because("The product's label says how much conditioner. A pump that draws air runs dry.")
+                .does(TOPPED_UP);
+    }
+
+    static Template finish() {
+        return step(Phase.FINISH, "finish", "Check that leak sensor and cords are dry, then wash your hands.")
+                .mind(ELECTRICITY, GERMS);
+    }
+
+    /** Of a heater in the tank or the sump. */
+    static Template heaterOn() {
+        return step(Phase.HEATER_ON, "heater-on", "Is the heater under water? Turn it on.")
+                .because("Last of all, so that it is never lit in air.")
+                .mind(ELECTRICITY)
+                .does(HEATER_ON);
     }
 
     private static void heater(Build build, List<Template> steps) {
@@ -81,10 +98,7 @@ final class CommonSteps {
                         "Out of the water it cracks or burns. Let it cool ten minutes before the level falls below it.")
                 .mind(ELECTRICITY)
                 .does(HEATER_OFF));
-        steps.add(step(Phase.HEATER_ON, "heater-on", "Is the heater under water? Turn it on.")
-                .because("Last of all, so that it is never lit in air.")
-                .mind(ELECTRICITY)
-                .does(HEATER_ON));
+        steps.add(heaterOn());
     }
 
     /** In a hose or in the filter itself it has no water to give its heat to once the pump stands. */

@@ -1,6 +1,7 @@
 package app.chervil.core.procedure;
 
 import app.chervil.core.calc.Check;
+import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.passport.Passport;
@@ -56,6 +57,11 @@ public record FollowUp(Kind kind, String words, Duration after) {
                         Kind.CATCHER,
                         "Change or rinse the " + kind.words() + " of " + name + " today: it holds " + dirt + ".",
                         Duration.ZERO));
+    }
+
+    /** Whether a joint may weep after this work, so that it is looked at again. */
+    public static boolean mayWeep(CareAction action, StageKind stage) {
+        return action == CareAction.REPLACE && stage == StageKind.SEALS;
     }
 
     /** What new rings ask for, as a service after which a joint may weep. */

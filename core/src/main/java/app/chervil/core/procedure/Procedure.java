@@ -5,6 +5,7 @@ import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Material;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.passport.Build;
+import app.chervil.core.passport.Passport;
 import app.chervil.core.procedure.Bound.Fillings;
 import app.chervil.core.procedure.Situation.Asked;
 import app.chervil.core.procedure.Situation.Chore;
@@ -88,12 +89,11 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks, int minu
         List<Asked> tasks = new ArrayList<>(situation.work().tasks());
         boolean opens = situation.build().is(FilterKind.CANISTER) && situation.does(CareAction.OPEN);
         if (opens) {
-            List<PathStage> stopping = situation.path().stream()
-                    .filter(stage -> stage.kind().stopsDirtInside())
-                    .toList();
-            stopping.forEach(stage -> washing(situation, stage)
-                    .filter(task -> !tasks.contains(task))
-                    .ifPresent(tasks::add));
+            Passport.washedAtOpening(situation.kinds()).stream()
+                    .map(situation.path()::get)
+                    .forEach(stage -> washing(situation, stage)
+                            .filter(task -> !tasks.contains(task))
+                            .ifPresent(tasks::add));
         }
         return tasks;
     }
@@ -104,9 +104,7 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks, int minu
                         task.action() == CareAction.REPLACE && task.stage().isPresent())
                 .map(Asked::stage)
                 .collect(Collectors.toSet());
-        return tasks.stream()
-                .filter(task -> task.action() == CareAction.REPLACE || !keepsUp(task, replaced))
-                .toList();
+        return tasks.stream().filter(task -> !keepsUp(task, replaced)).toList();
     }
 
     /** What is thrown away is not rinsed, cleaned or looked over first. */

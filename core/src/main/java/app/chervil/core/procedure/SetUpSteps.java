@@ -9,7 +9,6 @@ import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Material;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.passport.Build;
-import app.chervil.core.passport.Build.Fill;
 import app.chervil.core.passport.Build.ShutOff;
 import app.chervil.core.passport.Place;
 import app.chervil.core.passport.Place.Content;
@@ -24,7 +23,6 @@ import java.util.List;
 final class SetUpSteps {
     private static final int LEAK_MINUTES = 10;
     private static final int REST_MINUTES = 5;
-    private static final int FILL_MINUTES = 3;
 
     private final Situation situation;
     private final Build build;
@@ -55,9 +53,7 @@ final class SetUpSteps {
     private void prepared() {
         add(step(Phase.PREPARE, "count", "Lay everything out, and tick every part off the maker's list.")
                 .because("What is missing is found now, not with water in the filter. Missing a part, stop here."));
-        add(step(Phase.PREPARE, "gloves", "Cover cuts, put on gloves, and lay out towel and drip tray.")
-                .mind(GERMS, WET_FLOOR)
-                .using(Material.GLOVES));
+        add(CommonSteps.gloves());
         add(step(Phase.HEATER_OFF, "heater-off", "Turn the heater off.")
                 .because("Filling the filter lowers the tank. Out of the water a heater cracks or burns.")
                 .mind(ELECTRICITY)
@@ -156,70 +152,72 @@ final class SetUpSteps {
                 .using(Material.SCISSORS));
     }
 
+    /** Lid, water and hoses, in the order that the way of filling allows. */
     private void filled() {
-        Fill fill = build.water().fill();
-        boolean canister = build.is(FilterKind.CANISTER);
-        if (canister && fill == Fill.OPEN_TOP) {
-            add(filling("Fill the canister to its rim by jug with clean tank water."));
-        }
-        if (canister) {
-            CommonSteps.seated(build).ifPresent(this::add);
-            add(CommonSteps.lid(build));
-        }
-        boolean endsUp = build.water().shutOff() == ShutOff.NONE;
-        if (canister && fill == Fill.CAP && !endsUp) {
-            add(filling("Fill the canister through its cap by jug with clean tank water, then shut the cap."));
-        }
-        if (build.hangsOnHoses()) {
-            joined(endsUp, fill, canister);
-        }
-        if (build.is(FilterKind.HANG_ON_BACK)) {
-            add(filling("Fill its box by jug with clean tank water, unless it primes itself."));
-        }
-        if (build.is(FilterKind.SUMP)) {
-            add(filling("Fill the sump to its run mark with conditioned water of the tank's temperature."));
+        switch (build.kind()) {
+            case CANISTER -> canisterFilled();
+            case UV_UNIT -> {
+                connected();
+                waterOn();
+                addIf(fill(), Phase.FILL_SELF);
+            }
+            case HANG_ON_BACK -> add(FillSteps.box().because(FillSteps.DRY));
+            case SUMP ->
+                add(step(
+                                Phase.FILL_SELF,
+                                "fill",
+                                "Fill the sump to its run mark with conditioned water of the tank's temperature.")
+                        .because(FillSteps.DRY)
+                        .does(FILLED));
+            case INTERNAL, AIR_SPONGE -> {}
         }
     }
 
-    private void joined(boolean endsUp, Fill fill, boolean canister) {
+    private void canisterFilled() {
+        Template fill = fill();
+        addIf(fill, Phase.FILL_OPEN);
+        CommonSteps.seated(build).ifPresent(this::add);
+        add(CommonSteps.lid(build));
+        addIf(fill, Phase.FILL_BY_CAP);
+        connected();
+        addIf(fill, Phase.FILL_BY_CAP_ON);
+        waterOn();
+        addIf(fill, Phase.FILL_SELF);
+    }
+
+    private Template fill() {
+        return FillSteps.canister(build, endsUp(), FillSteps.DRY);
+    }
+
+    private void addIf(Template fill, Phase now) {
+        if (fill.phase() == now) {
+            add(fill);
+        }
+    }
+
+    private boolean endsUp() {
+        return build.water().shutOff() == ShutOff.NONE;
+    }
+
+    private void connected() {
         add(step(Phase.CONNECT, "connect", "Push each hose onto its port, in to in, out to out, and shut the clips.")
                 .because("Swapped hoses are the commonest mistake here.")
                 .does(HANDS_IN, HOSES_ON));
-        if (canister && fill == Fill.CAP && endsUp) {
-            add(filling(
-                    "Fill the canister through its cap by jug with clean tank water, the hose ends still up, until almost"
-                            + " full. Then shut the cap."));
-        }
+    }
+
+    private void waterOn() {
         add(
-                endsUp
+                endsUp()
                         ? step(Phase.WATER_ON, "ends-in", "Put both hose ends into the water.")
                                 .mind(FLOOD)
                                 .does(HANDS_IN, WATER_ON)
                         : step(Phase.WATER_ON, "open", "Open the water: valves, or the lever of the hose block.")
                                 .mind(FLOOD)
                                 .does(WATER_ON));
-        switch (fill) {
-            case PRIMER ->
-                add(filling("Press the primer until the gurgling stops.").waiting(FILL_MINUTES));
-            case BULB ->
-                add(filling("Squeeze the bulb in the hose until water runs and the gurgling stops.")
-                        .waiting(FILL_MINUTES));
-            case SELF ->
-                add(filling("Let it fill: wait until the gurgling stops.").waiting(FILL_MINUTES));
-            case OPEN_TOP, CAP -> {}
-        }
-    }
-
-    private static Template filling(String words) {
-        return step(Phase.FILL_SELF, "fill", words)
-                .because("A pump that starts dry draws air.")
-                .does(FILLED);
     }
 
     private void started() {
-        add(step(Phase.LEVEL, "level", "Top up the tank to its line with conditioned water of the same temperature.")
-                .because("The product's label says how much conditioner. A pump that draws air runs dry.")
-                .does(TOPPED_UP));
+        add(CommonSteps.level());
         add(start("start"));
         if (build.is(FilterKind.SUMP)) {
             drained();
@@ -250,13 +248,9 @@ final class SetUpSteps {
                     .because("Clean and new: this is the baseline that later losses are judged by.")
                     .writes(FLOW_AFTER));
         }
-        add(step(Phase.HEATER_ON, "heater-on", "Is the heater under water? Turn it on.")
-                .because("Last of all, so that it is never lit in air.")
-                .mind(ELECTRICITY)
-                .does(HEATER_ON));
-        add(step(Phase.FINISH, "finish", "Check that leak sensor and cords are dry, then wash your hands.")
-                .because("A filter that ran here before stays on for six weeks: the new one holds no bacteria yet.")
-                .mind(ELECTRICITY, GERMS));
+        add(CommonSteps.heaterOn());
+        add(CommonSteps.finish()
+                .because("A filter that ran here before stays on for six weeks: the new one holds no bacteria yet."));
     }
 
     private Template start(String code) {

@@ -68,7 +68,7 @@ public record Filter(
 
     /** Whether work on a stage alone brings out nothing but pads and bags; known only where its places were told. */
     public boolean isErrand(FilterStage stage) {
-        return passport.stated() && passport.isErrand(path(), stages.indexOf(stage));
+        return passport.isErrand(path(), stages.indexOf(stage));
     }
 
     /** What cannot be in it, and what a practitioner would ask about. */

@@ -250,13 +250,8 @@ class ProcedureTest {
     @Test
     void a_sump_is_vacuumed_after_its_pump_is_unplugged() {
         List<PathStage> path = List.of(new PathStage(1, "sock", Stage.washable(StageKind.SOCK)));
-        Procedure procedure = assemble(
-                Build.usual(FilterKind.SUMP, Optional.empty()),
-                TANK_WATER,
-                200,
-                path,
-                List.of(new Asked(1, CareAction.CHANGE, Optional.of(1L))),
-                Set.of(Chore.SUBSTRATE_VACUUM));
+        Procedure procedure =
+                sump(path, List.of(new Asked(1, CareAction.CHANGE, Optional.of(1L))), Set.of(Chore.SUBSTRATE_VACUUM));
 
         assertThat(ids(procedure))
                 .containsSubsequence(
@@ -275,10 +270,7 @@ class ProcedureTest {
         List<PathStage> path = List.of(
                 new PathStage(1, "overflow", Stage.washable(StageKind.OVERFLOW)),
                 new PathStage(2, "settling chamber", Stage.washable(StageKind.SETTLING)));
-        Procedure procedure = assemble(
-                Build.usual(FilterKind.SUMP, Optional.empty()),
-                TANK_WATER,
-                200,
+        Procedure procedure = sump(
                 path,
                 List.of(
                         new Asked(1, CareAction.TEST, Optional.empty()),
@@ -305,10 +297,7 @@ class ProcedureTest {
         List<PathStage> path = List.of(
                 new PathStage(1, "left sock", Stage.washable(StageKind.SOCK)),
                 new PathStage(2, "right sock", Stage.washable(StageKind.SOCK)));
-        Procedure procedure = assemble(
-                Build.usual(FilterKind.SUMP, Optional.empty()),
-                TANK_WATER,
-                200,
+        Procedure procedure = sump(
                 path,
                 List.of(
                         new Asked(1, CareAction.CHANGE, Optional.of(1L)),
@@ -323,10 +312,7 @@ class ProcedureTest {
         List<PathStage> path = List.of(
                 new PathStage(1, "bio media", Stage.washable(StageKind.BIO_MEDIA)),
                 new PathStage(2, "return pump", Stage.washable(StageKind.RETURN_PUMP)));
-        Procedure procedure = assemble(
-                Build.usual(FilterKind.SUMP, Optional.empty()),
-                TANK_WATER,
-                200,
+        Procedure procedure = sump(
                 path,
                 List.of(
                         new Asked(1, CareAction.DIP, Optional.of(1L)),
@@ -382,10 +368,7 @@ class ProcedureTest {
 
     @Test
     void rock_is_blown_off_with_the_pumps_on_and_twice_before_the_sock() {
-        Procedure procedure = assemble(
-                Build.usual(FilterKind.SUMP, Optional.empty()),
-                TANK_WATER,
-                200,
+        Procedure procedure = sump(
                 List.of(new PathStage(1, "sock", Stage.washable(StageKind.SOCK))),
                 List.of(new Asked(1, CareAction.CHANGE, Optional.of(1L))),
                 Set.of(Chore.ROCK_BLOW_OFF));
@@ -449,6 +432,10 @@ class ProcedureTest {
                 new PathStage(3, "seals", Stage.washable(StageKind.SEALS)));
         return assemble(
                 Build.usual(FilterKind.UV_UNIT, Optional.empty()), TANK_WATER, 220, path, List.of(asked), Set.of());
+    }
+
+    private static Procedure sump(List<PathStage> path, List<Asked> asked, Set<Chore> chores) {
+        return assemble(Build.usual(FilterKind.SUMP, Optional.empty()), TANK_WATER, 200, path, asked, chores);
     }
 
     private static Procedure canister(FlowDirection direction, Practice practice, double litres, Asked... asked) {

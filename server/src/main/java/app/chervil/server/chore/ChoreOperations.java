@@ -138,15 +138,11 @@ public class ChoreOperations {
         }
         mapper.insertDone(who.siteId(), new DoneRow(id, tank, kind, on, who.name()));
         if (on.equals(tanks.today())) {
-            for (Filter filter : filtersOf(who, tank)) {
+            for (Filter filter : books.tank(who, tank).records().filters()) {
                 FollowUp.ofStirredDirt(kind, filter.passport(), filter.path(), filter.name())
                         .ifPresent(owed -> followUps.ask(who, filter, id, List.of(owed)));
             }
         }
-    }
-
-    private List<Filter> filtersOf(SignedIn who, long tank) {
-        return books.tank(who, tank).records().filters();
     }
 
     /** Takes back that a chore was done. */

@@ -201,9 +201,9 @@ public record PassportInput(
         }
     }
 
-    /** What sits where; nothing, where nobody said. */
-    public List<ChamberInput> rooms() {
-        return chambers == null ? List.of() : chambers;
+    /** What sits where in a filter, or usually does. */
+    public static List<ChamberInput> rooms(Passport passport) {
+        return passport.chambers().stream().map(ChamberInput::of).toList();
     }
 
     /** The passport of a filter, with what is usual wherever nothing was said. */
@@ -270,7 +270,7 @@ public record PassportInput(
                 build.current().lamp(),
                 build.current().dryGripSock(),
                 passport.spares(),
-                passport.chambers().stream().map(ChamberInput::of).toList(),
+                rooms(passport),
                 passport.ownSteps().stream()
                         .map(own -> new OwnStepInput(own.moment(), own.before(), own.words()))
                         .toList());

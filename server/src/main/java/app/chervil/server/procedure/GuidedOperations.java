@@ -1,7 +1,5 @@
 package app.chervil.server.procedure;
 
-import app.chervil.core.filter.CareAction;
-import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Finding;
 import app.chervil.core.interval.Start;
 import app.chervil.core.procedure.FollowUp;
@@ -282,31 +280,25 @@ public class GuidedOperations {
         return services.save(who, id, done);
     }
 
-    /** Whatever this work asks for later. */
+    /** Whatever this work asks for later; of a filter that is set up, the clocks start now. */
     private void askAfterwards(SignedIn who, GuidedRow row, GuidedWork work, ServiceInput done) {
-        if (row.occasion() == Occasion.SET_UP && work.did(Effect.POWER_ON)) {
-            started(who, row);
+        Filter filter = filters.find(who, row.filterId());
+        if (isSetUp(row, work)) {
+            filters.setCleaned(who, filter.id(), tanks.today(), Start.Sureness.EXACT);
+            followUps.ask(who, filter, row.id(), FollowUp.ofSetUp(filter.kind(), filter.name()));
         }
-        if (fittedRings(who, row, done)) {
-            Filter filter = filters.find(who, row.filterId());
+        boolean weeps = done.tasks().stream()
+                .flatMap(one -> filter.task(one.taskId()).stream())
+                .anyMatch(task -> filter.stageOf(task)
+                        .filter(stage -> FollowUp.mayWeep(task.action(), stage.kind()))
+                        .isPresent());
+        if (weeps) {
             followUps.ask(who, filter, row.id(), FollowUp.ofNewRings(filter.name()));
         }
     }
 
-    private boolean fittedRings(SignedIn who, GuidedRow row, ServiceInput done) {
-        Filter filter = filters.find(who, row.filterId());
-        return done.tasks().stream()
-                .flatMap(one -> filter.task(one.taskId()).stream())
-                .anyMatch(task -> task.action() == CareAction.REPLACE
-                        && filter.stageOf(task)
-                                .filter(stage -> stage.kind() == StageKind.SEALS)
-                                .isPresent());
-    }
-
-    /** Its clocks start now, and somebody looks at it again. */
-    private void started(SignedIn who, GuidedRow row) {
-        Filter filter = filters.setCleaned(who, row.filterId(), tanks.today(), Start.Sureness.EXACT);
-        followUps.ask(who, filter, row.id(), FollowUp.ofSetUp(filter.kind(), filter.name()));
+    private static boolean isSetUp(GuidedRow row, GuidedWork work) {
+        return row.occasion() == Occasion.SET_UP && work.did(Effect.POWER_ON);
     }
 
     /** Confirms that a filter left off by a finished service runs again. */
@@ -412,7 +404,7 @@ public class GuidedOperations {
 
     /** Chores belong to no filter, so the log tells them in its note. */
     private String note(GuidedFinish input, GuidedWork work, GuidedRow row) {
-        Stream<String> told = row.occasion() == Occasion.SET_UP && work.did(Effect.POWER_ON)
+        Stream<String> told = isSetUp(row, work)
                 ? Stream.of("Set up and started.")
                 : json.readValue(row.chores(), CHORES).stream()
                         .sorted()

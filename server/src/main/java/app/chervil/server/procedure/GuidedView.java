@@ -38,7 +38,7 @@ public record GuidedView(
     public record Inside(List<PassportInput.ChamberInput> chambers, List<StagePart> stages, boolean lid) {
         static Inside of(Filter filter) {
             return new Inside(
-                    PassportInput.of(filter.passport()).rooms(),
+                    PassportInput.rooms(filter.passport()),
                     filter.stages().stream()
                             .map(stage -> new StagePart(stage.id(), stage.kind(), stage.name()))
                             .toList(),
