@@ -119,6 +119,7 @@ describe('a sentence of the server', () => {
     ['Nitrite reached 2.5 mg/L on 12 Nov.', 'Nitrite reached 2.5 ppm on 12 Nov.'],
     ['Not below 0 °C.', 'Not below 32 °F.'],
     ['240 g of 1,000 g is 24 %', '8.47 oz of 35.3 oz is 24 %'],
+    ['It falls through holes of 12.7 mm.', 'It falls through holes of 0.5 in.'],
     ['At most 80 characters, 3 months', 'At most 80 characters, 3 months'],
   ] as const
 

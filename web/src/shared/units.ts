@@ -189,12 +189,13 @@ const MEASURES: Record<string, Quantity> = {
   litres: 'VOLUME',
   g: 'MASS',
   m: 'LENGTH',
+  mm: 'SIZE',
 }
 
 /** A sentence of the server with its measures as this site reads them; not for what a keeper wrote. */
 export function inOurUnits(sentence: string): string {
   return sentence.replace(
-    /(\d[\d,]*(?:\.\d+)?) (L\/h|mg\/L|g\/L|mL|°C|°dH|litres?|L|g|m)(?![\w/])/g,
+    /(\d[\d,]*(?:\.\d+)?) (L\/h|mg\/L|g\/L|mL|°C|°dH|litres?|L|g|mm|m)(?![\w/])/g,
     (told: string, number: string, symbol: string) => {
       const quantity = MEASURES[symbol]
       if (!quantity || unitOf(quantity).symbol === unitOf(quantity, SYSTEMS.METRIC).symbol) return told

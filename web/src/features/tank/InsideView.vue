@@ -18,6 +18,7 @@ import AsyncState from '@/shared/components/AsyncState.vue'
 import ConflictNotice from '@/shared/components/ConflictNotice.vue'
 import FormPage from '@/shared/components/FormPage.vue'
 import { errorsWithin, useSending } from '@/shared/form'
+import { inOurUnits } from '@/shared/units'
 import { counted } from '@/shared/words'
 
 /** At the table: how one filter is built and what sits where, so that its steps are its own. */
@@ -92,7 +93,7 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
       <section v-if="read.doubts.length" class="doubts" aria-label="Worth a second look">
         <h2>Worth a second look</h2>
         <ul>
-          <li v-for="doubt in read.doubts" :key="doubt">{{ doubt }}</li>
+          <li v-for="doubt in read.doubts" :key="doubt">{{ inOurUnits(doubt) }}</li>
         </ul>
       </section>
       <section aria-labelledby="places">

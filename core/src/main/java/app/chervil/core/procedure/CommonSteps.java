@@ -34,7 +34,8 @@ final class CommonSteps {
             steps.add(gloves());
         }
         if (extent.stops() || extent.waterLeaves()) {
-            heater(situation.build(), steps);
+            steps.add(heaterOff(situation.build()));
+            steps.add(heaterOn(situation.build()));
         }
         if (extent.tubs().count() > 0) {
             steps.add(step(Phase.DRAW, "draw", "{draw}").mind(SIPHON).does(WATER_OUT));
@@ -80,39 +81,36 @@ final class CommonSteps {
                 .mind(ELECTRICITY, GERMS);
     }
 
-    /** Of a heater in the tank or the sump. */
-    static Template heaterOn() {
-        return step(Phase.HEATER_ON, "heater-on", "Is the heater under water? Turn it on.")
-                .because("Last of all, so that it is never lit in air.")
-                .mind(ELECTRICITY)
-                .does(HEATER_ON);
+    /** Last of all: in water, or where it has none of its own, in water that moves. */
+    static Template heaterOn(Build build) {
+        Template on = build.heaterNeedsFlow()
+                ? step(
+                                Phase.HEATER_ON,
+                                "heater-on",
+                                "Is water moving through {filter}? Turn the " + inTheFlow(build) + " on.")
+                        .because("Last of all, and never without flow.")
+                : step(Phase.HEATER_ON, "heater-on", "Is the heater under water? Turn it on.")
+                        .because("Last of all, so that it is never lit in air.");
+        return on.mind(ELECTRICITY).does(HEATER_ON);
     }
 
-    private static void heater(Build build, List<Template> steps) {
-        if (build.heaterNeedsFlow()) {
-            heaterInTheFlow(build, steps);
-            return;
-        }
-        steps.add(step(Phase.HEATER_OFF, "heater-off", "Turn the heater off.")
-                .because(
-                        "Out of the water it cracks or burns. Let it cool ten minutes before the level falls below it.")
-                .mind(ELECTRICITY)
-                .does(HEATER_OFF));
-        steps.add(heaterOn());
+    private static String inTheFlow(Build build) {
+        return build.current().heater() == Build.HeaterPlace.IN_LINE ? "in-line heater" : "filter's heater";
     }
 
     /** In a hose or in the filter itself it has no water to give its heat to once the pump stands. */
-    private static void heaterInTheFlow(Build build, List<Template> steps) {
-        String which = build.current().heater() == Build.HeaterPlace.IN_LINE ? "in-line heater" : "filter's heater";
-        steps.add(step(Phase.HEATER_OFF, "heater-off", "Turn the " + which + " off, and let it cool while water runs.")
-                .because("Without flow it burns out, so it is off before the pump stops.")
-                .mind(ELECTRICITY)
-                .waiting(HEATER_MINUTES)
-                .does(HEATER_OFF));
-        steps.add(step(Phase.HEATER_ON, "heater-on", "Is water moving through {filter}? Turn the " + which + " on.")
-                .because("Last of all, and never without flow.")
-                .mind(ELECTRICITY)
-                .does(HEATER_ON));
+    private static Template heaterOff(Build build) {
+        Template off = build.heaterNeedsFlow()
+                ? step(
+                                Phase.HEATER_OFF,
+                                "heater-off",
+                                "Turn the " + inTheFlow(build) + " off, and let it cool while water runs.")
+                        .because("Without flow it burns out, so it is off before the pump stops.")
+                        .waiting(HEATER_MINUTES)
+                : step(Phase.HEATER_OFF, "heater-off", "Turn the heater off.")
+                        .because(
+                                "Out of the water it cracks or burns. Let it cool ten minutes before the level falls below it.");
+        return off.mind(ELECTRICITY).does(HEATER_OFF);
     }
 
     static boolean measuresFlow(Situation situation) {

@@ -116,6 +116,21 @@ class SetUpTest {
     }
 
     @Test
+    void a_heater_in_the_hose_is_turned_on_once_water_moves_past_it() {
+        Build usual = Build.usual(FilterKind.CANISTER, Optional.of(FlowDirection.BOTTOM_UP));
+        Build heated = new Build(
+                usual.kind(),
+                usual.direction(),
+                usual.water(),
+                usual.housing(),
+                usual.hoses(),
+                new Build.Current(Build.HeaterPlace.IN_LINE, Build.LampPlace.LID, false));
+
+        assertThat(words(usual(heated), "heater-on"))
+                .isEqualTo("Is water moving through Weir? Turn the in-line heater on.");
+    }
+
+    @Test
     void a_lamp_is_lit_only_after_ten_dry_minutes() {
         Procedure setUp = usual(Build.usual(FilterKind.UV_UNIT, Optional.empty()));
 
