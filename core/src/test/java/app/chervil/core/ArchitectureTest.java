@@ -31,6 +31,9 @@ class ArchitectureTest {
     static final ArchRule intervals_rest_on_filters = only("interval", "filter", "tank", "calc");
 
     @ArchTest
+    static final ArchRule sums_of_the_bench_rest_on_filters_and_water = only("sums", "water", "filter", "tank", "calc");
+
+    @ArchTest
     static final ArchRule visits_rest_on_intervals = only("visit", "interval", "filter", "tank", "calc");
 
     @ArchTest

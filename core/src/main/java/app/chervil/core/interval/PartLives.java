@@ -8,6 +8,7 @@ import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.CareRule.Bounds;
 import app.chervil.core.filter.Endurance;
+import app.chervil.core.filter.LampOutput;
 import app.chervil.core.filter.Learning.ByAge;
 import app.chervil.core.filter.Learning.ByHours;
 import app.chervil.core.filter.Learning.ByRinses;
@@ -20,7 +21,6 @@ import java.util.Optional;
 
 /** When parts are due that are not graded: by age, lit hours, metres, rinses. docs/sources.md#other-lives. */
 final class PartLives {
-    private static final double HOURS_A_START = 2;
     private static final double USUAL_LIT_HOURS = 24;
     /** A lamp that is hardly lit is looked at after three years all the same. */
     private static final double MOST_LAMP_DAYS = 3 * 365;
@@ -69,7 +69,7 @@ final class PartLives {
         Endurance endurance = history.evidence().endurance();
         double rated = endurance.ratedHours().orElse(lamp.ratedHours());
         double aDay = endurance.litHoursADay().orElse(USUAL_LIT_HOURS)
-                + HOURS_A_START * endurance.startsADay().orElse(0);
+                + LampOutput.HOURS_A_START * endurance.startsADay().orElse(0);
         double ideal = Math.min(0.95 * rated / Math.max(aDay, 0.1), MOST_LAMP_DAYS);
         Pauses standing = history.pauses().standing();
         Window window = Window.after(
@@ -85,7 +85,7 @@ final class PartLives {
                 Math.round(hours),
                 Math.round(rated),
                 hours(aDay),
-                Math.round(100 * lampOutput(hours, rated)));
+                Math.round(100 * LampOutput.after(hours, rated)));
         Optional<Look> green = history.evidence().firstAfter(since, Sign.GREEN_WATER);
         if (green.isPresent() && green.get().on().plusDays(GREEN_WATER_DAYS).isBefore(window.ideal())) {
             LocalDate by = green.get().on().plusDays(GREEN_WATER_DAYS);
@@ -98,16 +98,6 @@ final class PartLives {
                     lit);
         }
         return of(since, window, Basis.AGE, lit, "A glow that is still seen is not its germicidal light.");
-    }
-
-    /** Relative output of a lamp after some hours, 1 when new, 0.70 at its rated hours. */
-    static double lampOutput(double hours, double rated) {
-        double slope = (1 - fading(rated) - 0.70) / rated;
-        return Math.max(0, 1 - fading(hours) - slope * hours);
-    }
-
-    private static double fading(double hours) {
-        return 0.08 * (1 - Math.exp(-hours / 300));
     }
 
     /** A roll by the metres left, at the pace since it was new; due when a tenth of it is left, at the latest empty. */

@@ -20,11 +20,21 @@ public final class ToxicAmmonia {
      */
     public static double share(double ph, double celsius, double saltGramsPerLitre) {
         Check.within("ph", ph, 4, 11);
+        return 1 / (Math.pow(10, pka(celsius, saltGramsPerLitre) - ph) + 1);
+    }
+
+    /**
+     * The pH at which half of it is un-ionised.
+     *
+     * @param celsius −2 to 40
+     * @param saltGramsPerLitre 0 to 45
+     * @throws IllegalArgumentException if a value is out of range
+     */
+    public static double pka(double celsius, double saltGramsPerLitre) {
         Check.within("celsius", celsius, -2, 40);
         Check.within("saltGramsPerLitre", saltGramsPerLitre, 0, 45);
         double ionicStrength = 19.9273 * saltGramsPerLitre / (1000 - 1.005109 * saltGramsPerLitre);
-        double pka = 0.09018 + 2729.92 / (celsius + KELVIN) + 0.116 * ionicStrength;
-        return 1 / (Math.pow(10, pka - ph) + 1);
+        return 0.09018 + 2729.92 / (celsius + KELVIN) + 0.116 * ionicStrength;
     }
 
     /** What a concentration of un-ionised ammonia means for the animals. */
@@ -40,6 +50,11 @@ public final class ToxicAmmonia {
         Band(double from, String words) {
             this.from = from;
             this.words = words;
+        }
+
+        /** Where it begins, in mg/L. */
+        public double from() {
+            return from;
         }
 
         public String words() {

@@ -34,7 +34,7 @@ class PartLivesTest {
         @ParameterizedTest
         @CsvSource({"0, 1.0", "300, 0.942097", "4500, 0.81", "9000, 0.70"})
         void fades_from_its_first_light_to_seven_tenths(double hours, double output) {
-            assertThat(PartLives.lampOutput(hours, 9000)).isCloseTo(output, within(1e-6));
+            assertThat(app.chervil.core.filter.LampOutput.after(hours, 9000)).isCloseTo(output, within(1e-6));
         }
 
         /** 8,000 h at 10 + 2 × 3 = 16 h a day: 500 days; 425, 475 and 525. */

@@ -1,0 +1,35 @@
+package app.chervil.core.sums;
+
+/** What a keeper should know before acting on an answer. */
+public enum Warning {
+    ABOVE_PLATE,
+    AGE_UNKNOWN,
+    BIG,
+    COMPRESSED,
+    FAST,
+    FASTER,
+    FEW,
+    FLOOD,
+    FULL,
+    HEAVY,
+    LONG,
+    NEVER,
+    NOTHING,
+    ODD_FACTOR,
+    OVER,
+    SCALD,
+    SEVERAL,
+    SHORT,
+    SLOW_FLOW,
+    SOON,
+    SPENT,
+    SPREAD,
+    STEEP,
+    STEP,
+    TAP,
+    THIN,
+    TIGHT,
+    TOO_FAT,
+    UNDER,
+    WORSE
+}
