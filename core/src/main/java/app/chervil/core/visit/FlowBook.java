@@ -81,6 +81,10 @@ final class FlowBook {
     Map<Long, Double> judge(ServiceDay day, List<Throttle> throttles) {
         Optional<FlowRate> before = credible(day, day.flowBefore()).filter(flow -> !isFitting(day, flow));
         Optional<FlowRate> after = credible(day, day.flowAfter());
+        if (day.isMeasuringOnly()) {
+            after.ifPresent(flow -> learnClean(flow, false));
+            return Map.of();
+        }
         List<Throttle> served =
                 throttles.stream().filter(one -> day.did(one.task())).toList();
         Map<Long, Double> shares = before.isPresent() && clean.isPresent() && !served.isEmpty()

@@ -84,7 +84,10 @@ record ServiceDay(
                 done,
                 entries.stream().flatMap(entry -> entry.flowBefore().stream()).min(bySpeed),
                 entries.stream().flatMap(entry -> entry.flowAfter().stream()).max(bySpeed),
-                entries.stream().allMatch(entry -> entry.manner().again()),
+                !done.isEmpty()
+                        && entries.stream()
+                                .filter(entry -> !entry.done().isEmpty())
+                                .allMatch(entry -> entry.manner().again()),
                 entries.stream().anyMatch(entry -> entry.manner().sureOfFlow()),
                 entries.stream().anyMatch(entry -> entry.manner().separate()));
     }
@@ -116,6 +119,11 @@ record ServiceDay(
         Map<Long, Look> all = new TreeMap<>(again ? Map.of() : done);
         all.putIfAbsent(task, Look.NONE);
         return new ServiceDay(on, all, flowBefore, flowAfter, false, sureOfFlow, separate);
+    }
+
+    /** Whether nothing was done but measuring the flow. */
+    boolean isMeasuringOnly() {
+        return done.isEmpty();
     }
 
     boolean did(long task) {

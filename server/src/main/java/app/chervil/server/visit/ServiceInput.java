@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param doneOn today or earlier
  * @param doneBy who did it, by name
  * @param minutes absent if nobody looked at the clock
+ * @param tasks none if only the flow was measured
  * @param note may be empty
  * @param circumstances absent if nothing else is known
  */
@@ -37,10 +38,7 @@ public record ServiceInput(
         @NotNull @Size(max = 2000, message = "At most 2,000 characters.")
         String note,
 
-        @NotNull
-        @Size(min = 1, message = "Tick at least one thing that was done.")
-        @Size(max = 200, message = "At most 200 tasks.")
-        @Valid
+        @NotNull @Size(max = 200, message = "At most 200 tasks.") @Valid
         List<Done> tasks,
 
         @NotNull @Size(max = 50, message = "At most 50 filters.") @Valid
@@ -97,6 +95,11 @@ public record ServiceInput(
     /** What else is known, none if nothing was said. */
     public Circumstances known() {
         return circumstances == null ? Circumstances.NONE : circumstances;
+    }
+
+    /** Whether anything was done or measured at all. */
+    boolean saysSomething() {
+        return !tasks.isEmpty() || flows.stream().anyMatch(flow -> flow.before() != null || flow.after() != null);
     }
 
     /**

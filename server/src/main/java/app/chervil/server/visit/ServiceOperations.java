@@ -333,7 +333,8 @@ public class ServiceOperations {
         if (!input.flows().stream().allMatch(flow -> filters.contains(flow.filterId()))) {
             throw new NotFound("filter");
         }
-        Rejected.Gatherer gatherer = new Rejected.Gatherer();
+        Rejected.Gatherer gatherer = new Rejected.Gatherer()
+                .check(input.saysSomething(), "tasks", "too-few", "Tick at least one thing that was done.");
         checkTwice(
                 gatherer,
                 "tasks",

@@ -28,6 +28,7 @@ import tools.jackson.databind.node.ObjectNode;
 class DemoSiteTest {
     private static final Path DOCUMENT = Path.of("openapi.json");
     private static final Path VOCABULARY = Path.of("vocabulary.json");
+    private static final Path SUMS = Path.of("sums.json");
     private static final LocalDate TODAY = LocalDate.of(2026, 6, 1);
     private static final String TO_WRITE = "chervil.write-openapi";
 
@@ -134,6 +135,17 @@ class DemoSiteTest {
         }
 
         assertThat(served).isEqualTo(json.readTree(VOCABULARY));
+    }
+
+    /** The front end is tested with it. Written anew likewise. */
+    @Test
+    void the_committed_sums_are_those_served() throws Exception {
+        JsonNode served = read("/api/sums");
+        if (Boolean.getBoolean(TO_WRITE)) {
+            Files.writeString(SUMS, json.writeValueAsString(json.treeToValue(served, Object.class)) + "\n");
+        }
+
+        assertThat(served).isEqualTo(json.readTree(SUMS));
     }
 
     private JsonNode read(String path) throws Exception {

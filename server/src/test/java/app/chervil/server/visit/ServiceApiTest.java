@@ -105,6 +105,27 @@ class ServiceApiTest {
                 .andExpect(jsonPath("$.errors[0].field").value("flows[0].before.seconds"));
     }
 
+    @Test
+    void a_flow_alone_is_kept_and_moves_no_date_and_nothing_at_all_is_refused() throws Exception {
+        JsonNode before = site.read(site.get(keeper, "/api/forecasts?tank=" + tank));
+        String nothing = """
+                {"tankId": %d, "doneOn": "2026-06-01", "doneBy": "Ines", "note": "", "tasks": [], "flows": []}""".formatted(tank);
+        String flow =
+                nothing.replace("\"flows\": []", """
+            "flows": [{"filterId": %d, "before": {"litresPerHour": 640}}]""".formatted(weir.get("id").asLong()));
+
+        site.put(keeper, path, nothing)
+                .andExpect(jsonPath("$.errors[0].field").value("tasks"))
+                .andExpect(jsonPath("$.errors[0].message").value("Tick at least one thing that was done."));
+        site.put(keeper, path, flow)
+                .andExpect(jsonPath("$.service.flows[0].beforeLph").value(640.0))
+                .andExpect(jsonPath("$.moved").isEmpty());
+
+        assertThat(site.read(site.get(keeper, "/api/forecasts?tank=" + tank))).isEqualTo(before);
+        site.get(keeper, "/api/services?filter=" + weir.get("id").asLong())
+                .andExpect(jsonPath("$.total").value(1));
+    }
+
     @ParameterizedTest(name = "{2}")
     @CsvSource(
             delimiter = '|',
