@@ -12,7 +12,6 @@ import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -49,11 +48,9 @@ class SumController {
         return operations.solve(who, name, input.given());
     }
 
-    @GetMapping("/api/tanks/{tank}/sums/{name}")
-    ResponseEntity<KeptView> kept(
-            @AuthenticationPrincipal SignedIn who, @PathVariable long tank, @PathVariable String name) {
-        return operations.kept(who, tank, name).map(ResponseEntity::ok).orElseGet(() -> ResponseEntity.noContent()
-                .build());
+    @GetMapping("/api/tanks/{tank}/sums")
+    List<KeptView> kept(@AuthenticationPrincipal SignedIn who, @PathVariable long tank) {
+        return operations.kept(who, tank);
     }
 
     @PutMapping("/api/tanks/{tank}/sums/{name}")

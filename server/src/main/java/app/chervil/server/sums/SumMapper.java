@@ -2,7 +2,6 @@ package app.chervil.server.sums;
 
 import java.time.Instant;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -31,18 +30,19 @@ interface SumMapper {
     void deleteRule(long site, String key);
 
     @Select("""
-            select given, kept_at
+            select sum_name, given, kept_at
             from sum_kept
-            where site_id = #{site} and tank_id = #{tank} and sum_name = #{sum}
+            where site_id = #{site} and tank_id = #{tank}
+            order by kept_at desc, sum_name
             """)
-    Optional<KeptRow> findKept(long site, long tank, String sum);
+    List<KeptRow> listKept(long site, long tank);
 
     @Insert("""
             insert into sum_kept (site_id, tank_id, sum_name, given, kept_at)
-            values (#{site}, #{tank}, #{sum}, #{kept.given}, #{kept.keptAt})
+            values (#{site}, #{tank}, #{kept.sumName}, #{kept.given}, #{kept.keptAt})
             on conflict on constraint sum_kept_pk do update set given = excluded.given, kept_at = excluded.kept_at
             """)
-    void saveKept(long site, long tank, String sum, KeptRow kept);
+    void saveKept(long site, long tank, KeptRow kept);
 
     @Select("""
             select id, kind, name, millilitres
@@ -67,7 +67,7 @@ interface SumMapper {
     record RuleRow(String ruleKey, double value) {}
 
     /** Table sum_kept: what was given, as JSON. */
-    record KeptRow(String given, Instant keptAt) {}
+    record KeptRow(String sumName, String given, Instant keptAt) {}
 
     /** Table vessel. */
     record VesselRow(UUID id, VesselInput.Kind kind, String name, double millilitres) {}

@@ -22,7 +22,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -141,17 +140,19 @@ public class SumOperations {
     /**
      * What was given when a sum of a tank was last kept.
      *
+     * @param sum its name
      * @param given by the names of the fields
      */
-    record KeptView(Map<String, Object> given, Instant keptAt) {}
+    record KeptView(String sum, Map<String, Object> given, Instant keptAt) {}
 
-    /** What was last kept of a sum for a tank. */
+    /** What was last kept of each sum for a tank, latest first. */
     @Transactional(readOnly = true)
     @SuppressWarnings("unchecked")
-    Optional<KeptView> kept(SignedIn who, long tank, String name) {
+    List<KeptView> kept(SignedIn who, long tank) {
         tanks.find(who, tank);
-        return mapper.findKept(who.siteId(), tank, sum(name).name())
-                .map(row -> new KeptView(json.readValue(row.given(), Map.class), row.keptAt()));
+        return mapper.listKept(who.siteId(), tank).stream()
+                .map(row -> new KeptView(row.sumName(), json.readValue(row.given(), Map.class), row.keptAt()))
+                .toList();
     }
 
     /**
@@ -160,7 +161,7 @@ public class SumOperations {
      * @throws Rejected if the sum does not know it
      */
     @Transactional
-    void keep(SignedIn who, long tank, String name, Map<String, @Nullable Object> given) {
+    public void keep(SignedIn who, long tank, String name, Map<String, @Nullable Object> given) {
         tanks.find(who, tank);
         Sum sum = sum(name);
         checkKnown("", sum.fields(), given);
@@ -168,7 +169,7 @@ public class SumOperations {
         new Rejected.Gatherer()
                 .check(text.length() <= LONGEST_KEPT, "", "too-long", "That is more than we keep of one sum.")
                 .done();
-        mapper.saveKept(who.siteId(), tank, sum.name(), new KeptRow(text, clock.instant()));
+        mapper.saveKept(who.siteId(), tank, new KeptRow(sum.name(), text, clock.instant()));
     }
 
     /** Something the keeper measures with. */

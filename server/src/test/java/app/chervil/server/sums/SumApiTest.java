@@ -151,15 +151,19 @@ class SumApiTest {
     @Test
     void what_was_given_for_a_tank_stands_there_the_next_time() throws Exception {
         long tank = site.tank(keeper);
-        String path = "/api/tanks/" + tank + "/sums/mix";
-        site.get(keeper, path).andExpect(status().isNoContent());
+        String kept = "/api/tanks/" + tank + "/sums";
+        String path = kept + "/mix";
+        site.get(keeper, kept).andExpect(jsonPath("$").isEmpty());
 
         site.put(keeper, path, "{\"given\": {\"coldC\": 9, \"hotC\": 52}}").andExpect(status().isNoContent());
         site.put(keeper, path, "{\"given\": {\"coldC\": 8.5, \"hotC\": 52}}").andExpect(status().isNoContent());
 
-        site.get(keeper, path).andExpect(jsonPath("$.given.coldC").value(8.5));
+        site.get(keeper, kept)
+                .andExpect(jsonPath("$.length()").value(1))
+                .andExpect(jsonPath("$[0].sum").value("mix"))
+                .andExpect(jsonPath("$[0].given.coldC").value(8.5));
         site.put(keeper, path, "{\"given\": {\"cold\": 9}}").andExpect(status().isUnprocessableContent());
-        site.get(site.keeper(), path).andExpect(status().isNotFound());
+        site.get(site.keeper(), kept).andExpect(status().isNotFound());
     }
 
     @Test

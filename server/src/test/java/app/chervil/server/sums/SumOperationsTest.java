@@ -74,7 +74,7 @@ class SumOperationsTest {
         assertThatThrownBy(() -> operations.keep(MARIT, 99, "mix", Map.of("coldC", 10)))
                 .isInstanceOf(NotFound.class);
 
-        verify(mapper, never()).saveKept(anyLong(), anyLong(), any(), any());
+        verify(mapper, never()).saveKept(anyLong(), anyLong(), any());
     }
 
     @Test
