@@ -151,7 +151,16 @@ export function makeRouter(client: QueryClient) {
         props: (to) => ({ item: number(to.params.item) }),
         component: () => import('@/features/stock/StoreItemView.vue'),
       },
-      { path: '/bench', name: 'bench', component: () => import('@/features/bench/BenchView.vue') },
+      { path: '/bench', name: 'bench', component: () => import('@/features/sums/SumsView.vue') },
+      {
+        path: '/bench/sums/:sum',
+        name: 'sum',
+        props: true,
+        component: () => import('@/features/sums/SumView.vue'),
+      },
+      { path: '/bench/rules', name: 'sum-rules', component: () => import('@/features/sums/RulesView.vue') },
+      { path: '/bench/vessels', name: 'vessels', component: () => import('@/features/sums/VesselsView.vue') },
+      { path: '/bench/what-if', name: 'what-if', component: () => import('@/features/bench/BenchView.vue') },
       { path: '/bench/trials', name: 'trials', component: () => import('@/features/trial/TrialsView.vue') },
       {
         path: '/bench/trials/new',

@@ -12,6 +12,7 @@ export {
   useFilters,
   useRestoreFilter,
   useSetCleaned,
+  useSetTask,
   useSiteFilters,
   useTemplates,
   useUpdateFilter,

@@ -1,1 +1,1 @@
-export { useStores } from './queries'
+export { useChangeItem, useMove, useStores, useTakeMoveBack } from './queries'

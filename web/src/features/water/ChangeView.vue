@@ -30,15 +30,21 @@ const { words } = useUnits()
 const CELSIUS = { unit: '°C' }
 
 const buckets = Number(route.query.buckets ?? 0)
+/** What the bench worked out and handed over, in stored units. */
+const handed = (name: string) => {
+  const value = Number(route.query[name] ?? '')
+  return value > 0 ? String(Number(value.toPrecision(6))) : ''
+}
 const form = reactive({
   id: crypto.randomUUID() as string,
   way: 'LITRES' as 'LITRES' | 'SHARE',
-  amount: buckets ? String(buckets) : '',
+  amount: handed('litres') || (buckets ? String(buckets) : ''),
   share: '',
   at: '',
-  conditioner: '',
-  dosedFor: 'NEW_WATER' as 'NEW_WATER' | 'WHOLE_TANK',
-  temperature: '',
+  conditioner: handed('conditioner'),
+  dosedFor: (route.query.dosedFor === 'WHOLE_TANK' ? 'WHOLE_TANK' : 'NEW_WATER') as
+    'NEW_WATER' | 'WHOLE_TANK',
+  temperature: handed('temperature'),
   note: '',
 })
 const volume = computed(() => tank.data.value?.tank.netVolumeL ?? 0)

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useSetTask } from '@/features/filter'
+import { useChangeItem } from '@/features/stock'
+import SelectField from '@/shared/components/SelectField.vue'
+import { useSending } from '@/shared/form'
+import { offerUndo } from '@/shared/undo'
+import { adoption, type Adopted } from './adopt'
+import { money } from './measures'
+import type { Known } from './prefill'
+import type { Given } from './queries'
+
+/** The other way taken: each part names the task that uses it and the item it comes from; both follow, and can be taken back. */
+const props = defineProps<{ known: Known; given: Given }>()
+
+const setTask = useSetTask()
+const changeItem = useChangeItem()
+const { sending, trouble, send } = useSending()
+const parts = computed(() => {
+  const options = props.given.options as { parts?: { price: number; size?: number; everyDays: number }[] }[]
+  return options[1]?.parts ?? []
+})
+const tasks = ref<(number | undefined)[]>([])
+const items = ref<(number | undefined)[]>([])
+const taskChoices = computed(() =>
+  (props.known.filter?.tasks ?? []).map((task) => ({ value: task.id, label: task.name })),
+)
+const itemChoices = computed(() =>
+  (props.known.stores?.items ?? []).map((one) => ({ value: one.id, label: one.item.name })),
+)
+const chosen = computed(() => adoption(props.known, parts.value, tasks.value, items.value))
+
+async function apply(changes: Adopted) {
+  for (const { task, setting } of changes.tasks) await setTask.mutateAsync({ task, setting })
+  for (const change of changes.items) await changeItem.mutateAsync(change)
+}
+
+async function adopt() {
+  const { to, back } = chosen.value
+  const done = await send(async () => {
+    await apply(to)
+    return true
+  })
+  if (done) offerUndo('Adopted: tasks and Stores follow.', () => apply(back))
+}
+</script>
+
+<template>
+  <details v-if="parts.length">
+    <summary>Adopt the other way</summary>
+    <p class="quiet">Say which task each part belongs to and what it is called in Stores.</p>
+    <div v-for="(part, index) in parts" :key="index" class="part">
+      <p class="num">{{ money(part.price) }} every {{ part.everyDays }} days</p>
+      <SelectField v-model="tasks[index]" label="Task" :name="`task[${index}]`" :choices="taskChoices" />
+      <SelectField v-model="items[index]" label="In Stores" :name="`item[${index}]`" :choices="itemChoices" />
+    </div>
+    <el-button
+      type="primary"
+      :disabled="!chosen.to.tasks.length && !chosen.to.items.length"
+      :loading="sending"
+      @click="adopt"
+      >Adopt it</el-button
+    >
+    <p v-if="trouble" class="error" role="alert">{{ trouble }}</p>
+  </details>
+</template>
+
+<style scoped>
+summary {
+  padding: 12px 0;
+  font-weight: 600;
+  cursor: pointer;
+}
+
+.part {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
+  gap: 10px 14px;
+  align-items: end;
+  padding: 8px 0 14px;
+}
+</style>

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useMove, useTakeMoveBack } from '@/features/stock'
+import SelectField from '@/shared/components/SelectField.vue'
+import { today } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import { offerUndo } from '@/shared/undo'
+import type { Known } from './prefill'
+import type { Answer } from './queries'
+
+/** Sheets that were cut up leave the shelf, and the pieces come onto theirs. */
+const props = defineProps<{ known: Known; answer: Answer }>()
+
+const move = useMove()
+const back = useTakeMoveBack()
+const { sending, trouble, send } = useSending()
+const sheet = ref<number>()
+const piece = ref<number>()
+const items = computed(() =>
+  (props.known.stores?.items ?? [])
+    .filter((one) => one.item.unit === 'PIECE' && !one.item.turned && !one.item.kit)
+    .map((one) => ({
+      value: one.id,
+      label: one.item.name,
+      hint: one.shelf ? `${String(one.shelf.ready)} there` : 'never counted',
+    })),
+)
+const sheets = computed(() => Number(props.answer.values.sheets))
+const pieces = computed(() => Number(props.answer.values.best ?? 0) * sheets.value)
+
+async function cut() {
+  const moves = [
+    {
+      id: crypto.randomUUID() as string,
+      itemId: sheet.value ?? 0,
+      kind: 'LOST' as const,
+      amount: sheets.value,
+    },
+    ...(piece.value && pieces.value
+      ? [
+          {
+            id: crypto.randomUUID() as string,
+            itemId: piece.value,
+            kind: 'BOUGHT' as const,
+            amount: pieces.value,
+          },
+        ]
+      : []),
+  ]
+  const done = await send(async () => {
+    for (const one of moves) await move.mutateAsync({ ...one, on: today() })
+    return true
+  })
+  if (done) {
+    offerUndo('Stores follow what was cut.', async () => {
+      for (const one of moves) await back.mutateAsync(one.id)
+    })
+  }
+}
+</script>
+
+<template>
+  <div v-if="items.length">
+    <SelectField
+      v-model="sheet"
+      :label="sheets === 1 ? 'One sheet used up of' : `${sheets} sheets used up of`"
+      name="sheet"
+      :choices="items"
+    />
+    <SelectField
+      v-if="pieces"
+      v-model="piece"
+      :label="`${pieces} pieces become`"
+      name="piece"
+      hint="May stay empty."
+      :choices="items"
+    />
+    <el-button type="primary" :disabled="!sheet" :loading="sending" @click="cut"
+      >Take them from Stores</el-button
+    >
+    <p v-if="trouble" class="error" role="alert">{{ trouble }}</p>
+  </div>
+  <p v-else class="quiet">
+    Keep sheets in <RouterLink :to="{ name: 'stores' }">Stores</RouterLink>, and what is cut up leaves the
+    shelf.
+  </p>
+</template>
+
+<style scoped>
+div {
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+}
+</style>

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { computed, reactive } from 'vue'
+import { BenchNav } from '@/features/bench'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import NumberField from '@/shared/components/NumberField.vue'
+import { useSending } from '@/shared/form'
+import { PAGES } from './catalogue'
+import { fieldOf, scaleOf, storedOf, tell } from './measures'
+import { useKeepRule, useRules, type Rule } from './queries'
+import { choiceFor, labelFor } from './words'
+
+/** At the table: the rules of thumb that sums go by, each the site's own to change. */
+const rules = useRules()
+const keep = useKeepRule()
+const { errors, trouble, send, refuse } = useSending()
+const typed = reactive<Record<string, string>>({})
+
+const fieldIn = (rule: Rule) => rule.key.split('.').at(-1) ?? ''
+const scale = (rule: Rule) => scaleOf(rule.measure, fieldIn(rule))
+const textOf = (rule: Rule) => typed[rule.key] ?? fieldOf(scale(rule), rule.kept ?? rule.ours)
+
+function nameOf(rule: Rule): string {
+  const [of = '', what = '', column] = rule.key.split('.')
+  return column === undefined
+    ? labelFor(of, what)
+    : `${choiceFor(what)}: ${labelFor('need', column).toLowerCase()}`
+}
+const groups = computed(() => {
+  const all = rules.data.value ?? []
+  const ofSums = PAGES.map((page) => ({
+    title: page.question,
+    rules: all.filter((rule) => rule.key.startsWith(`${page.name}.`)),
+  }))
+  return [...ofSums, { title: 'Media', rules: all.filter((rule) => rule.key.startsWith('media.')) }].filter(
+    (group) => group.rules.length > 0,
+  )
+})
+
+async function save(rule: Rule) {
+  const value = storedOf(scale(rule), textOf(rule))
+  if (value === undefined || Number.isNaN(value)) {
+    refuse({ [rule.key]: 'This is not a number.' })
+    return
+  }
+  if (value === rule.kept) return
+  const done = await send(async () => {
+    await keep.mutateAsync({ key: rule.key, value: value === rule.ours ? undefined : value })
+    return true
+  })
+  if (done) ElMessage({ message: 'Kept: every sum goes by it now.', type: 'success' })
+  else if (errors.value.value) errors.value = { [rule.key]: errors.value.value }
+}
+
+async function ours(rule: Rule) {
+  typed[rule.key] = fieldOf(scale(rule), rule.ours)
+  await send(() => keep.mutateAsync({ key: rule.key }))
+}
+</script>
+
+<template>
+  <main class="page">
+    <BenchNav />
+    <h1>Rules of thumb</h1>
+    <p class="quiet">What keepers go by, not laws. Change one, and every sum of this site goes by yours.</p>
+    <AsyncState
+      :pending="rules.isPending.value"
+      :error="rules.error.value"
+      what="the rules"
+      @retry="rules.refetch()"
+    >
+      <section v-for="group in groups" :key="group.title">
+        <h2>{{ group.title }}</h2>
+        <div class="rules">
+          <div v-for="rule in group.rules" :key="rule.key">
+            <NumberField
+              :model-value="textOf(rule)"
+              :label="nameOf(rule)"
+              :name="rule.key"
+              :unit="scale(rule).symbol"
+              :hint="
+                rule.kept === undefined
+                  ? undefined
+                  : `Ours is ${tell(rule.measure, rule.ours, fieldIn(rule))}.`
+              "
+              :error="errors[rule.key]"
+              @update:model-value="typed[rule.key] = $event"
+              @change="save(rule)"
+            />
+            <el-button v-if="rule.kept !== undefined" text @click="ours(rule)">Go back to ours</el-button>
+          </div>
+        </div>
+      </section>
+      <p v-if="trouble" class="error" role="alert">{{ trouble }}</p>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+.rules {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+  gap: 14px 22px;
+  align-items: start;
+}
+</style>

@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { wordsOf } from '@/shared/problem'
+import { offerUndo } from '@/shared/undo'
+import type { Page, Values } from './catalogue'
+import DoAdopt from './DoAdopt.vue'
+import DoFlow from './DoFlow.vue'
+import DoMedia from './DoMedia.vue'
+import DoSheets from './DoSheets.vue'
+import { asJson, asSvg, keepFile } from './files'
+import { tell } from './measures'
+import type { Piece } from './picture'
+import type { Known } from './prefill'
+import { useKeep, type Answer, type Given, type Sum } from './queries'
+import { asText, linesOf } from './results'
+import { choiceFor, labelFor } from './words'
+
+/** What can be done with an answer: where it belongs, kept for the tank, copied, printed, as a file. */
+const props = defineProps<{
+  page: Page
+  sum: Sum
+  tank: number
+  known: Known
+  given: Given
+  answer: Answer
+}>()
+
+const keep = useKeep()
+const values = computed<Values>(() => props.answer.values)
+const CHANGES = ['change', 'mix', 'conditioner', 'lower']
+const handing = computed(() => {
+  const { given } = props
+  const litres = {
+    change: values.value.totalL,
+    mix: given.litres,
+    conditioner: given.newL,
+    lower: values.value.litresEach,
+  }
+  return {
+    name: 'water-change',
+    params: { tank: props.tank },
+    query: Object.fromEntries(
+      Object.entries({
+        litres: litres[props.sum.name as keyof typeof litres],
+        temperature: props.sum.name === 'mix' ? given.targetC : undefined,
+        conditioner: props.sum.name === 'conditioner' ? values.value.doseMl : undefined,
+        dosedFor: props.sum.name === 'conditioner' ? given.basis : undefined,
+      }).flatMap(([name, value]) => (value === undefined ? [] : [[name, String(value)]])),
+    ),
+  }
+})
+
+async function remember() {
+  const before = props.known.kept?.find((one) => one.sum === props.sum.name)?.given
+  try {
+    await keep.mutateAsync({ tank: props.tank, name: props.sum.name, given: props.given })
+    offerUndo('Kept for this tank.', () =>
+      keep.mutateAsync({ tank: props.tank, name: props.sum.name, given: before ?? {} }),
+    )
+  } catch (failure) {
+    ElMessage({ message: wordsOf(failure), type: 'error' })
+  }
+}
+
+const told = computed(() =>
+  props.sum.fields.flatMap((field) => {
+    const value = props.given[field.name]
+    if (value === undefined || Array.isArray(value)) return []
+    const text =
+      typeof value === 'number'
+        ? tell(field.measure, value, field.name)
+        : value === true
+          ? 'yes'
+          : value === false
+            ? 'no'
+            : choiceFor(value as string)
+    return [{ label: labelFor(props.sum.name, field.name), text }]
+  }),
+)
+
+async function copy() {
+  const text = asText(
+    props.page.question,
+    props.page.says(values.value),
+    told.value,
+    linesOf(props.sum, values.value),
+    props.page.unsure,
+  )
+  await navigator.clipboard.writeText(text).then(
+    () => ElMessage({ message: 'Copied.', type: 'success' }),
+    () => ElMessage({ message: 'This browser does not let us copy.', type: 'error' }),
+  )
+}
+
+const json = () =>
+  keepFile(
+    `${props.sum.name}.json`,
+    'application/json',
+    asJson(props.sum.name, props.given, values.value, props.answer.warnings),
+  )
+const svg = () => {
+  const pieces = (values.value.pieces as unknown as (Piece & { sheet?: number })[]).filter(
+    (piece) => !piece.sheet,
+  )
+  keepFile(
+    'cut.svg',
+    'image/svg+xml',
+    asSvg(Number(props.given.sheetWMm), Number(props.given.sheetHMm), pieces, props.given.shape === 'CIRCLE'),
+  )
+}
+const print = () => {
+  globalThis.print()
+}
+</script>
+
+<template>
+  <section aria-label="What to do with it">
+    <DoFlow v-if="sum.name === 'catch'" :tank="tank" :known="known" :given="given" :answer="answer" />
+    <DoMedia v-else-if="sum.name === 'hold'" :known="known" :answer="answer" />
+    <DoSheets v-else-if="sum.name === 'cut' || sum.name === 'cutlist'" :known="known" :answer="answer" />
+    <DoAdopt v-else-if="sum.name === 'cost'" :known="known" :given="given" />
+    <RouterLink v-if="CHANGES.includes(sum.name) && tank" class="el-button el-button--primary" :to="handing"
+      >Hand it to the water change</RouterLink
+    >
+    <RouterLink
+      v-if="sum.name === 'buckets' || sum.name === 'conditioner'"
+      class="el-button"
+      :to="{ name: 'vessels' }"
+      >Your tubs and caps</RouterLink
+    >
+    <div class="tools">
+      <el-button v-if="tank" @click="remember">Keep for this tank</el-button>
+      <el-button @click="copy">Copy as text</el-button>
+      <el-button @click="print">Print</el-button>
+      <el-button @click="json">Save as JSON</el-button>
+      <el-button v-if="values.pieces" @click="svg">Save the cut as SVG</el-button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: 14px;
+  justify-items: start;
+}
+
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+
+.tools .el-button {
+  margin: 0;
+}
+
+@media print {
+  section {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { computed, reactive } from 'vue'
+import { BenchNav } from '@/features/bench'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import NumberField from '@/shared/components/NumberField.vue'
+import TextField from '@/shared/components/TextField.vue'
+import { useSending } from '@/shared/form'
+import { offerUndo } from '@/shared/undo'
+import { fieldOf, scaleOf, storedOf, tell } from './measures'
+import { useRemoveVessel, useSaveVessel, useVessels, type Vessel } from './queries'
+
+/** At the table: the tubs, caps and spoons this keeper measures with. */
+const vessels = useVessels()
+const save = useSaveVessel()
+const remove = useRemoveVessel()
+const { sending, errors, trouble, send, refuse } = useSending()
+const blank = () => ({ id: '', kind: 'TUB' as Vessel['kind'], name: '', holds: '' })
+const form = reactive(blank())
+
+const measure = computed(() => (form.kind === 'TUB' ? 'LITRES' : 'MILLILITRES'))
+const scale = computed(() => scaleOf(measure.value))
+const perUnit = (kind: Vessel['kind']) => (kind === 'TUB' ? 1000 : 1)
+const holds = (one: Vessel) =>
+  one.kind === 'TUB' ? tell('LITRES', one.millilitres / 1000) : tell('MILLILITRES', one.millilitres)
+
+async function keep() {
+  const value = storedOf(scale.value, form.holds)
+  if (value === undefined || Number.isNaN(value)) {
+    refuse({ millilitres: value === undefined ? 'How much does it hold?' : 'This is not a number.' })
+    return
+  }
+  const vessel: Vessel = {
+    id: form.id || (crypto.randomUUID() as string),
+    kind: form.kind,
+    name: form.name,
+    millilitres: value * perUnit(form.kind),
+  }
+  const done = await send(async () => {
+    await save.mutateAsync(vessel)
+    return true
+  })
+  if (done) Object.assign(form, blank())
+}
+
+function change(one: Vessel) {
+  const of = scaleOf(one.kind === 'TUB' ? 'LITRES' : 'MILLILITRES')
+  Object.assign(form, { ...one, holds: fieldOf(of, one.millilitres / perUnit(one.kind)) })
+}
+
+async function takeOut(one: Vessel) {
+  const done = await send(async () => {
+    await remove.mutateAsync(one.id)
+    return true
+  })
+  if (done) offerUndo(`${one.name} taken out.`, () => save.mutateAsync(one))
+}
+</script>
+
+<template>
+  <main class="page">
+    <BenchNav />
+    <h1>Your tubs and caps</h1>
+    <p class="quiet">
+      Rinse water is drawn in tubs you have, and doses are told in caps and spoons you have.
+    </p>
+    <AsyncState
+      :pending="vessels.isPending.value"
+      :error="vessels.error.value"
+      what="your tubs"
+      @retry="vessels.refetch()"
+    >
+      <div class="sides">
+        <form novalidate @submit.prevent="keep">
+          <ChoiceRow
+            v-model="form.kind"
+            legend="What is it?"
+            name="kind"
+            :choices="[
+              { value: 'TUB', label: 'Tub or bucket' },
+              { value: 'CAP', label: 'Cap, spoon or pump' },
+            ]"
+            :error="errors.kind"
+          />
+          <TextField v-model="form.name" label="Called" name="name" :error="errors.name" />
+          <NumberField
+            v-model="form.holds"
+            label="Holds"
+            name="millilitres"
+            :unit="scale.symbol"
+            :error="errors.millilitres"
+          />
+          <p v-if="trouble" class="error" role="alert">{{ trouble }}</p>
+          <div>
+            <el-button type="primary" native-type="submit" :loading="sending">{{
+              form.id ? 'Keep the change' : 'Add it'
+            }}</el-button>
+          </div>
+        </form>
+        <ul v-if="vessels.data.value?.length">
+          <li v-for="one in vessels.data.value" :key="one.id">
+            <span
+              >{{ one.name }} <b class="num">{{ holds(one) }}</b></span
+            >
+            <el-button :aria-label="`Change ${one.name}`" @click="change(one)">Change</el-button>
+            <el-button :aria-label="`Take out ${one.name}`" @click="takeOut(one)">Take out</el-button>
+          </li>
+        </ul>
+        <p v-else class="quiet">None yet. The bucket of each tank is used until you add one.</p>
+      </div>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+.sides {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
+  gap: 24px 48px;
+  align-items: start;
+}
+
+form {
+  display: grid;
+  gap: 16px;
+}
+
+li {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+li span {
+  flex: 1;
+}
+
+li .el-button {
+  margin: 0;
+}
+</style>

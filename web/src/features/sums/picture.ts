@@ -1,0 +1,267 @@
+import { tell } from './measures'
+import type { Values } from './catalogue'
+import type { Given, Measure } from './queries'
+
+/** What the drawing of a sum shows. */
+export type Drawing =
+  | { kind: 'levels'; water: number; after?: number; marks: Mark[] }
+  | { kind: 'scale'; low: number; high: number; marks: Mark[]; upright: boolean }
+  | { kind: 'tubs'; count: number; filled: number; label: string }
+  | { kind: 'parts'; parts: { share: number; label: string; tone: Tone }[] }
+  | { kind: 'lines'; lines: { from: number; perYear: number; label: string }[]; years: number }
+  | { kind: 'cut'; w: number; h: number; round: boolean; sheets: Piece[][] }
+  | { kind: 'saw'; peak: number; trough: number; tap: number; now?: number; label: string }
+
+/** A value on a scale, as a share of a height or as it is. */
+export interface Mark {
+  at: number
+  label: string
+  tone?: Tone
+}
+export type Tone = 'stream' | 'amber' | 'brick' | 'herb' | 'silt' | 'quiet'
+export interface Piece {
+  x: number
+  y: number
+  w: number
+  h: number
+}
+
+type Draw = (given: Given, values: Values) => Drawing | undefined
+
+const number = (from: Given | Values, name: string) => {
+  const value = (from as Record<string, unknown>)[name]
+  return typeof value === 'number' ? value : undefined
+}
+const n = (from: Given | Values, name: string) => number(from, name) ?? 0
+
+function marks(measure: Measure, from: Given | Values, named: Record<string, [string, Tone]>): Mark[] {
+  return Object.entries(named).flatMap(([name, [label, tone]]) => {
+    const at = number(from, name)
+    return at === undefined ? [] : [{ at, label: `${label} ${tell(measure, at, name)}`, tone }]
+  })
+}
+
+function scale(all: Mark[], upright: boolean, from = 0): Drawing | undefined {
+  const high = Math.max(...all.map((mark) => mark.at))
+  return all.length > 0 && high > from ? { kind: 'scale', low: from, high, marks: all, upright } : undefined
+}
+
+const share = (part: number, whole: number) => Math.max(0, Math.min(1, whole > 0 ? part / whole : 0))
+
+const DRAWN: Record<string, Draw> = {
+  change: (_given, v) => ({
+    kind: 'levels',
+    water: 1,
+    after: 1 - n(v, 'share'),
+    marks: [
+      { at: 1 - n(v, 'share'), label: `down to here, ${tell('SHARE', n(v, 'share'))} out`, tone: 'herb' },
+    ],
+  }),
+  siphon: (g, v) => ({
+    kind: 'levels',
+    water: 1,
+    after: 1 - share(n(v, 'dropMm'), 1000 * n(g, 'heightM')),
+    marks: [{ at: 0, label: `hose ends ${tell('METRES', n(g, 'heightM'))} below`, tone: 'quiet' }],
+  }),
+  draindown: (g, v) => ({
+    kind: 'levels',
+    water: share(n(g, 'levelMm'), n(g, 'rimMm')),
+    after: Math.min(
+      1.06,
+      (n(g, 'levelMm') +
+        ((n(g, 'rimMm') - n(g, 'levelMm')) * n(v, 'drainL')) / Math.max(n(v, 'roomL'), 0.001)) /
+        n(g, 'rimMm'),
+    ),
+    marks: [
+      {
+        at: share(n(v, 'maxLevelMm'), n(g, 'rimMm')),
+        label: `never above ${tell('MILLIMETRES', n(v, 'maxLevelMm'))}`,
+        tone: 'brick',
+      },
+      {
+        at: share(n(g, 'levelMm'), n(g, 'rimMm')),
+        label: `runs at ${tell('MILLIMETRES', n(g, 'levelMm'))}`,
+        tone: 'herb',
+      },
+    ],
+  }),
+  topoff: (g, v) => ({
+    kind: 'levels',
+    water: 1,
+    after: 0.3,
+    marks: [
+      { at: 1, label: `full, ${tell('LITRES', n(v, 'chamberL'))} to spare`, tone: 'herb' },
+      {
+        at: 0.3,
+        label: `pump draws air after ${tell('DAYS', n(v, 'daysToLow'))}`,
+        tone: n(g, 'spareMm') > 0 ? 'brick' : 'quiet',
+      },
+    ],
+  }),
+  mix: (g, v) =>
+    scale(
+      [
+        ...marks('CELSIUS', g, {
+          coldC: ['cold', 'stream'],
+          targetC: ['new water', 'herb'],
+          hotC: ['hot', 'brick'],
+        }),
+        ...marks('CELSIUS', v, { afterC: ['tank then', 'silt'] }),
+      ],
+      true,
+    ),
+  heat: (g, v) =>
+    scale(
+      [
+        ...marks('CELSIUS', g, { fromC: ['from', 'stream'], toC: ['to', 'herb'] }),
+        ...marks('CELSIUS', v, { equilibriumC: ['left alone', 'silt'] }),
+      ],
+      true,
+    ),
+  catch: (g, v) =>
+    scale(
+      [
+        ...marks('LITRES_PER_HOUR', v, { lph: ['now', 'herb'] }),
+        ...marks('LITRES_PER_HOUR', g, { cleanLph: ['clean', 'stream'], ratedLph: ['plate', 'quiet'] }),
+      ],
+      false,
+    ),
+  expected: (g, v) =>
+    scale(
+      [
+        ...marks('LITRES_PER_HOUR', v, { lowLph: ['at least', 'silt'], lph: ['expected', 'herb'] }),
+        ...marks('LITRES_PER_HOUR', g, { measuredLph: ['measured', 'stream'], ratedLph: ['plate', 'quiet'] }),
+      ],
+      false,
+    ),
+  uv: (g, v) =>
+    scale(
+      [
+        ...marks('LITRES_PER_HOUR', g, { flowLph: ['flow', 'stream'] }),
+        ...marks('LITRES_PER_HOUR', v, { slowEnoughLph: ['slow enough up to', 'herb'] }),
+      ],
+      false,
+    ),
+  toxic: (g, v) =>
+    scale(
+      [
+        ...marks('PH', g, { ph: ['now', 'herb'], thenPh: ['then', 'silt'] }),
+        ...marks('PH', v, {
+          phStrain: ['strain', 'amber'],
+          phHarm: ['harm', 'brick'],
+          phDanger: ['danger', 'brick'],
+        }),
+      ],
+      false,
+      4,
+    ),
+  buckets: (_given, v) => ({
+    kind: 'tubs',
+    count: n(v, 'rinses'),
+    filled: share(n(v, 'litresEach'), n(v, 'tubL')),
+    label: `${tell('LITRES', n(v, 'litresEach'))} in a tub of ${tell('LITRES', n(v, 'tubL'))}`,
+  }),
+  conditioner: (_given, v) => ({
+    kind: 'tubs',
+    count: Math.min(12, n(v, 'units')),
+    filled: 0.9,
+    label:
+      n(v, 'units') > 12 ? `and so on, ${String(n(v, 'units'))} in all` : `${String(n(v, 'units'))} of yours`,
+  }),
+  need: (g, v) => ({
+    kind: 'parts',
+    parts: [
+      { share: share(n(v, 'carriedL'), n(g, 'netL')), label: 'carried by what is there', tone: 'herb' },
+      { share: 1 - share(n(v, 'carriedL'), n(g, 'netL')), label: 'still missing', tone: 'quiet' },
+    ],
+  }),
+  hold: (g, v) => ({
+    kind: 'parts',
+    parts: [
+      { share: number(g, 'fill') ?? 0.95, label: `${tell('LITRES', n(v, 'litres'))} of media`, tone: 'silt' },
+      { share: 1 - (number(g, 'fill') ?? 0.95), label: 'left free', tone: 'quiet' },
+    ],
+  }),
+  bags: (_given, v) => ({
+    kind: 'tubs',
+    count: Math.min(12, n(v, 'count')),
+    filled: 0.6,
+    label: `${tell('LITRES', n(v, 'litresEach'))} each`,
+  }),
+  salt: (g, v) => ({
+    kind: 'parts',
+    parts: [
+      { share: share(n(v, 'replaceL'), n(g, 'litres')), label: 'replaced by fresh water', tone: 'stream' },
+      {
+        share: 1 - share(n(v, 'replaceL'), n(g, 'litres')),
+        label: n(v, 'grams') > 0 ? `takes ${tell('GRAMS', n(v, 'grams'))}` : 'stays',
+        tone: 'quiet',
+      },
+    ],
+  }),
+  resin: (_given, v) => ({
+    kind: 'parts',
+    parts: [
+      { share: share(n(v, 'bleachMl'), n(v, 'soakMl')), label: 'bleach', tone: 'amber' },
+      { share: 1 - share(n(v, 'bleachMl'), n(v, 'soakMl')), label: 'water, first in', tone: 'stream' },
+    ],
+  }),
+  vinegar: (_given, v) => ({
+    kind: 'parts',
+    parts: [
+      { share: share(n(v, 'vinegarL'), n(v, 'vinegarL') + n(v, 'waterL')), label: 'vinegar', tone: 'amber' },
+      { share: share(n(v, 'waterL'), n(v, 'vinegarL') + n(v, 'waterL')), label: 'water', tone: 'stream' },
+    ],
+  }),
+  cost: (g, v) => {
+    const [now, instead] = v.perYear as number[]
+    const [before, after] = v.upfront as number[]
+    return {
+      kind: 'lines',
+      years: number(g, 'years') ?? 1,
+      lines: [
+        { from: before ?? 0, perYear: now ?? 0, label: 'now' },
+        { from: after ?? 0, perYear: instead ?? 0, label: 'instead' },
+      ],
+    }
+  },
+  cut: (g, v) => ({
+    kind: 'cut',
+    w: n(g, 'sheetWMm'),
+    h: n(g, 'sheetHMm'),
+    round: g.shape === 'CIRCLE',
+    sheets: [v.pieces as unknown as Piece[]],
+  }),
+  cutlist: (g, v) => {
+    const laid = v.pieces as unknown as (Piece & { sheet: number })[]
+    const sheets = Array.from({ length: n(v, 'sheets') }, (_none, sheet) =>
+      laid.filter((one) => one.sheet === sheet),
+    )
+    return { kind: 'cut', w: n(g, 'sheetWMm'), h: n(g, 'sheetHMm'), round: false, sheets }
+  },
+  schedule: (g, v) => ({
+    kind: 'saw',
+    peak: n(v, 'peak'),
+    trough: n(v, 'trough'),
+    tap: n(g, 'tap'),
+    now: number(g, 'now'),
+    label: `settles between ${tell('MILLIGRAMS_PER_LITRE', n(v, 'trough'))} and ${tell('MILLIGRAMS_PER_LITRE', n(v, 'peak'))}`,
+  }),
+  lower: (g, v) => ({
+    kind: 'tubs',
+    count: Math.min(12, n(v, 'count')),
+    filled: n(v, 'each'),
+    label: `${tell('SHARE', n(v, 'each'))} each time, to ${tell('MILLIGRAMS_PER_LITRE', n(g, 'target'))}`,
+  }),
+  split: (g, v) => ({
+    kind: 'parts',
+    parts: [
+      { share: n(v, 'removed'), label: `taken out by ${String(n(g, 'count'))} changes`, tone: 'stream' },
+      { share: 1 - n(v, 'removed'), label: 'left', tone: 'quiet' },
+    ],
+  }),
+}
+
+/** The drawing of a sum, if it has one. */
+export const drawingOf = (name: string, given: Given, values: Values): Drawing | undefined =>
+  DRAWN[name]?.(given, values)

@@ -1,0 +1,250 @@
+import type { Filter } from '@/features/filter'
+import type { Forecast } from '@/features/interval'
+import type { Tank } from '@/features/tank'
+import { daysBetween, shortDay, today, type Day } from '@/shared/dates'
+import type { Schemas } from '@/shared/api/client'
+import { say } from '@/shared/units'
+import type { Given, Kept, Sum, Vessel } from './queries'
+
+/** A value that stands in a field before anybody typed, and where it comes from. */
+export interface Origin {
+  value: unknown
+  from: string
+}
+
+/** What is known of the tank that was chosen. */
+export interface Known {
+  tank?: Tank['tank']
+  filter?: Filter
+  filters?: Filter[]
+  water?: Schemas['WaterView']
+  forecasts?: Forecast[]
+  services?: Schemas['ServiceView'][]
+  stores?: Schemas['StoresView']
+  vessels?: Vessel[]
+  kept?: Kept[]
+}
+
+type Origins = Record<string, Origin | undefined>
+
+const USUAL_SHARE = 0.25
+const POURED_KG_A_LITRE = 0.6
+const WITH_FOOTPRINT = new Set(['change', 'siphon', 'topoff', 'draindown'])
+const FOOTPRINT = ['lengthMm', 'widthMm']
+
+const from = (value: unknown, words: string): Origin | undefined =>
+  value === undefined || value === null ? undefined : { value, from: words }
+
+/** What stands in the fields of a sum: what is measured or said of the tank, then what was kept, then what is usual. */
+export function prefill(sum: Sum, known: Known): Record<string, Origin> {
+  const live = { ...ofTank(known), ...ofFilter(known), ...ofVessels(known), ...special(sum.name, known) }
+  const kept = ofKept(sum.name, known.kept ?? [])
+  const usual = ofHabit(sum.name, known)
+  const found: Record<string, Origin> = {}
+  for (const { name } of sum.fields) {
+    const origin = live[name] ?? kept[name] ?? usual[name]
+    if (origin) found[name] = origin
+  }
+  return found
+}
+
+function reading(known: Known, parameter: string): Origin | undefined {
+  const last = known.water?.last.find((one) => one.parameter === parameter)
+  return last && from(last.amount, `read ${shortDay(last.takenAt.slice(0, 10))}`)
+}
+
+function ofTank(known: Known): Origins {
+  const { tank, water } = known
+  const tap = water?.tap.find((one) => one.parameter === 'NITRATE')
+  const production = water?.production.find((one) => one.parameter === 'NITRATE')
+  const warm = reading(known, 'TEMPERATURE')
+  return {
+    netL: from(tank?.netVolumeL, 'from the tank'),
+    stocking: from(tank?.setting.stocking, 'from the tank'),
+    tankC: warm,
+    targetC: warm && { ...warm, from: `as the tank, ${warm.from}` },
+    toC: warm && { ...warm, from: `as the tank, ${warm.from}` },
+    celsius: warm,
+    now: reading(known, 'NITRATE'),
+    tap: from(tap?.amount, 'your tap water, as entered'),
+    perWeek: from(production?.perWeek, 'measured from your readings'),
+    total: reading(known, 'AMMONIA'),
+    ph: reading(known, 'PH'),
+    saltGL: reading(known, 'SALINITY'),
+    fromGL: reading(known, 'SALINITY'),
+  }
+}
+
+function ofFilter(known: Known): Origins {
+  const { filter } = known
+  if (!filter) return {}
+  const plate = `from the plate of ${filter.name}`
+  const flows = (known.services ?? []).flatMap((service) =>
+    service.flows
+      .filter((flow) => flow.filterId === filter.id)
+      .map((flow) => ({ ...flow, on: service.doneOn })),
+  )
+  const clean = flows.find((flow) => flow.afterLph !== undefined)
+  const last = flows
+    .map((flow) => ({ lph: flow.afterLph ?? flow.beforeLph, on: flow.on }))
+    .find((one) => one.lph)
+  const opening = known.forecasts?.find(
+    (one) => one.subject.filterId === filter.id && one.loading && !one.subject.stageId,
+  )
+  const measured = last && from(last.lph, `measured ${shortDay(last.on)}`)
+  return {
+    ratedLph: from(filter.rating.flowLph, plate),
+    maxHeadM: from(filter.rating.maxHeadM, plate),
+    liftM: from(filter.rating.liftM, `from ${filter.name}`),
+    kind: from(filter.kind, `from ${filter.name}`),
+    cleanLph: clean && from(clean.afterLph, `after the service of ${shortDay(clean.on)}`),
+    measuredLph: measured,
+    flowLph: measured,
+    loading:
+      opening?.loading && from(Math.min(1.5, opening.loading.likely), `likely by now in ${filter.name}`),
+  }
+}
+
+function ofVessels(known: Known): Origins {
+  const tubs = (known.vessels ?? []).filter((one) => one.kind === 'TUB')
+  const cap = known.vessels?.find((one) => one.kind === 'CAP')
+  const own = tubs.length > 0
+  return {
+    tubsL: own
+      ? from(
+          tubs.slice(0, 10).map((one) => one.millilitres / 1000),
+          'your tubs',
+        )
+      : from(known.tank && [known.tank.setting.bucketL ?? 8], 'the tank’s bucket'),
+    unitMl: cap && from(cap.millilitres, cap.name),
+  }
+}
+
+function special(sum: string, known: Known): Origins {
+  switch (sum) {
+    case 'need':
+      return { have: mediaThere(known.filters ?? []) }
+    case 'buckets':
+      return { mediaL: mediaOf(known.filter) }
+    case 'service':
+      return { tasks: tasksOf(known) }
+    case 'socks':
+      return socksOf(known)
+    case 'uv':
+      return { lamps: lampsOf(known.filter) }
+    case 'conditioner':
+      return { stockMl: bottle(known) }
+    case 'topoff':
+      return {
+        returnLph: from(
+          known.filter?.kind === 'SUMP' ? known.filter.rating.flowLph : undefined,
+          'from the plate',
+        ),
+      }
+    default:
+      return {}
+  }
+}
+
+function mediaThere(filters: Filter[]): Origin | undefined {
+  const rows = filters
+    .flatMap((filter) => filter.stages)
+    .filter((stage) => stage.kind === 'BIO_MEDIA' && stage.massG !== undefined)
+    .map((stage) => ({ media: 'POROUS', kg: (stage.massG ?? 0) / 1000 }))
+  return rows.length
+    ? { value: rows, from: 'from its filters; taken as porous ceramic, so say if it is not' }
+    : undefined
+}
+
+function mediaOf(filter?: Filter): Origin | undefined {
+  const grams = (filter?.stages ?? []).reduce((sum, stage) => sum + (stage.massG ?? 0), 0)
+  return grams > 0
+    ? { value: grams / 1000 / POURED_KG_A_LITRE, from: `${say('MASS', grams)} of media, as poured` }
+    : undefined
+}
+
+function intervalOf(known: Known, task: number): number | undefined {
+  return known.forecasts?.find((one) => one.subject.taskId === task)?.intervalDays
+}
+
+function tasksOf(known: Known): Origin | undefined {
+  const rows = (known.filter?.tasks ?? [])
+    .filter((task) => task.mode !== 'OFF' && !task.withOpening)
+    .map((task) => ({
+      minutes: task.catalogue.minutes,
+      everyDays: intervalOf(known, task.id) ?? task.fixedDays ?? task.catalogue.startDays,
+    }))
+  return rows.length
+    ? { value: rows, from: `the tasks of ${known.filter?.name ?? ''}, at the days learned` }
+    : undefined
+}
+
+function socksOf(known: Known): Origins {
+  const stage = known.filter?.stages.find((one) => one.kind === 'SOCK')
+  const task = known.filter?.tasks.find((one) => one.stageId === stage?.id)
+  const item = known.stores?.items.find((one) => one.item.turned)
+  if (!stage || !task) return {}
+  return {
+    inUse: from(stage.quantity, `from ${known.filter?.name ?? ''}`),
+    changeDays: from(intervalOf(known, task.id), 'as learned'),
+    washDays: from(item?.item.washEveryDays, 'from Stores'),
+    own:
+      item?.shelf &&
+      from(item.shelf.ready + item.shelf.dirty + stage.quantity, 'from Stores, with those that hang'),
+  }
+}
+
+function lampsOf(filter?: Filter): Origin | undefined {
+  const rows = (filter?.stages ?? [])
+    .filter((stage) => stage.kind === 'UV_LAMP')
+    .map((stage) => {
+      const since: Day | undefined = filter?.tasks.find((task) => task.stageId === stage.id)?.catalogue
+        .cleaned.on
+      const lit = stage.lasting.litHoursADay ?? 24
+      return since ? { hours: daysBetween(since, today()) * lit } : {}
+    })
+  return rows.length ? { value: rows, from: 'by the days since it was new' } : undefined
+}
+
+function bottle(known: Known): Origin | undefined {
+  const item = known.stores?.items.find(
+    (one) => one.item.unit === 'MILLILITRE' && /condition|chlor/i.test(one.item.name),
+  )
+  return item?.shelf && from(item.shelf.ready, 'from Stores')
+}
+
+function ofKept(sum: string, kept: Kept[]): Origins {
+  const origins: Origins = {}
+  const sources = kept.filter(
+    (one) => one.sum === sum || (WITH_FOOTPRINT.has(sum) && WITH_FOOTPRINT.has(one.sum)),
+  )
+  for (const source of sources.toSorted((a, b) => Number(b.sum === sum) - Number(a.sum === sum))) {
+    for (const [name, value] of Object.entries(source.given as Given)) {
+      if (source.sum !== sum && !FOOTPRINT.includes(name)) continue
+      origins[name] ??= from(value, `as you gave it ${shortDay(source.keptAt.slice(0, 10))}`)
+    }
+  }
+  return origins
+}
+
+function ofHabit(sum: string, known: Known): Origins {
+  const net = known.tank?.netVolumeL
+  const quarter = net && from(net * USUAL_SHARE, 'a quarter of the tank')
+  const share = from(USUAL_SHARE, 'a quarter, as is usual')
+  switch (sum) {
+    case 'change':
+      return { share }
+    case 'mix':
+    case 'heat':
+    case 'siphon':
+      return { litres: quarter || undefined, share }
+    case 'conditioner':
+      return { newL: quarter || undefined }
+    case 'schedule':
+      return { share, everyDays: from(7, 'weekly') }
+    case 'salt':
+      return { litres: from(net, 'from the tank') }
+    default:
+      return {}
+  }
+}

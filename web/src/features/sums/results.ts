@@ -1,0 +1,60 @@
+import type { Values } from './catalogue'
+import { tell } from './measures'
+import type { Measure, Sum } from './queries'
+import { answerWord, resultFor } from './words'
+
+/** One line of an answer. */
+export interface Line {
+  label: string
+  text: string
+}
+
+/** An answer line by line, in the order of the sum; what a picture shows, or the sentence says alone, is left out. */
+export function linesOf(sum: Sum, values: Values): Line[] {
+  return sum.results.flatMap(({ name, measure }) => {
+    const label = resultFor(sum.name, name)
+    const value: unknown = values[name]
+    return label === undefined || value === undefined ? [] : [{ label, text: textOf(value, measure, name) }]
+  })
+}
+
+function textOf(value: unknown, measure: Measure | undefined, name: string): string {
+  if (Array.isArray(value)) return listed(value, measure, name)
+  if (typeof value === 'string') return answerWord(value)
+  return told(Number(value), measure ?? 'NUMBER', name)
+}
+
+/** Two ways stand side by side, now first; parts of one way in a row. */
+function listed(values: unknown[], measure: Measure | undefined, name: string): string {
+  if (name === 'packs' && !Array.isArray(values[0])) return values.join(', ') || 'none'
+  return values.map((one) => textOf(one, measure, name)).join(' → ')
+}
+
+function told(value: number, measure: Measure, name: string): string {
+  if (name === 'breakEvenFilters') return `${String(value)} filter${value === 1 ? '' : 's'} on`
+  if (name === 'paybackMonths') return value === 0 ? 'at once' : `${tell('NUMBER', value)} months`
+  if (name === 'weeks') return `${tell('NUMBER', value)} weeks`
+  if (name === 'turnover') return `${tell('NUMBER', value)} times`
+  return tell(measure, value, name)
+}
+
+/** An answer as text to be pasted elsewhere. */
+export function asText(
+  question: string,
+  says: string,
+  given: Line[],
+  lines: Line[],
+  unsure?: string,
+): string {
+  const list = (of: Line[]) => of.map((line) => `${line.label}: ${line.text}`)
+  return [
+    question,
+    says,
+    '',
+    ...list(lines),
+    '',
+    'Given:',
+    ...list(given),
+    ...(unsure ? ['', unsure] : []),
+  ].join('\n')
+}

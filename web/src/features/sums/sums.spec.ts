@@ -1,0 +1,254 @@
+import { afterEach, describe, expect, it } from 'vitest'
+import { readFileSync } from 'node:fs'
+import served from '@/generated/sums.json'
+import { SYSTEMS, useUnitsOf } from '@/shared/units'
+import { GROUPS, PAGES } from './catalogue'
+import { asJson, asSvg } from './files'
+import { read, rowOf, toTyped } from './given'
+import { fieldOf, scaleOf, storedOf, tell } from './measures'
+import { drawingOf } from './picture'
+import { prefill } from './prefill'
+import type { Field, Given, Kept, Measure, Sum } from './queries'
+import { asText, linesOf } from './results'
+import { answerWord, choiceFor, labelFor, warningFor } from './words'
+import { adoption } from './adopt'
+import { handed, sumAt } from './handoff'
+
+const SUMS = served as unknown as Sum[]
+const must = <T>(found: T | undefined): T => {
+  if (found === undefined) throw new Error('not there')
+  return found
+}
+const sumOf = (name: string) => must(SUMS.find((sum) => sum.name === name))
+const fieldIn = (sum: string, field: string) => must(sumOf(sum).fields.find((one) => one.name === field))
+
+interface Vector {
+  id: string
+  sum: string
+  in: Given
+  expect: { out?: Record<string, unknown>; warn: string[] }
+}
+const VECTORS = (
+  JSON.parse(readFileSync('../core/src/test/resources/vectors/sums.json', 'utf8')) as { vectors: Vector[] }
+).vectors
+
+const every = (fields: Field[]): Field[] => fields.flatMap((field) => [field, ...every(field.row)])
+
+afterEach(() => {
+  useUnitsOf(SYSTEMS.METRIC)
+})
+
+describe('every sum that is served', () => {
+  it('has a page with a question in a group, and no page has no sum', () => {
+    expect(PAGES.map((page) => page.name).toSorted()).toEqual(SUMS.map((sum) => sum.name).toSorted())
+    expect(PAGES.every((page) => GROUPS.includes(page.group) && page.question.endsWith('?'))).toBe(true)
+  })
+
+  it('calls every field by a word of its own', () => {
+    const nameless = SUMS.flatMap((sum) =>
+      every(sum.fields)
+        .filter((field) => labelFor(sum.name, field.name) === field.name)
+        .map((field) => `${sum.name}.${field.name}`),
+    )
+    expect(nameless).toEqual([])
+  })
+
+  it('calls no choice by its code', () => {
+    const coded = SUMS.flatMap((sum) => every(sum.fields))
+      .flatMap((field) => field.words)
+      .filter((word) => /^[A-Z]{3,}|_/.test(choiceFor(word)))
+    expect(coded).toEqual([])
+  })
+
+  it.each(VECTORS.filter((vector) => vector.expect.out))('says in words what $id comes to', (vector) => {
+    const sum = sumOf(vector.sum)
+    const page = must(PAGES.find((one) => one.name === vector.sum))
+    const values = Object.fromEntries(
+      Object.entries(vector.expect.out ?? {}).filter(([, value]) => value !== null),
+    ) as Parameters<typeof page.says>[0]
+
+    const texts = [page.says(values), ...linesOf(sum, values).map((line) => `${line.label} ${line.text}`)]
+
+    expect(texts.join('\n')).not.toMatch(/NaN|undefined|null|\bCODE\b|[A-Z]{4,}_/)
+    if (!['cut', 'cutlist'].includes(vector.sum)) drawingOf(vector.sum, vector.in, values)
+    for (const warning of vector.expect.warn) {
+      expect(warningFor(vector.sum, warning as Parameters<typeof warningFor>[1])).toMatch(/[.?]$/)
+    }
+  })
+})
+
+describe('measures', () => {
+  const inUs = () => {
+    useUnitsOf(SYSTEMS.US)
+  }
+
+  it.each<[Measure, number, string, string]>([
+    ['LITRES', 63.37, '', '63 L'],
+    ['LITRES', 4.36, '', '4.4 L'],
+    ['LITRES_PER_HOUR', 782.6, '', '780 L/h'],
+    ['SHARE', 0.31687, '', '32 %'],
+    ['MONEY', 570.86, '', '€570.86'],
+    ['DAYS', 0.72, '', '0.72 days'],
+    ['DAYS', 1, '', '1 day'],
+    ['MILLIGRAMS_PER_LITRE', 0.00564, 'toxic', '0.0056 mg/L'],
+    ['KELVIN', -3.2, '', '-3.2 °C'],
+  ])('tells %s %d as %s', (measure, value, name, words) => {
+    expect(tell(measure, value, name)).toBe(words)
+  })
+
+  it.each<[Measure, number, string, string]>([
+    ['LITRES', 109.8, '', '29 gal'],
+    ['LITRES_PER_HOUR', 1135.6, '', '300 gal/h'],
+    ['MILLIMETRES', 108, '', '4.25 in'],
+    ['KELVIN', 2, '', '3.6 °F'],
+    ['KILOGRAMS', 1.8, '', '4 lb'],
+    ['KILOGRAMS_PER_100_LITRES', 1, '', '8.3 lb per 100 gal'],
+    ['GRAMS_PER_LITRE', 1.5, 'stepLimit', '0.0011 SG'],
+    ['MILLILITRES', 375, 'bleachMl', '12.7 fl oz'],
+  ])('tells %s %d in the United States as %s', (measure, value, name, words) => {
+    inUs()
+    expect(tell(measure, value, name)).toBe(words)
+  })
+
+  it('gives back what was typed in any unit', () => {
+    inUs()
+    for (const measure of ['LITRES', 'CELSIUS', 'MILLIMETRES', 'KILOGRAMS', 'SHARE'] as Measure[]) {
+      const scale = scaleOf(measure)
+      expect(fieldOf(scale, storedOf(scale, '29'))).toBe('29')
+    }
+  })
+})
+
+describe('what stands on the page', () => {
+  const catches = fieldIn('catch', 'catches')
+
+  it('is read field by field, and what is missing or wrong is named by its path', () => {
+    const typed = {
+      ratedLph: '1200',
+      spreadLimit: '60',
+      catches: [
+        { litres: '2', seconds: '9.5' },
+        { litres: '', seconds: 'nine' },
+      ],
+    }
+
+    const all = read(sumOf('catch').fields, typed)
+
+    expect(all.given.ratedLph).toBe(1200)
+    expect(all.missing).toEqual(['catches[1].litres'])
+    expect(all.wrong).toEqual({
+      spreadLimit: 'Between 5 and 50 %.',
+      'catches[1].seconds': 'This is not a number.',
+    })
+  })
+
+  it('takes only whole things where things are counted', () => {
+    expect(read(sumOf('split').fields, { share: '10', count: '2.5' }).wrong).toEqual({
+      count: 'A whole number between 1 and 1,000.',
+    })
+  })
+
+  it('says its range in the units of the site', () => {
+    useUnitsOf(SYSTEMS.US)
+    expect(read(sumOf('mix').fields, { hotC: '300' }).wrong.hotC).toBe('Between 32 and 194 °F.')
+  })
+
+  it('holds rows of rows as they are stored', () => {
+    const options = fieldIn('cost', 'options')
+    const stored = [{ upfront: 2, parts: [{ price: 9, everyDays: 30 }] }]
+
+    const typed = toTyped(options, stored) as ReturnType<typeof rowOf>[]
+
+    expect(typed[0]?.upfront).toBe('2')
+    expect((typed[0]?.parts as ReturnType<typeof rowOf>[])[0]?.everyDays).toBe('30')
+    expect(rowOf(catches.row)).toEqual({ litres: '', seconds: '' })
+  })
+})
+
+describe('what a sum knows beforehand', () => {
+  const tank = {
+    name: 'Brook',
+    netVolumeL: 220,
+    setting: { stocking: 'LIGHT', bucketL: 9 },
+  } as NonNullable<Parameters<typeof prefill>[1]['tank']>
+  const kept: Kept[] = [
+    { sum: 'mix', given: { coldC: 9, stepLimit: 1 }, keptAt: '2026-05-01T08:00:00Z' },
+    { sum: 'topoff', given: { lengthMm: 1200, widthMm: 500 }, keptAt: '2026-04-01T08:00:00Z' },
+    { sum: 'cut', given: { lengthMm: 77 }, keptAt: '2026-05-02T08:00:00Z' },
+  ]
+
+  it('comes from the tank before it comes from what was given last, and says so', () => {
+    const mix = prefill(sumOf('mix'), { tank, kept })
+
+    expect(mix.coldC?.value).toBe(9)
+    expect(mix.coldC?.from).toMatch(/^as you gave it/)
+    expect(mix.litres).toEqual({ value: 55, from: 'a quarter of the tank' })
+    expect(prefill(sumOf('need'), { tank, kept }).netL).toEqual({ value: 220, from: 'from the tank' })
+  })
+
+  it('lends a footprint from one sum to another, but no other length', () => {
+    expect(prefill(sumOf('siphon'), { tank, kept }).lengthMm?.value).toBe(1200)
+    expect(prefill(sumOf('hold'), { tank, kept }).lengthMm).toBeUndefined()
+  })
+
+  it('draws in the keeper’s tubs, and in the tank’s bucket where there are none', () => {
+    expect(prefill(sumOf('buckets'), { tank }).tubsL?.value).toEqual([9])
+    const vessels = [{ id: 'a', kind: 'TUB' as const, name: 'Blue', millilitres: 12_000 }]
+    expect(prefill(sumOf('buckets'), { tank, vessels }).tubsL?.value).toEqual([12])
+  })
+
+  it('knows nothing without a tank but what is usual', () => {
+    expect(prefill(sumOf('schedule'), {}).everyDays?.value).toBe(7)
+    expect(prefill(sumOf('change'), {}).netL).toBeUndefined()
+  })
+})
+
+describe('an answer', () => {
+  it('is handed from page to page in the address, as far as the sum asks for it', () => {
+    const at = sumAt('mix', 3, { litres: 40, targetC: undefined })
+
+    expect(at.query).toEqual({ tank: '3', 'given.litres': '40' })
+    expect(handed({ ...at.query, 'given.luck': '7', 'given.hotC': 'x' }, sumOf('mix').fields)).toEqual({
+      litres: 40,
+    })
+  })
+
+  it('is copied with its question, what it was given and how far to trust it', () => {
+    const given = [{ label: 'Water', text: '60 L' }]
+    expect(asText('How much?', '12 L.', given, [{ label: 'Hot', text: '12 L' }], 'Roughly.')).toBe(
+      'How much?\n12 L.\n\nHot: 12 L\n\nGiven:\nWater: 60 L\n\nRoughly.',
+    )
+  })
+
+  it('is kept as JSON that says what it is, and a cut as SVG in true millimetres', () => {
+    expect(JSON.parse(asJson('mix', { coldC: 9 }, { hotL: 3 } as never, ['STEP']))).toEqual({
+      format: 'chervil-sum',
+      version: 1,
+      sum: 'mix',
+      given: { coldC: 9 },
+      values: { hotL: 3 },
+      warnings: ['STEP'],
+    })
+    const svg = asSvg(500, 400, [{ x: 0, y: 0, w: 108, h: 83 }])
+    expect(svg).toContain('width="500mm" height="400mm" viewBox="0 0 500 400"')
+    expect(svg).toContain('<rect x="0" y="0" width="108" height="83"/>')
+  })
+
+  it('that is adopted fixes a task and a price, and knows the way back', () => {
+    const known = {
+      filter: { tasks: [{ id: 5, version: 2, mode: 'LEARN' }] },
+      stores: { items: [{ id: 8, version: 1, item: { name: 'Roll', price: 3 } }] },
+    } as unknown as Parameters<typeof adoption>[0]
+
+    const { to, back } = adoption(known, [{ price: 9, size: 400, everyDays: 30.4 }], [5], [8])
+
+    expect(to.tasks[0]).toEqual({ task: 5, setting: { version: 2, mode: 'FIXED', fixedDays: 30 } })
+    expect(to.items[0]?.item.price).toBeCloseTo(0.0225)
+    expect(back.tasks[0]?.setting).toEqual({ version: 3, mode: 'LEARN', fixedDays: undefined })
+    expect(back.items[0]).toMatchObject({ version: 2, item: { price: 3 } })
+  })
+
+  it('says bands and ways in words', () => {
+    expect(answerWord('DANGER')).toBe('dangerous within hours')
+  })
+})
