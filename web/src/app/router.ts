@@ -158,6 +158,11 @@ export function makeRouter(client: QueryClient) {
         props: true,
         component: () => import('@/features/sums/SumView.vue'),
       },
+      {
+        path: '/bench/template',
+        name: 'template',
+        component: () => import('@/features/sums/TemplateView.vue'),
+      },
       { path: '/bench/rules', name: 'sum-rules', component: () => import('@/features/sums/RulesView.vue') },
       { path: '/bench/vessels', name: 'vessels', component: () => import('@/features/sums/VesselsView.vue') },
       { path: '/bench/what-if', name: 'what-if', component: () => import('@/features/bench/BenchView.vue') },

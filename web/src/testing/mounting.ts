@@ -27,6 +27,7 @@ const NAMES = [
   'what-if',
   'sum-rules',
   'vessels',
+  'template',
   'eye',
   'trials',
   'new-trial',

@@ -80,6 +80,7 @@ dl {
 dl div {
   display: flex;
   gap: 14px;
+  align-items: baseline;
   justify-content: space-between;
   padding: 5px 0;
   border-bottom: 1px solid var(--hair);

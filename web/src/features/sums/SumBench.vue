@@ -35,15 +35,19 @@ watch(
   },
   { immediate: true },
 )
-const { typed, type, originOf, reading, given, answer, errors, values } = useSum(
+const { typed, type, originOf, isKnown, reading, given, answer, errors, values } = useSum(
   computed(() => props.sum),
   known,
   props.handed,
 )
 const isFiner = (field: Field) =>
-  originOf(field.name) === undefined &&
+  !isKnown(field.name) &&
   (props.page.finer?.includes(field.name) ?? (field.otherwise !== undefined && field.basis !== 'KEEPER'))
-const plain = computed(() => props.sum.fields.filter((field) => !isFiner(field)))
+/** What only the keeper can say stands first. */
+const asked = (field: Field) => Number(field.needed && !isKnown(field.name))
+const plain = computed(() =>
+  props.sum.fields.filter((field) => !isFiner(field)).toSorted((a, b) => asked(b) - asked(a)),
+)
 const finer = computed(() => props.sum.fields.filter(isFiner))
 const open = ref<string[]>([])
 </script>

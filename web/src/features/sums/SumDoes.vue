@@ -9,6 +9,7 @@ import DoMedia from './DoMedia.vue'
 import DoSheets from './DoSheets.vue'
 import { asJson, asSvg, keepFile } from './files'
 import { tell } from './measures'
+import { changeAt, templateAt } from './onward'
 import type { Piece } from './picture'
 import type { Known } from './prefill'
 import { useKeep, type Answer, type Given, type Sum } from './queries'
@@ -27,28 +28,8 @@ const props = defineProps<{
 
 const keep = useKeep()
 const values = computed<Values>(() => props.answer.values)
-const CHANGES = ['change', 'mix', 'conditioner', 'lower']
-const handing = computed(() => {
-  const { given } = props
-  const litres = {
-    change: values.value.totalL,
-    mix: given.litres,
-    conditioner: given.newL,
-    lower: values.value.litresEach,
-  }
-  return {
-    name: 'water-change',
-    params: { tank: props.tank },
-    query: Object.fromEntries(
-      Object.entries({
-        litres: litres[props.sum.name as keyof typeof litres],
-        temperature: props.sum.name === 'mix' ? given.targetC : undefined,
-        conditioner: props.sum.name === 'conditioner' ? values.value.doseMl : undefined,
-        dosedFor: props.sum.name === 'conditioner' ? given.basis : undefined,
-      }).flatMap(([name, value]) => (value === undefined ? [] : [[name, String(value)]])),
-    ),
-  }
-})
+const handing = computed(() => changeAt(props.sum.name, props.tank, props.given, values.value))
+const template = computed(() => templateAt(props.sum.name, props.given, values.value))
 
 async function remember() {
   const before = props.known.kept?.find((one) => one.sum === props.sum.name)?.given
@@ -118,8 +99,9 @@ const print = () => {
     <DoFlow v-if="sum.name === 'catch'" :tank="tank" :known="known" :given="given" :answer="answer" />
     <DoMedia v-else-if="sum.name === 'hold'" :known="known" :answer="answer" />
     <DoSheets v-else-if="sum.name === 'cut' || sum.name === 'cutlist'" :known="known" :answer="answer" />
-    <DoAdopt v-else-if="sum.name === 'cost'" :known="known" :given="given" />
-    <RouterLink v-if="CHANGES.includes(sum.name) && tank" class="el-button el-button--primary" :to="handing"
+    <RouterLink v-if="template" class="el-button" :to="template">Print a template at true size</RouterLink>
+    <DoAdopt v-if="sum.name === 'cost'" :known="known" :given="given" />
+    <RouterLink v-if="handing" class="el-button el-button--primary" :to="handing"
       >Hand it to the water change</RouterLink
     >
     <RouterLink

@@ -77,8 +77,9 @@ legend {
   border-bottom: 1px solid var(--hair);
 }
 
-.named {
-  grid-template-columns: minmax(0, 1fr);
+.row > h3,
+.row > :deep(fieldset) {
+  grid-column: 1 / -1;
 }
 
 .less {
@@ -91,11 +92,11 @@ legend {
 
 @media (width <= 640px) {
   .row {
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: 1fr 1fr auto;
   }
 
   .named {
-    grid-template-columns: minmax(0, 1fr);
+    grid-template-columns: 1fr 1fr;
   }
 }
 </style>

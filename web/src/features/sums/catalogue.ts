@@ -30,6 +30,7 @@ export const GROUPS = [
   'Units',
 ]
 
+const CENT = 0.005
 const number = (values: Values, name: string) => Number(values[name])
 const litres = (values: Values, name: string) => tell('LITRES', number(values, name))
 const percent = (values: Values, name: string) => tell('SHARE', number(values, name))
@@ -196,9 +197,11 @@ export const PAGES: Page[] = [
     question: 'Cartridges, rebuilding or a sponge: what is cheaper?',
     group: 'Cost',
     says: (v) =>
-      number(v, 'savesPerYear') > 0
-        ? `The other way saves ${tell('MONEY', number(v, 'savesPerYear'))} a year.`
-        : `The other way costs ${tell('MONEY', -number(v, 'savesPerYear'))} more a year.`,
+      Math.abs(number(v, 'savesPerYear')) < CENT
+        ? 'Both cost the same a year.'
+        : number(v, 'savesPerYear') > 0
+          ? `The other way saves ${tell('MONEY', number(v, 'savesPerYear'))} a year.`
+          : `The other way costs ${tell('MONEY', -number(v, 'savesPerYear'))} more a year.`,
     unsure: 'How long parts last is a guess until you log it.',
   },
   {

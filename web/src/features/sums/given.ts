@@ -24,10 +24,13 @@ export function toTyped(field: Field, stored: unknown): Typed {
   }
 }
 
-/** A row with what is stored of it; what is not stands empty, or as it is taken otherwise. */
+/** A row with what is stored of it; what is not stands empty, words and flags as they are taken otherwise. */
 export function rowOf(fields: Field[], stored: Given = {}): TypedRow {
   return Object.fromEntries(
-    fields.map((field) => [field.name, toTyped(field, stored[field.name] ?? field.otherwise)]),
+    fields.map((field) => {
+      const otherwise = field.type === 'NUMBER' ? undefined : field.otherwise
+      return [field.name, toTyped(field, stored[field.name] ?? otherwise)]
+    }),
   )
 }
 

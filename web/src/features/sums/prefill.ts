@@ -128,6 +128,8 @@ function special(sum: string, known: Known): Origins {
       return { mediaL: mediaOf(known.filter) }
     case 'service':
       return { tasks: tasksOf(known) }
+    case 'cost':
+      return { options: nowOf(known) }
     case 'socks':
       return socksOf(known)
     case 'uv':
@@ -177,6 +179,14 @@ function tasksOf(known: Known): Origin | undefined {
   return rows.length
     ? { value: rows, from: `the tasks of ${known.filter?.name ?? ''}, at the days learned` }
     : undefined
+}
+
+/** The way it is kept now, as far as the filter tells; the other way is the keeper's to say. */
+function nowOf(known: Known): Origin | undefined {
+  const tasks = tasksOf(known)
+  if (!known.filter || !tasks || known.kept?.some((one) => one.sum === 'cost')) return undefined
+  const now = { watts: known.filter.rating.powerW, work: tasks.value }
+  return { value: [now, { watts: known.filter.rating.powerW }], from: `now as ${known.filter.name} is kept` }
 }
 
 function socksOf(known: Known): Origins {

@@ -54,6 +54,8 @@ export function useSum(sum: ComputedRef<Sum>, known: Ref<Known>, handed: Given) 
   }
 
   const originOf = (name: string) => (touched.value.has(name) ? undefined : origins.value[name]?.from)
+  /** Whether something stood in a field before anybody typed; fields keep their place while one types. */
+  const isKnown = (name: string) => name in origins.value
   const reading = computed(() => read(sum.value.fields, written(sum.value.fields, typed.value)))
   const isReady = computed(
     () => reading.value.missing.length === 0 && Object.keys(reading.value.wrong).length === 0,
@@ -63,5 +65,5 @@ export function useSum(sum: ComputedRef<Sum>, known: Ref<Known>, handed: Given) 
   const refused = computed(() => (answer.error.value instanceof Problem ? answer.error.value.byField : {}))
   const errors = computed(() => (isReady.value ? refused.value : reading.value.wrong))
   const values = computed(() => (isReady.value && !answer.isError.value ? answer.data.value : undefined))
-  return { typed, type, originOf, reading, given, answer, errors, values }
+  return { typed, type, originOf, isKnown, reading, given, answer, errors, values }
 }

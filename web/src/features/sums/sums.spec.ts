@@ -13,6 +13,8 @@ import { asText, linesOf } from './results'
 import { answerWord, choiceFor, labelFor, warningFor } from './words'
 import { adoption } from './adopt'
 import { handed, sumAt } from './handoff'
+import { changeAt, templateAt } from './onward'
+import { sheetsOf } from './template'
 
 const SUMS = served as unknown as Sum[]
 const must = <T>(found: T | undefined): T => {
@@ -246,6 +248,33 @@ describe('an answer', () => {
     expect(to.items[0]?.item.price).toBeCloseTo(0.0225)
     expect(back.tasks[0]?.setting).toEqual({ version: 3, mode: 'LEARN', fixedDays: undefined })
     expect(back.items[0]).toMatchObject({ version: 2, item: { price: 3 } })
+  })
+
+  it('goes on as a water change with what it knows of it', () => {
+    const values = { doseMl: 3, totalL: 60 } as never
+    expect(changeAt('conditioner', 2, { newL: 60, basis: 'WHOLE_TANK' }, values)?.query).toEqual({
+      litres: '60',
+      conditioner: '3',
+      dosedFor: 'WHOLE_TANK',
+    })
+    expect(changeAt('change', 2, {}, values)?.query).toEqual({ litres: '60' })
+    expect(changeAt('cut', 2, {}, values)).toBeUndefined()
+    expect(changeAt('change', 0, {}, values)).toBeUndefined()
+  })
+
+  it('of one piece is printed as it is cut, over pages that overlap', () => {
+    expect(
+      templateAt('cut', { shape: 'CIRCLE', holeMm: 25 }, { pieceWMm: 188, pieceHMm: 188 } as never)?.query,
+    ).toEqual({
+      aMm: '188',
+      bMm: '188',
+      shape: 'CIRCLE',
+      holeMm: '25',
+    })
+    const sheets = sheetsOf(2, 2, 'A4', false, 10, 10)
+    expect(sheets.map((sheet) => sheet.name)).toEqual(['A1', 'A2', 'B1', 'B2'])
+    expect(sheets[3]?.view).toEqual({ x: 180, y: 267, w: 190, h: 277 })
+    expect(sheetsOf(1, 1, 'LETTER', true, 10, 10)[0]?.view).toEqual({ x: 0, y: 0, w: 259.4, h: 195.9 })
   })
 
   it('says bands and ways in words', () => {

@@ -102,7 +102,7 @@ const LABELS: Record<string, string> = {
   plumbing: 'Hoses and bends let through',
   pore: 'Soak left in the pores',
   price: 'Price',
-  purpose: 'Against',
+  purpose: 'Works against',
   rate: 'An hour of yours is worth',
   ratedH: 'Rated hours of the lamp',
   ratedLph: 'Flow by the plate',
@@ -200,7 +200,7 @@ const LABELS: Record<string, string> = {
   'change.lengthMm': 'Tank length',
   'change.widthMm': 'Tank width',
   'uv.hours': 'Lit so far',
-  'uv.watts': 'Lamp',
+  'uv.watts': 'Lamp power',
   'vinegar.litres': 'Bath',
 }
 

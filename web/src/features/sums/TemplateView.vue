@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { computed, reactive } from 'vue'
+import { useRoute } from 'vue-router'
+import { BenchNav } from '@/features/bench'
+import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import { unitOf } from '@/shared/units'
+import { tell } from './measures'
+import { useAnswer } from './queries'
+import TemplateSheet from './TemplateSheet.vue'
+import { PAPERS, sheetsOf, type Paper } from './template'
+
+/** At the table: a piece of foam at true size, to be printed, checked by its bar, joined and laid on the sheet. */
+const MARGIN_MM = 10
+const OVERLAP_MM = 10
+
+const route = useRoute()
+const asked = (name: string) => Number(route.query[name] ?? 0)
+const piece = {
+  a: asked('aMm'),
+  b: asked('bMm') || asked('aMm'),
+  hole: asked('holeMm'),
+  round: route.query.shape === 'CIRCLE',
+}
+const form = reactive({ paper: (unitOf('LENGTH').symbol === 'm' ? 'A4' : 'LETTER') as Paper })
+const given = computed(() => ({
+  aMm: piece.a,
+  bMm: piece.b,
+  paper: form.paper,
+  marginMm: MARGIN_MM,
+  overlapMm: OVERLAP_MM,
+}))
+const tiles = useAnswer('tiles', given)
+const lying = computed(() => tiles.data.value?.values.turn === 'LANDSCAPE')
+const sheets = computed(() => {
+  const values = tiles.data.value?.values
+  return values
+    ? sheetsOf(Number(values.across), Number(values.down), form.paper, lying.value, MARGIN_MM, OVERLAP_MM)
+    : []
+})
+/** The paper as printers know it; true size needs it named. */
+const pageRule = computed(() => {
+  const [shorter, longer] = PAPERS[form.paper]
+  const size = lying.value
+    ? `${String(longer)}mm ${String(shorter)}mm`
+    : `${String(shorter)}mm ${String(longer)}mm`
+  return `@page { size: ${size}; margin: ${String(MARGIN_MM)}mm; }`
+})
+const print = () => {
+  globalThis.print()
+}
+</script>
+
+<template>
+  <main class="page">
+    <component :is="'style'">{{ pageRule }}</component>
+    <div class="screen">
+      <BenchNav />
+      <h1>Template at true size</h1>
+      <p v-if="tiles.isError.value" role="alert">
+        This size cannot be printed: a side lies between {{ tell('MILLIMETRES', 1) }} and
+        {{ tell('MILLIMETRES', 10_000) }}.
+      </p>
+      <template v-else>
+        <ChoiceRow
+          v-model="form.paper"
+          legend="Paper"
+          name="paper"
+          :choices="[
+            { value: 'A4', label: 'A4' },
+            { value: 'LETTER', label: 'Letter' },
+          ]"
+        />
+        <ol>
+          <li>Print at actual size, 100 %, without fitting to the page: {{ sheets.length }} pages.</li>
+          <li>Measure the bar on page A1. It must be 100 mm long; if it is not, the printer scales.</li>
+          <li>Lay the pages edge over edge where the crosses meet, and tape them.</li>
+          <li>Lay it on the foam and cut outside the line. The cut edge is sharp: cut away from the hand.</li>
+        </ol>
+        <el-button type="primary" :disabled="!sheets.length" @click="print">Print it</el-button>
+      </template>
+    </div>
+    <TemplateSheet
+      v-for="sheet in sheets"
+      :key="sheet.name"
+      :sheet="sheet"
+      :piece="piece"
+      :overlap="OVERLAP_MM"
+    />
+  </main>
+</template>
+
+<style scoped>
+ol {
+  padding-left: 20px;
+  margin: 14px 0;
+}
+
+@media print {
+  .screen {
+    display: none;
+  }
+
+  .page {
+    padding: 0;
+    margin: 0;
+  }
+}
+</style>
