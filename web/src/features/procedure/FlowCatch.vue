@@ -2,29 +2,30 @@
 import { computed, ref } from 'vue'
 import MeasureField from '@/shared/components/MeasureField.vue'
 import NumberField from '@/shared/components/NumberField.vue'
-import { say, typedNumber } from '@/shared/units'
+import { say, typedNumber, withUnit } from '@/shared/units'
 import { useNow } from '@/shared/now'
+import { ENOUGH, medianFlow, type Catch } from './catches'
 
-/** Flow by a timed container: start, stop, how much; or a rate read off a meter. */
+/** Flow by a timed container: caught three times, of which the middle one counts. One catch may do. */
 const emit = defineEmits<{ flow: [litresPerHour: number] }>()
 
-const HOUR_S = 3600
 const now = useNow()
 const started = ref<number>()
 const seconds = ref('')
 const litres = ref('')
+const catches = ref<Catch[]>([])
 const kept = ref<number>()
 
 const running = computed(() =>
   started.value === undefined ? undefined : Math.max(0, Math.round((now.value - started.value) / 1000)),
 )
-const rate = computed(() => {
+const typed = computed<Catch | undefined>(() => {
   const caught = typedNumber(litres.value)
   const took = typedNumber(seconds.value)
-  return caught !== undefined && took !== undefined && caught > 0 && took > 0
-    ? (caught / took) * HOUR_S
-    : undefined
+  return caught && took && caught > 0 && took > 0 ? { litres: caught, seconds: took } : undefined
 })
+const all = computed(() => (typed.value ? [...catches.value, typed.value] : catches.value))
+const rate = computed(() => medianFlow(all.value))
 
 function turn() {
   if (started.value === undefined) {
@@ -34,6 +35,13 @@ function turn() {
   seconds.value = ((Date.now() - started.value) / 1000).toFixed(1)
   started.value = undefined
 }
+
+/** The vessel stays the same from catch to catch. */
+function again() {
+  catches.value = all.value
+  seconds.value = ''
+}
+const drop = (index: number) => (catches.value = catches.value.filter((_one, at) => at !== index))
 
 function keep() {
   if (rate.value === undefined) return
@@ -49,10 +57,20 @@ function keep() {
     </el-button>
     <NumberField v-model="seconds" label="Seconds" name="seconds" unit="s" />
     <MeasureField v-model="litres" label="Caught" name="litres" quantity="VOLUME" />
+    <el-button v-if="typed && all.length < ENOUGH" @click="again">Catch again</el-button>
     <el-button type="primary" :disabled="rate === undefined" @click="keep">
       {{ rate === undefined ? 'Keep the flow' : `Keep ${say('FLOW', rate)}` }}
     </el-button>
+    <ul v-if="catches.length" class="small" aria-label="Catches">
+      <li v-for="(one, index) in catches" :key="index">
+        {{ say('VOLUME', one.litres) }} in {{ withUnit(one.seconds, 's') }}
+        <el-button text :aria-label="`Take out catch ${index + 1}`" @click="drop(index)">Take out</el-button>
+      </li>
+    </ul>
     <p v-if="kept !== undefined" class="quiet" role="status">Kept: {{ say('FLOW', kept) }}</p>
+    <p v-else-if="all.length && all.length < ENOUGH" class="quiet">
+      Catch {{ ENOUGH }} times, and the middle one counts; once is good to a tenth.
+    </p>
   </div>
 </template>
 
@@ -65,7 +83,13 @@ function keep() {
   max-width: 640px;
 }
 
+.catch > p,
+.catch > ul {
+  grid-column: 1 / -1;
+}
+
 .el-button {
   min-height: var(--touch);
+  margin: 0;
 }
 </style>

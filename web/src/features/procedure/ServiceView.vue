@@ -116,6 +116,7 @@ const grade = (finding: Finding | undefined) => {
         <template v-else>
           <div class="steps">
             <StepNow
+              :tank="guided.view.value.place.tankId"
               :step="current"
               :steps="steps"
               :finding="progress.findings.get(current.id)"

@@ -1,14 +1,29 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { FindingPick } from '@/features/visit'
 import CautionNote from '@/shared/components/CautionNote.vue'
 import type { Finding } from '@/shared/words'
 import { toldBefore } from './cautions'
 import FlowCatch from './FlowCatch.vue'
 import type { Step } from './queries'
+import TopUp from './TopUp.vue'
 
 /** The step to do now: large, with its reason, its cautions, and what is written down here. */
-defineProps<{ step: Step; steps: Step[]; finding?: Finding; running: boolean }>()
+const props = defineProps<{
+  step: Step
+  steps: Step[]
+  tank: number
+  finding?: Finding
+  running: boolean
+}>()
 const emit = defineEmits<{ grade: [finding: Finding | undefined]; time: []; flow: [litresPerHour: number] }>()
+
+/** Tank water that the steps before this one drew, litres. */
+const drawn = computed(() =>
+  props.steps
+    .slice(0, props.steps.indexOf(props.step))
+    .reduce((litres, step) => litres + (step.drawnL ?? 0), 0),
+)
 </script>
 
 <template>
@@ -32,6 +47,7 @@ const emit = defineEmits<{ grade: [finding: Finding | undefined]; time: []; flow
       :grades="step.grades"
       @update:model-value="(grade) => emit('grade', grade)"
     />
+    <TopUp v-if="step.effects.includes('TOPPED_UP') && drawn > 0" :tank="tank" :litres="drawn" />
     <FlowCatch
       v-if="step.captures === 'FLOW_BEFORE' || step.captures === 'FLOW_AFTER'"
       :key="step.id"

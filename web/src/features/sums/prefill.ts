@@ -38,7 +38,7 @@ const from = (value: unknown, words: string): Origin | undefined =>
 /** What stands in the fields of a sum: what is measured or said of the tank, then what was kept, then what is usual. */
 export function prefill(sum: Sum, known: Known): Record<string, Origin> {
   const live = { ...ofTank(known), ...ofFilter(known), ...ofVessels(known), ...special(sum.name, known) }
-  const kept = ofKept(sum.name, known.kept ?? [])
+  const kept = ofKept(sum, known.kept ?? [])
   const usual = ofHabit(sum.name, known)
   const found: Record<string, Origin> = {}
   for (const { name } of sum.fields) {
@@ -223,14 +223,16 @@ function bottle(known: Known): Origin | undefined {
   return item?.shelf && from(item.shelf.ready, 'from Stores')
 }
 
-function ofKept(sum: string, kept: Kept[]): Origins {
+/** What can harm is asked every time; it is never taken from the last. */
+function ofKept({ name: sum, fields }: Sum, kept: Kept[]): Origins {
+  const asked = new Set(fields.filter((field) => field.type === 'FLAG').map((field) => field.name))
   const origins: Origins = {}
   const sources = kept.filter(
     (one) => one.sum === sum || (WITH_FOOTPRINT.has(sum) && WITH_FOOTPRINT.has(one.sum)),
   )
   for (const source of sources.toSorted((a, b) => Number(b.sum === sum) - Number(a.sum === sum))) {
     for (const [name, value] of Object.entries(source.given as Given)) {
-      if (source.sum !== sum && !FOOTPRINT.includes(name)) continue
+      if (asked.has(name) || (source.sum !== sum && !FOOTPRINT.includes(name))) continue
       origins[name] ??= from(value, `as you gave it ${shortDay(source.keptAt.slice(0, 10))}`)
     }
   }

@@ -193,6 +193,16 @@ describe('what a sum knows beforehand', () => {
     expect(prefill(sumOf('hold'), { tank, kept }).lengthMm).toBeUndefined()
   })
 
+  it('asks anew every time what can harm', () => {
+    const given = { acidPct: 5, bleachNear: false }
+    const bath = prefill(sumOf('vinegar'), {
+      kept: [{ sum: 'vinegar', given, keptAt: '2026-05-01T08:00:00Z' }],
+    })
+
+    expect(bath.acidPct?.value).toBe(5)
+    expect(bath.bleachNear).toBeUndefined()
+  })
+
   it('draws in the keeper’s tubs, and in the tank’s bucket where there are none', () => {
     expect(prefill(sumOf('buckets'), { tank }).tubsL?.value).toEqual([9])
     const vessels = [{ id: 'a', kind: 'TUB' as const, name: 'Blue', millilitres: 12_000 }]

@@ -75,6 +75,7 @@ class ArchitectureTest {
                             "people",
                             "stock",
                             "trial",
+                            "sums",
                             "mail")));
 
     private static final Set<String> GROUND = Set.of("problem", "storage");

@@ -55,7 +55,7 @@ record Bound(Template template, Optional<PathStage> stage, Optional<Tray> tray, 
                     .replace("{second}", tubs.second())
                     .replace("{cleanest}", tap() || tubs.count() > 0 ? tubs.cleanest(tap()) : "")
                     .replace("{bio}", tubs.count() == 0 ? "tank water" : tubs.bioTub())
-                    .replace("{draw}", tubs.count() == 0 ? "" : tubs.drawn(tap(), units()))
+                    .replace("{draw}", tubs.count() == 0 ? "" : tubs.drawn(tap(), situation.means()))
                     .replace("{vacuum}", atMost(vacuumLitres))
                     .replace("{media}", media(situation));
         }

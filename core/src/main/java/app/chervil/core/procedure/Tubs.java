@@ -4,7 +4,9 @@ import app.chervil.core.calc.Check;
 import app.chervil.core.calc.Quantity;
 import app.chervil.core.calc.Unit;
 import app.chervil.core.calc.Units;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Tubs of tank water for rinsing: as many as the work wants, as large as the keeper's buckets, and never more of the tank
@@ -23,14 +25,26 @@ public record Tubs(int count, double litresEach, boolean bio) {
     private static final List<String> NUMBERS = List.of("one", "two", "three");
 
     /**
+     * A tub or bucket of the keeper's own.
+     *
+     * @param litres to its brim, above zero
+     */
+    public record Vessel(String name, double litres) {
+        public Vessel {
+            Check.positive("litres", litres);
+        }
+    }
+
+    /**
      * What a keeper draws with, and how much a tank can give.
      *
      * @param bucketL volume of a bucket in litres; two thirds of it are used; above zero
      * @param tankL net volume of the tank in litres; above zero
      * @param share of the tank that a service may draw in all, above 0 to 1
      * @param units in which the keeper's buckets are marked
+     * @param vessels tubs and buckets the keeper has, told apart by name; none if nobody said
      */
-    public record Means(double bucketL, double tankL, double share, Units units) {
+    public record Means(double bucketL, double tankL, double share, Units units, List<Vessel> vessels) {
         /** A bucket of 8 L, a quarter of the tank. */
         public static final double USUAL_BUCKET_L = 8;
 
@@ -38,10 +52,13 @@ public record Tubs(int count, double litresEach, boolean bio) {
 
         /** Means marked in litres. */
         public Means(double bucketL, double tankL, double share) {
-            this(bucketL, tankL, share, Units.METRIC);
+            this(bucketL, tankL, share, Units.METRIC, List.of());
         }
 
         public Means {
+            vessels = vessels.stream()
+                    .sorted(Comparator.comparingDouble(Vessel::litres))
+                    .toList();
             Check.positive("bucketL", bucketL);
             Check.positive("tankL", tankL);
             Check.within("share", share, 0.01, 1);
@@ -51,9 +68,24 @@ public record Tubs(int count, double litresEach, boolean bio) {
             return share * tankL;
         }
 
+        /** Litres drawn into one tub at most: two thirds of the bucket, or of the largest vessel if that is smaller. */
+        private double fill() {
+            double largest = vessels.isEmpty()
+                    ? bucketL
+                    : vessels.get(vessels.size() - 1).litres();
+            return FILLED * Math.min(bucketL, largest);
+        }
+
+        /** The smallest vessel that is no more than two thirds full with so much. */
+        Optional<Vessel> vesselFor(double litres) {
+            return vessels.stream()
+                    .filter(one -> FILLED * one.litres() >= litres - 1e-9)
+                    .findFirst();
+        }
+
         /** The same with another share. */
         Means sharing(double other) {
-            return new Means(bucketL, tankL, other, units);
+            return new Means(bucketL, tankL, other, units, vessels);
         }
 
         /** Litres as far as the marks of a bucket go: down to the next one, and half a litre or a tenth of a gallon at least. */
@@ -80,7 +112,7 @@ public record Tubs(int count, double litresEach, boolean bio) {
         while (count > 1 && most / count < LEAST_LITRES) {
             count--;
         }
-        double each = Math.min(FILLED * means.bucketL(), most / count);
+        double each = Math.min(means.fill(), most / count);
         return new Tubs(count, each < LEAST_LITRES ? Math.floor(each * 10) / 10 : means.marked(each), bio);
     }
 
@@ -160,8 +192,9 @@ public record Tubs(int count, double litresEach, boolean bio) {
         return name(count);
     }
 
-    /** The water to be drawn, in words; of how much tank water, and what for. */
-    String drawn(boolean tap, Units units) {
+    /** The water to be drawn, in words; of how much tank water, what for, and in which of the keeper's own. */
+    String drawn(boolean tap, Means means) {
+        Units units = means.units();
         String each = units.say(Quantity.VOLUME, litresEach);
         String number = count == 1 ? "one " + vessel() : NUMBERS.get(count - 1) + " " + vessel() + "s";
         String what = count == 1
@@ -169,6 +202,9 @@ public record Tubs(int count, double litresEach, boolean bio) {
                 : "Fill " + number + " with " + each + " of tank water each";
         String keeps =
                 tap ? "; it is for the bio media, foam is rinsed under the tap" : "; the last is for the bio media";
-        return what + (bio && (tap || count > 1) ? keeps : "") + ".";
+        String own = means.vesselFor(litresEach)
+                .map(one -> " “" + one.name() + "” is large enough.")
+                .orElse("");
+        return what + (bio && (tap || count > 1) ? keeps : "") + "." + own;
     }
 }

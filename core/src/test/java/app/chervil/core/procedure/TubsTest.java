@@ -7,6 +7,7 @@ import app.chervil.core.calc.Quantity;
 import app.chervil.core.calc.Unit;
 import app.chervil.core.calc.Units;
 import app.chervil.core.procedure.Tubs.Means;
+import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -76,7 +77,7 @@ class TubsTest {
         assertThat(one.pours(false)).isTrue();
         assertThat(one.first(false)).isEqualTo("over an empty bucket, pouring water from the tub by jug,");
         assertThat(one.bioTub()).isEqualTo("the tub");
-        assertThat(one.drawn(false, Units.METRIC)).isEqualTo("Fill one tub with 1 L of tank water.");
+        assertThat(one.drawn(false, USUAL)).isEqualTo("Fill one tub with 1 L of tank water.");
     }
 
     @Test
@@ -85,7 +86,7 @@ class TubsTest {
 
         assertThat(bio.first(true)).isEqualTo("under the tap");
         assertThat(bio.hasSecond(true)).isFalse();
-        assertThat(bio.drawn(true, Units.METRIC))
+        assertThat(bio.drawn(true, USUAL))
                 .isEqualTo("Fill one bucket with 5 L of tank water; it is for the bio media, foam is rinsed under the"
                         + " tap.");
     }
@@ -97,7 +98,7 @@ class TubsTest {
         assertThat(three.first(false)).isEqualTo("in tub one");
         assertThat(three.second()).isEqualTo("in tub two");
         assertThat(three.bioTub()).isEqualTo("tub three");
-        assertThat(three.drawn(false, Units.METRIC))
+        assertThat(three.drawn(false, USUAL))
                 .isEqualTo("Fill three tubs with 2.5 L of tank water each; the last is for the bio media.");
     }
 
@@ -111,11 +112,23 @@ class TubsTest {
     void a_bucket_marked_in_gallons_is_filled_to_a_mark() {
         Units us = Units.of(Unit.US_GALLON);
         Means means = new Means(
-                us.of(Quantity.VOLUME).stored(2), us.of(Quantity.VOLUME).stored(29), 0.25, us);
+                us.of(Quantity.VOLUME).stored(2), us.of(Quantity.VOLUME).stored(29), 0.25, us, List.of());
 
         Tubs tubs = Tubs.of(2, true, means);
 
-        assertThat(tubs.drawn(false, us))
+        assertThat(tubs.drawn(false, means))
                 .isEqualTo("Fill three buckets with 1.3 gal of tank water each; the last is for the bio media.");
+    }
+
+    @Test
+    void the_keepers_own_tub_that_holds_it_is_named_and_a_small_one_is_not_overfilled() {
+        List<Tubs.Vessel> own = List.of(new Tubs.Vessel("White bucket", 12), new Tubs.Vessel("Blue tub", 8));
+        Means large = new Means(8, 220, 0.25, Units.METRIC, own);
+        Means small = new Means(8, 220, 0.25, Units.METRIC, List.of(new Tubs.Vessel("Jug", 3)));
+
+        assertThat(Tubs.of(1, false, large).drawn(false, large))
+                .isEqualTo("Fill one bucket with 5 L of tank water. “Blue tub” is large enough.");
+        assertThat(Tubs.of(1, false, small).litresEach()).isEqualTo(2);
+        assertThatThrownBy(() -> new Tubs.Vessel("Sieve", 0)).isInstanceOf(IllegalArgumentException.class);
     }
 }

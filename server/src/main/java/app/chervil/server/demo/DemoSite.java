@@ -23,18 +23,21 @@ class DemoSite implements SmartInitializingSingleton {
     private final DemoPlanning planning;
 
     private final DemoStores stores;
+    private final DemoSums sums;
 
     DemoSite(
             AccountOperations accounts,
             DemoTanks tanks,
             DemoFurtherTanks further,
             DemoPlanning planning,
-            DemoStores stores) {
+            DemoStores stores,
+            DemoSums sums) {
         this.accounts = accounts;
         this.tanks = tanks;
         this.further = further;
         this.planning = planning;
         this.stores = stores;
+        this.sums = sums;
     }
 
     @Override
@@ -55,6 +58,7 @@ class DemoSite implements SmartInitializingSingleton {
         further.turtleBank(marit);
         planning.arrange(marit);
         stores.fill(marit);
+        sums.keep(marit);
         LOG.info("Demo site loaded");
     }
 

@@ -31,6 +31,7 @@ import app.chervil.server.procedure.ProcedureView.Draw;
 import app.chervil.server.procedure.ProcedureView.HeldWork;
 import app.chervil.server.procedure.ProcedureView.StepView;
 import app.chervil.server.procedure.ProcedureView.Thing;
+import app.chervil.server.sums.SumOperations;
 import app.chervil.server.tank.TankOperations;
 import java.util.ArrayList;
 import java.util.List;
@@ -52,12 +53,19 @@ public class ProcedureOperations {
     private final FilterOperations filters;
     private final SiteBooks books;
     private final AccountOperations accounts;
+    private final SumOperations sums;
 
-    ProcedureOperations(TankOperations tanks, FilterOperations filters, SiteBooks books, AccountOperations accounts) {
+    ProcedureOperations(
+            TankOperations tanks,
+            FilterOperations filters,
+            SiteBooks books,
+            AccountOperations accounts,
+            SumOperations sums) {
         this.tanks = tanks;
         this.filters = filters;
         this.books = books;
         this.accounts = accounts;
+        this.sums = sums;
     }
 
     /**
@@ -120,7 +128,8 @@ public class ProcedureOperations {
                 tank.setting().bucketL(),
                 tank.netVolumeL(),
                 tank.setting().drawShare(),
-                accounts.units(who).measures());
+                accounts.units(who).measures(),
+                sums.tubs(who));
         return new Situation(filter.name(), filter.passport(), practice(tank), means, path(filter), work);
     }
 

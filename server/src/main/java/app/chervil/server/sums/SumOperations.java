@@ -1,5 +1,6 @@
 package app.chervil.server.sums;
 
+import app.chervil.core.procedure.Tubs;
 import app.chervil.core.sums.Field;
 import app.chervil.core.sums.KeptRules;
 import app.chervil.core.sums.Outcome;
@@ -189,7 +190,7 @@ public class SumOperations {
      * @throws Rejected if there are too many
      */
     @Transactional
-    void saveVessel(SignedIn who, UUID id, VesselInput input) {
+    public void saveVessel(SignedIn who, UUID id, VesselInput input) {
         List<VesselRow> there = mapper.listVessels(who.siteId());
         boolean isNew = there.stream().noneMatch(one -> one.id().equals(id));
         new Rejected.Gatherer()
@@ -207,12 +208,12 @@ public class SumOperations {
         }
     }
 
-    /** What the site's tubs hold, in litres, smallest first. */
+    /** The site's tubs and buckets. */
     @Transactional(readOnly = true)
-    public List<Double> tubs(SignedIn who) {
+    public List<Tubs.Vessel> tubs(SignedIn who) {
         return mapper.listVessels(who.siteId()).stream()
                 .filter(row -> row.kind() == VesselInput.Kind.TUB)
-                .map(row -> row.millilitres() / 1000)
+                .map(row -> new Tubs.Vessel(row.name(), row.millilitres() / 1000))
                 .toList();
     }
 }

@@ -13,7 +13,7 @@ import jakarta.validation.constraints.Size;
  * @param name as it is called at the tank
  * @param millilitres that it holds to its brim or mark
  */
-record VesselInput(
+public record VesselInput(
         @NotNull(message = "Choose one.") Kind kind,
 
         @NotBlank(message = "What is it called?") @Size(max = 40, message = "At most 40 characters.")
@@ -25,7 +25,7 @@ record VesselInput(
         Double millilitres) {
 
     /** What it is for. */
-    enum Kind {
+    public enum Kind {
         TUB,
         CAP
     }

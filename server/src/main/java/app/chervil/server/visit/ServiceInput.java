@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param doneOn today or earlier
  * @param doneBy who did it, by name
  * @param minutes absent if nobody looked at the clock
- * @param tasks none if only the flow was measured
+ * @param tasks none if only the flow was measured, or a chore done that the note names
  * @param note may be empty
  * @param circumstances absent if nothing else is known
  */

@@ -9,6 +9,7 @@ import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import app.chervil.core.procedure.Tubs;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.problem.NotFound;
@@ -99,6 +100,6 @@ class SumOperationsTest {
                         new VesselRow(new UUID(0, 1), VesselInput.Kind.TUB, "Small", 8000),
                         new VesselRow(new UUID(0, 2), VesselInput.Kind.CAP, "Cap", 5)));
 
-        assertThat(operations.tubs(MARIT)).containsExactly(8.0);
+        assertThat(operations.tubs(MARIT)).containsExactly(new Tubs.Vessel("Small", 8));
     }
 }

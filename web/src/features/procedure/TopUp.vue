@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { sumAt, tellDose, tellLitres, useAnswer, useKept } from '@/features/sums'
+
+/** What goes into the water that tops the tank up: how much, its conditioner, hot and cold, as far as the bench knows. */
+const props = defineProps<{
+  tank: number
+  /** Tank water that was drawn, litres; the tank wants as much back. */
+  litres: number
+}>()
+
+const kept = useKept(() => props.tank)
+const givenTo = (name: string) => kept.data.value?.find((one) => one.sum === name)?.given
+const dosed = computed(() => {
+  const given = givenTo('conditioner')
+  return given && { ...given, newL: props.litres, plannedMl: undefined }
+})
+const mixed = computed(() => {
+  const given = givenTo('mix')
+  return given && { ...given, litres: props.litres }
+})
+const conditioner = useAnswer('conditioner', dosed)
+const mix = useAnswer('mix', mixed)
+</script>
+
+<template>
+  <ul class="top-up">
+    <li>About {{ tellLitres(litres) }} were drawn.</li>
+    <li v-if="dosed && conditioner.data.value">
+      Conditioner: <b>{{ tellDose(Number(conditioner.data.value.values.doseMl)) }}</b>,
+      {{ conditioner.data.value.values.units }} of your measure.
+    </li>
+    <li v-else>
+      <RouterLink :to="sumAt('conditioner', tank, { newL: litres })">How much conditioner?</RouterLink>
+    </li>
+    <li v-if="mixed && mix.data.value">
+      <b>{{ tellLitres(Number(mix.data.value.values.hotL)) }}</b> hot and
+      <b>{{ tellLitres(Number(mix.data.value.values.coldL)) }}</b> cold; check with a thermometer.
+    </li>
+    <li v-else>
+      <RouterLink :to="sumAt('mix', tank, { litres })">How much hot water?</RouterLink>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.top-up {
+  margin-bottom: 14px;
+  font-size: 17px;
+}
+
+li {
+  padding: 6px 0;
+}
+
+a {
+  display: inline-block;
+  padding: 10px 0;
+}
+</style>

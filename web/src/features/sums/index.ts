@@ -1,0 +1,8 @@
+import { tell } from './measures'
+
+export { sumAt } from './handoff'
+export { useAnswer, useKept } from './queries'
+
+/** A volume and a dose as sums tell them. */
+export const tellLitres = (litres: number) => tell('LITRES', litres)
+export const tellDose = (millilitres: number) => tell('MILLILITRES', millilitres)
