@@ -97,9 +97,11 @@ public record ServiceInput(
         return circumstances == null ? Circumstances.NONE : circumstances;
     }
 
-    /** Whether anything was done or measured at all. */
+    /** Whether anything was done, measured or noted at all. */
     boolean saysSomething() {
-        return !tasks.isEmpty() || flows.stream().anyMatch(flow -> flow.before() != null || flow.after() != null);
+        return !tasks.isEmpty()
+                || !note.isBlank()
+                || flows.stream().anyMatch(flow -> flow.before() != null || flow.after() != null);
     }
 
     /**
