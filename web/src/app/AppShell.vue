@@ -83,4 +83,16 @@ const logHere = () =>
     display: block;
   }
 }
+
+/* Paper has no places to go to. */
+@media print {
+  .app {
+    display: block;
+  }
+
+  .app :deep(nav),
+  .skip {
+    display: none;
+  }
+}
 </style>

@@ -20,6 +20,7 @@ const props = defineProps<{
   wrong: boolean
 }>()
 
+const MOST_NAMED = 3
 const says = computed(() => (props.answer ? props.page.says(props.answer.values) : ''))
 const drawing = computed(() =>
   props.answer && props.given ? drawingOf(props.sum.name, props.given, props.answer.values) : undefined,
@@ -29,7 +30,11 @@ const wanted = computed(() => {
   const names = props.missing.map((path) =>
     labelFor(props.sum.name, path.replace(/^.*\./, '').replace(/\[\d+\]$/, '')),
   )
-  return [...new Set(names)].map((name) => name.toLowerCase().replace(/\?$/, '')).join(', ')
+  const all = [...new Set(names)].map((name) =>
+    name.replace(/^./, (first) => first.toLowerCase()).replace(/\?$/, ''),
+  )
+  const more = all.length - MOST_NAMED
+  return more > 0 ? `${all.slice(0, MOST_NAMED).join(', ')} and ${String(more)} more` : all.join(', ')
 })
 </script>
 

@@ -83,7 +83,7 @@ legend {
 }
 
 .less {
-  margin-top: 28px;
+  align-self: end;
 }
 
 .more {
@@ -92,10 +92,6 @@ legend {
 
 @media (width <= 640px) {
   .row {
-    grid-template-columns: 1fr 1fr auto;
-  }
-
-  .named {
     grid-template-columns: 1fr 1fr;
   }
 }

@@ -24,7 +24,7 @@ if (route.query.tank) tank.value = Number(route.query.tank)
 watch(
   tanks.data,
   (all) => {
-    if (!all?.some((one) => one.id === tank.value)) tank.value = all?.[0]?.id ?? 0
+    if (all && !all.some((one) => one.id === tank.value)) tank.value = all[0]?.id ?? 0
   },
   { immediate: true },
 )

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, reactive } from 'vue'
+import { computed, onUnmounted, reactive, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { BenchNav } from '@/features/bench'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
@@ -45,6 +45,14 @@ const pageRule = computed(() => {
     : `${String(shorter)}mm ${String(longer)}mm`
   return `@page { size: ${size}; margin: ${String(MARGIN_MM)}mm; }`
 })
+const pageStyle = new CSSStyleSheet()
+watchEffect(() => {
+  pageStyle.replaceSync(pageRule.value)
+})
+document.adoptedStyleSheets = [...document.adoptedStyleSheets, pageStyle]
+onUnmounted(() => {
+  document.adoptedStyleSheets = document.adoptedStyleSheets.filter((one) => one !== pageStyle)
+})
 const print = () => {
   globalThis.print()
 }
@@ -52,7 +60,6 @@ const print = () => {
 
 <template>
   <main class="page">
-    <component :is="'style'">{{ pageRule }}</component>
     <div class="screen">
       <BenchNav />
       <h1>Template at true size</h1>
@@ -92,6 +99,7 @@ const print = () => {
 <style scoped>
 ol {
   padding-left: 20px;
+  list-style: decimal;
   margin: 14px 0;
 }
 

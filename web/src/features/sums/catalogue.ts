@@ -155,6 +155,7 @@ export const PAGES: Page[] = [
         number(v, 'buyKg') > 0 ? `; ${tell('KILOGRAMS', number(v, 'buyKg'))} to buy` : '; it is all there'
       }.`,
     unsure: 'Good to a factor of two; your tests decide.',
+    finer: ['per100'],
   },
   {
     name: 'hold',

@@ -1,6 +1,7 @@
 import { tell } from './measures'
 
 export { sumAt } from './handoff'
+export { litresAMmOf } from './prefill'
 export { useAnswer, useKept } from './queries'
 
 /** A volume and a dose as sums tell them. */

@@ -27,6 +27,7 @@ export interface Known {
 
 type Origins = Record<string, Origin | undefined>
 
+const MM3_A_LITRE = 1e6
 const USUAL_SHARE = 0.25
 const POURED_KG_A_LITRE = 0.6
 const WITH_FOOTPRINT = new Set(['change', 'siphon', 'topoff', 'draindown'])
@@ -237,6 +238,14 @@ function ofKept({ name: sum, fields }: Sum, kept: Kept[]): Origins {
     }
   }
   return origins
+}
+
+/** Litres in a millimetre of a tank's level, by the footprint that was given last; undefined if none was. */
+export function litresAMmOf(kept: Kept[]): number | undefined {
+  const given = kept.find(
+    (one) => WITH_FOOTPRINT.has(one.sum) && one.given.lengthMm && one.given.widthMm,
+  )?.given
+  return given && (Number(given.lengthMm) * Number(given.widthMm)) / MM3_A_LITRE
 }
 
 function ofHabit(sum: string, known: Known): Origins {

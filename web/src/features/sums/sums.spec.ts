@@ -7,7 +7,7 @@ import { asJson, asSvg } from './files'
 import { read, rowOf, toTyped } from './given'
 import { fieldOf, scaleOf, storedOf, tell } from './measures'
 import { drawingOf } from './picture'
-import { prefill } from './prefill'
+import { litresAMmOf, prefill } from './prefill'
 import type { Field, Given, Kept, Measure, Sum } from './queries'
 import { asText, linesOf } from './results'
 import { answerWord, choiceFor, labelFor, warningFor } from './words'
@@ -191,6 +191,11 @@ describe('what a sum knows beforehand', () => {
   it('lends a footprint from one sum to another, but no other length', () => {
     expect(prefill(sumOf('siphon'), { tank, kept }).lengthMm?.value).toBe(1200)
     expect(prefill(sumOf('hold'), { tank, kept }).lengthMm).toBeUndefined()
+  })
+
+  it('tells how far a litre lowers a tank whose footprint was given', () => {
+    expect(litresAMmOf(kept)).toBe(0.6)
+    expect(litresAMmOf(kept.slice(0, 1))).toBeUndefined()
   })
 
   it('asks anew every time what can harm', () => {

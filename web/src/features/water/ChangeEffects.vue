@@ -9,6 +9,8 @@ const props = defineProps<{
   /** Of the tank, litres. */
   volume: number
   litres?: number
+  /** Litres in a millimetre of its level; absent if nobody measured it. */
+  litresAMm?: number
   /** Temperature of the new water, °C. */
   newC?: number
   last: Reading[]
@@ -37,6 +39,10 @@ const step = computed(() =>
       <li>
         <b>{{ numberWords(100 * effects.share, 0) }} %</b> new water: {{ say('VOLUME', litres ?? 0) }} of
         {{ say('VOLUME', volume) }}.
+      </li>
+      <li v-if="litresAMm">
+        Its level falls by about <b>{{ say('SIZE', (litres ?? 0) / litresAMm) }}</b>, more where stones take
+        up room.
       </li>
       <li v-if="effects.temperature">
         The tank goes from {{ say('TEMPERATURE', effects.temperature.before) }} to

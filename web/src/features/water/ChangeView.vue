@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { litresAMmOf, sumAt, useKept } from '@/features/sums'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
@@ -53,6 +54,12 @@ const litres = computed(() => {
   const share = typedNumber(form.share)
   return share === undefined ? undefined : (share / 100) * volume.value
 })
+const known = computed(() => (Number.isFinite(litres.value) ? litres.value : undefined))
+const share = computed(() =>
+  known.value && volume.value ? Number((known.value / volume.value).toPrecision(4)) : undefined,
+)
+const kept = useKept(() => props.tank)
+const litresAMm = computed(() => litresAMmOf(kept.data.value ?? []))
 const tankTemperature = computed(() =>
   water.data.value?.last.find((reading) => reading.parameter === 'TEMPERATURE'),
 )
@@ -138,6 +145,9 @@ async function save(confirmed = false) {
         hint="The product’s label decides the dose."
         :error="errors.conditionerMl"
       />
+      <RouterLink class="sum" :to="sumAt('conditioner', props.tank, { newL: litres })"
+        >How much conditioner?</RouterLink
+      >
       <ChoiceRow
         v-if="form.conditioner"
         v-model="form.dosedFor"
@@ -161,6 +171,9 @@ async function save(confirmed = false) {
         :hint="tankTemperature ? `The tank was at ${words(tankTemperature, CELSIUS)}.` : 'Match the tank.'"
         :error="errors.newWaterC"
       />
+      <RouterLink class="sum" :to="sumAt('mix', props.tank, { litres, share })"
+        >How much hot water?</RouterLink
+      >
       <MomentField
         v-model="form.at"
         label="When"
@@ -179,6 +192,7 @@ async function save(confirmed = false) {
         <ChangeEffects
           :volume="volume"
           :litres="litres"
+          :litres-a-mm="litresAMm"
           :new-c="typedNumber(form.temperature)"
           :last="water.data.value?.last ?? []"
           :tap="water.data.value?.tap ?? []"
