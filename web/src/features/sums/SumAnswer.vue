@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { inOurUnits } from '@/shared/units'
 import CautionNote from '@/shared/components/CautionNote.vue'
 import type { Page } from './catalogue'
 import { drawingOf } from './picture'
@@ -45,7 +46,9 @@ const wanted = computed(() => {
     <p v-else class="says quiet">{{ wanted ? `Still to say: ${wanted}.` : 'Working it out …' }}</p>
     <template v-if="answer">
       <ul v-if="answer.warnings.length" class="warnings">
-        <li v-for="warning in answer.warnings" :key="warning">{{ warningFor(sum.name, warning) }}</li>
+        <li v-for="warning in answer.warnings" :key="warning">
+          {{ inOurUnits(warningFor(sum.name, warning)) }}
+        </li>
       </ul>
       <SumPicture v-if="drawing" :drawing="drawing" />
       <dl>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import type { Filter } from '@/features/filter'
 import type { Tank } from '@/features/tank'
 import SelectField from '@/shared/components/SelectField.vue'
 import type { Page } from './catalogue'
@@ -21,11 +22,11 @@ const asksFilter = computed(() =>
     props.sum.name,
   ),
 )
-const fitting = computed(() => (filters.data.value ?? []).toSorted((a, b) => rank(b.kind) - rank(a.kind)))
+const fitting = computed(() => (filters.data.value ?? []).toSorted((a, b) => rank(b) - rank(a)))
 /** Which filter a sum is most likely about. */
-function rank(kind: string): number {
-  if (props.sum.name === 'uv') return kind === 'UV_UNIT' ? 2 : 0
-  if (props.sum.name === 'socks' || props.sum.name === 'topoff') return kind === 'SUMP' ? 2 : 0
+function rank({ kind, stages }: Filter): number {
+  if (props.sum.name === 'uv') return stages.some((stage) => stage.kind === 'UV_LAMP') ? 1 : 0
+  if (props.sum.name === 'socks' || props.sum.name === 'topoff') return kind === 'SUMP' ? 1 : 0
   return kind === 'AIR_SPONGE' ? -1 : 0
 }
 watch(

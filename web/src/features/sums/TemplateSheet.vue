@@ -63,6 +63,10 @@ const crosses = computed(() => {
   break-after: page;
 }
 
+.sheet:last-child {
+  break-after: auto;
+}
+
 .outline {
   fill: none;
   stroke: black;

@@ -12,6 +12,8 @@ import { PAPERS, sheetsOf, type Paper } from './template'
 /** At the table: a piece of foam at true size, to be printed, checked by its bar, joined and laid on the sheet. */
 const MARGIN_MM = 10
 const OVERLAP_MM = 10
+/** By which a page is larger than what is on it, so that rounding never breaks a sheet in two. */
+const SLACK_MM = 0.5
 
 const route = useRoute()
 const asked = (name: string) => Number(route.query[name] ?? 0)
@@ -43,7 +45,7 @@ const pageRule = computed(() => {
   const size = lying.value
     ? `${String(longer)}mm ${String(shorter)}mm`
     : `${String(shorter)}mm ${String(longer)}mm`
-  return `@page { size: ${size}; margin: ${String(MARGIN_MM)}mm; }`
+  return `@page { size: ${size}; margin: ${String(MARGIN_MM - SLACK_MM)}mm; }`
 })
 const pageStyle = new CSSStyleSheet()
 watchEffect(() => {

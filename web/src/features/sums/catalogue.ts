@@ -177,7 +177,7 @@ export const PAGES: Page[] = [
     group: 'Foam and paper',
     says: (v) =>
       `${some(number(v, 'best'), 'piece')} from a sheet; you need ${some(number(v, 'sheets'), 'sheet')}.`,
-    unsure: 'Foam cuts to ± 2 mm.',
+    unsure: 'A knife is always off by a little; press the foam flat while you cut.',
     finer: ['oversizeMm', 'holeMm', 'kerfMm', 'lifeDays', 'thickMm', 'depthMm', 'notches'],
   },
   {

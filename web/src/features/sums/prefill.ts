@@ -100,11 +100,15 @@ function ofFilter(known: Known): Origins {
     kind: from(filter.kind, `from ${filter.name}`),
     cleanLph: clean && from(clean.afterLph, `after the service of ${shortDay(clean.on)}`),
     measuredLph: measured,
-    flowLph: measured,
+    flowLph: measured ?? half(filter.rating.flowLph),
     loading:
       opening?.loading && from(Math.min(1.5, opening.loading.likely), `likely by now in ${filter.name}`),
   }
 }
+
+/** What keepers expect of a pump behind media until they catch it. */
+const half = (plate: number | undefined): Origin | undefined =>
+  plate === undefined ? undefined : { value: plate / 2, from: 'half of the plate, until you catch it' }
 
 function ofVessels(known: Known): Origins {
   const tubs = (known.vessels ?? []).filter((one) => one.kind === 'TUB')

@@ -1,6 +1,7 @@
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue'
 import { Problem } from '@/shared/problem'
+import { inOurUnits } from '@/shared/units'
 import { read, rowOf, toTyped, type Typed, type TypedRow } from './given'
 import { prefill, type Known } from './prefill'
 import { useAnswer, type Field, type Given, type Sum } from './queries'
@@ -62,7 +63,10 @@ export function useSum(sum: ComputedRef<Sum>, known: Ref<Known>, handed: Given) 
   )
   const given = computed(() => (isReady.value ? reading.value.given : undefined))
   const answer = useAnswer(() => sum.value.name, refDebounced(given, SETTLED_MS))
-  const refused = computed(() => (answer.error.value instanceof Problem ? answer.error.value.byField : {}))
+  const refused = computed(() => {
+    const byField = answer.error.value instanceof Problem ? answer.error.value.byField : {}
+    return Object.fromEntries(Object.entries(byField).map(([field, said]) => [field, inOurUnits(said)]))
+  })
   const errors = computed(() => (isReady.value ? refused.value : reading.value.wrong))
   const values = computed(() => (isReady.value && !answer.isError.value ? answer.data.value : undefined))
   return { typed, type, originOf, isKnown, reading, given, answer, errors, values }
