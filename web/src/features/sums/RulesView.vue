@@ -96,6 +96,10 @@ async function ours(rule: Rule) {
 </template>
 
 <style scoped>
+section {
+  margin-top: 26px;
+}
+
 .rules {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));

@@ -127,7 +127,7 @@ const finer = (shown: number, places: number) =>
 /** A stored value as it stands in a field. */
 export function fieldOf(scale: Scale, stored: unknown): string {
   if (typeof stored !== 'number') return ''
-  const text = String(Number(((stored - scale.zero) / scale.size).toPrecision(7)))
+  const text = String(Number(((stored - scale.zero) / scale.size).toPrecision(6)))
   return unitsInUse.value.decimalSign === 'COMMA' ? text.replace('.', ',') : text
 }
 
