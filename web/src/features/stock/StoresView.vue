@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useSession } from '@/features/account'
+import SumLinks from '@/shared/components/SumLinks.vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import { useStores } from './queries'
@@ -61,6 +62,13 @@ const empty = computed(() => stores.data.value?.items.length === 0)
           </ul>
         </section>
       </template>
+      <SumLinks
+        :sums="[
+          { name: 'cutlist', question: 'How to cut several sizes at once?' },
+          { name: 'socks', question: 'How many socks to own?' },
+          { name: 'cost', question: 'Cartridges, rebuilding or a sponge?' },
+        ]"
+      />
     </AsyncState>
   </main>
 </template>

@@ -3,7 +3,9 @@ import { computed } from 'vue'
 import { wordsOf } from '@/shared/problem'
 import { offerUndo } from '@/shared/undo'
 import type { Page, Values } from './catalogue'
+import { choreOf } from './chore'
 import DoAdopt from './DoAdopt.vue'
+import DoChore from './DoChore.vue'
 import DoFlow from './DoFlow.vue'
 import DoMedia from './DoMedia.vue'
 import DoSheets from './DoSheets.vue'
@@ -29,6 +31,7 @@ const props = defineProps<{
 const keep = useKeep()
 const values = computed<Values>(() => props.answer.values)
 const handing = computed(() => changeAt(props.sum.name, props.tank, props.given, values.value))
+const chore = computed(() => choreOf(props.sum.name, props.given, values.value))
 const template = computed(() => templateAt(props.sum.name, props.given, values.value))
 
 async function remember() {
@@ -100,6 +103,7 @@ const print = () => {
     <DoMedia v-else-if="sum.name === 'hold'" :known="known" :answer="answer" />
     <DoSheets v-else-if="sum.name === 'cut' || sum.name === 'cutlist'" :known="known" :answer="answer" />
     <RouterLink v-if="template" class="el-button" :to="template">Print a template at true size</RouterLink>
+    <DoChore v-if="chore && tank" :tank="tank" :chore="chore" />
     <DoAdopt v-if="sum.name === 'cost'" :known="known" :given="given" />
     <RouterLink v-if="handing" class="el-button el-button--primary" :to="handing"
       >Hand it to the water change</RouterLink

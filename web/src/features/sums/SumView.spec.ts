@@ -170,6 +170,114 @@ describe('a sum on its page', () => {
     })
   })
 
+  it('plans the chore it speaks for and takes it out again', async () => {
+    const settled_ = { peak: 45, trough: 33, rise: 12 }
+    const { wrapper, asked, type, answered } = await open('schedule', {
+      'POST /api/sums/schedule': { values: settled_, warnings: [] },
+      'GET /api/tanks/2/chores': [{ kind: 'WATER_CHANGE', everyDays: 14 }],
+      'PUT /api/tanks/2/chores/WATER_CHANGE': {},
+    })
+    await type('perWeek', '12')
+    await answered()
+
+    await wrapper
+      .findAll('button')
+      .find((one) => one.text() === 'Plan it every 7 days')
+      ?.trigger('click')
+    await settled()
+    const undo = [...document.querySelectorAll<HTMLElement>('.el-message button')].at(-1)
+    undo?.click()
+    await settled()
+
+    const put = asked.filter((one) => one.call === 'PUT /api/tanks/2/chores/WATER_CHANGE')
+    expect(put.map((one) => one.body)).toEqual([{ everyDays: 7 }, { everyDays: 14 }])
+  })
+
+  it('that is a mass becomes that of the media, all else of the filter staying', async () => {
+    const bio = {
+      id: 6,
+      kind: 'BIO_MEDIA',
+      name: 'bio media',
+      label: '',
+      quantity: 1,
+      make: 'WASHABLE',
+      bagged: true,
+      size: '',
+      lasting: {},
+      massG: 900,
+    }
+    const weir = {
+      ...WEIR,
+      stages: [bio],
+      cleaned: { on: '2026-05-01', sureness: 'EXACT' },
+      passport: {},
+      placesStated: false,
+    }
+    const { wrapper, asked, type, answered } = await open('hold', {
+      'GET /api/tanks/2/filters': [weir],
+      'PUT /api/filters/4': weir,
+      'POST /api/sums/hold': { values: { litres: 3.1, kg: 1.8469, carriesL: 150 }, warnings: [] },
+    })
+    await wrapper.get('[data-field="shape"] input').setValue(true)
+    await choose(wrapper, 'media', 'Porous ceramic')
+    for (const [field, text] of Object.entries({ lengthMm: '200', widthMm: '180', heightMm: '90' })) {
+      await type(field, text)
+    }
+    await answered()
+
+    await choose(wrapper, 'stage', 'bio media')
+    await wrapper
+      .findAll('button')
+      .find((one) => one.text() === 'Keep it')
+      ?.trigger('click')
+    await settled()
+
+    const put = asked.find((one) => one.call === 'PUT /api/filters/4')?.body as {
+      version: number
+      filter: { stages: unknown[] }
+    }
+    expect(put.version).toBe(3)
+    expect(put.filter.stages[0]).toMatchObject({ id: 6, massG: 1847 })
+  })
+
+  it('of two ways is adopted part by part, with the way back', async () => {
+    const { wrapper, asked, answered } = await open('cost', {
+      'GET /api/tanks/2/sums': [
+        {
+          sum: 'cost',
+          given: { options: [{}, { parts: [{ price: 9, size: 400, everyDays: 30 }] }] },
+          keptAt: '2026-05-01T08:00:00Z',
+        },
+      ],
+      'POST /api/sums/cost': {
+        values: { perYear: [73, 2], upfront: [0, 2], savesPerYear: 71 },
+        warnings: [],
+      },
+      'PUT /api/tasks/9': {},
+      'PUT /api/stores/items/8': 204,
+    })
+    await answered()
+    expect(wrapper.get('.says').text()).toBe('The other way saves €71.00 a year.')
+
+    await choose(wrapper, 'task[0]', 'Change the cartridge')
+    await choose(wrapper, 'item[0]', 'Foam sheet')
+    await wrapper
+      .findAll('button')
+      .find((one) => one.text() === 'Adopt it')
+      ?.trigger('click')
+    await settled()
+
+    expect(asked.find((one) => one.call === 'PUT /api/tasks/9')?.body).toEqual({
+      version: 1,
+      mode: 'FIXED',
+      fixedDays: 30,
+    })
+    expect(asked.find((one) => one.call === 'PUT /api/stores/items/8')?.body).toMatchObject({
+      version: 1,
+      item: { name: 'Foam sheet', price: 0.0225 },
+    })
+  })
+
   it('that nobody knows leads back to all of them', async () => {
     const { wrapper } = await open('wishes')
     expect(wrapper.text()).toContain('There is no such sum.')

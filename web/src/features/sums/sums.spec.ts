@@ -12,6 +12,7 @@ import type { Field, Given, Kept, Measure, Sum } from './queries'
 import { asText, linesOf } from './results'
 import { answerWord, choiceFor, labelFor, warningFor } from './words'
 import { adoption } from './adopt'
+import { choreOf } from './chore'
 import { handed, sumAt } from './handoff'
 import { changeAt, templateAt } from './onward'
 import { sheetsOf } from './template'
@@ -275,6 +276,16 @@ describe('an answer', () => {
     expect(changeAt('change', 2, {}, values)?.query).toEqual({ litres: '60' })
     expect(changeAt('cut', 2, {}, values)).toBeUndefined()
     expect(changeAt('change', 0, {}, values)).toBeUndefined()
+  })
+
+  it('speaks for a chore: changes as often as was reckoned, topping up a day before the pump draws air', () => {
+    expect(choreOf('schedule', { everyDays: 7 }, {} as never)).toMatchObject({
+      kind: 'WATER_CHANGE',
+      everyDays: 7,
+    })
+    expect(choreOf('topoff', {}, { daysToLow: 5 } as never)).toMatchObject({ kind: 'TOP_OFF', everyDays: 4 })
+    expect(choreOf('topoff', {}, { daysToLow: 0.7 } as never)?.everyDays).toBe(1)
+    expect(choreOf('mix', {}, {} as never)).toBeUndefined()
   })
 
   it('of one piece is printed as it is cut, over pages that overlap', () => {

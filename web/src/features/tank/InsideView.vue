@@ -14,6 +14,7 @@ import {
   type Filter,
   type InsideForm,
 } from '@/features/filter'
+import SumLinks from '@/shared/components/SumLinks.vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ConflictNotice from '@/shared/components/ConflictNotice.vue'
 import FormPage from '@/shared/components/FormPage.vue'
@@ -103,6 +104,14 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
           follows from the other.
         </p>
         <PlacesEditor v-model="form" :stages="read.stages" :errors="plain" />
+        <SumLinks
+          :tank="props.tank"
+          :sums="[
+            { name: 'hold', question: 'How much media fits in there?' },
+            { name: 'bags', question: 'How many bags?' },
+            { name: 'cut', question: 'How many pieces of foam from a sheet?' },
+          ]"
+        />
       </section>
       <section aria-labelledby="build">
         <h2 id="build">How it is built</h2>

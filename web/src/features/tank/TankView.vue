@@ -4,6 +4,7 @@ import { TaskSettingDialog, useFilters, WaterPath, type Filter, type Task } from
 import { TakingOn, TankPauses, useForecasts, WhenList, type Forecast } from '@/features/interval'
 import { HistoryList } from '@/features/visit'
 import { TankHolds, TankWater } from '@/features/water'
+import SumLinks from '@/shared/components/SumLinks.vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import StateTag from '@/shared/components/StateTag.vue'
@@ -128,6 +129,14 @@ useKeys((key) => {
         <RouterLink class="add" :to="{ name: 'new-filter', params: { tank: props.tank } }"
           >Add a filter</RouterLink
         >
+        <SumLinks
+          :tank="props.tank"
+          :sums="[
+            { name: 'need', question: 'How much media does this tank need?' },
+            { name: 'buckets', question: 'Is there enough water for rinsing?' },
+            { name: 'service', question: 'What does a year of service take?' },
+          ]"
+        />
         <div class="below">
           <section aria-labelledby="when">
             <h2 id="when">When</h2>

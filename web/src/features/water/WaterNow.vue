@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import SumLinks from '@/shared/components/SumLinks.vue'
 import { agoWords, shortDay } from '@/shared/dates'
 import ComingReadings from './ComingReadings.vue'
 import HoldNotice from './HoldNotice.vue'
 import TapFields from './TapFields.vue'
 import { useParameters, type Water } from './queries'
 import { bandWords, riseWords } from './rises'
-import { plain } from '@/shared/units'
+import { plain, unitOf } from '@/shared/units'
 import { useUnits } from './units'
 
 /** How the water is now: holds, readings due, last values, what they mean, and what may be logged. */
@@ -61,9 +62,9 @@ const toxic = computed(() => props.water.toxic)
     <section v-if="toxic" class="toxic" :class="BAND[toxic.band]" aria-labelledby="toxic">
       <h2 id="toxic">Toxic ammonia: {{ BAND[toxic.band] }}</h2>
       <p>
-        {{ toxic.atMost ? 'At most ' : ''
-        }}<span class="num">{{ toxic.milligramsPerLitre.toFixed(3) }}</span> mg/L,
-        <span class="num">{{ plain(toxic.percent) }}</span> % of the total. {{ toxic.words }}
+        {{ toxic.atMost ? 'At most ' : '' }}<span class="num">{{ toxic.milligramsPerLitre.toFixed(3) }}</span>
+        {{ unitOf('CONCENTRATION').symbol }}, <span class="num">{{ plain(toxic.percent) }}</span> % of the
+        total. {{ toxic.words }}
       </p>
     </section>
     <section v-for="one in water.production" :key="one.parameter" :aria-label="`Made of ${one.parameter}`">
@@ -93,6 +94,14 @@ const toxic = computed(() => props.water.toxic)
         <span class="small quiet">{{ one.why }}</span>
       </p>
     </section>
+    <SumLinks
+      :tank="props.tank"
+      :sums="[
+        { name: 'schedule', question: 'Where does my routine settle?' },
+        { name: 'lower', question: 'How much water to bring a reading down?' },
+        { name: 'toxic', question: 'What does the ammonia do if pH rises?' },
+      ]"
+    />
     <nav aria-label="Log and set up">
       <RouterLink
         v-for="act in ACTS"
