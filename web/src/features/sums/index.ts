@@ -1,3 +1,4 @@
+import { defineAsyncComponent } from 'vue'
 import { tell } from './measures'
 
 export { sumAt } from './handoff'
@@ -7,3 +8,7 @@ export { useAnswer, useKept } from './queries'
 /** A volume and a dose as sums tell them. */
 export const tellLitres = (litres: number) => tell('LITRES', litres)
 export const tellDose = (millilitres: number) => tell('MILLILITRES', millilitres)
+
+/** Loaded where a tank is read. */
+export const FilterFacts = defineAsyncComponent(() => import('./FilterFacts.vue'))
+export const MediaFact = defineAsyncComponent(() => import('./MediaFact.vue'))

@@ -138,7 +138,7 @@ function special(sum: string, known: Known): Origins {
     case 'socks':
       return socksOf(known)
     case 'uv':
-      return { lamps: lampsOf(known.filter) }
+      return { lamps: lampsOf(known) }
     case 'conditioner':
       return { stockMl: bottle(known) }
     case 'topoff':
@@ -209,12 +209,19 @@ function socksOf(known: Known): Origins {
   }
 }
 
-function lampsOf(filter?: Filter): Origin | undefined {
-  const rows = (filter?.stages ?? [])
+/** Since when a lamp burns: as logged, else as it was entered; undefined if nobody knows. */
+export function lampSince(known: Known, stage: number): Day | undefined {
+  const task = known.filter?.tasks.find((one) => one.stageId === stage)
+  const cleaned = task?.catalogue.cleaned
+  const since = known.forecasts?.find((one) => one.subject.taskId === task?.id)?.since ?? cleaned?.on
+  return cleaned?.sureness === 'UNKNOWN' && since === cleaned.on ? undefined : since
+}
+
+function lampsOf(known: Known): Origin | undefined {
+  const rows = (known.filter?.stages ?? [])
     .filter((stage) => stage.kind === 'UV_LAMP')
     .map((stage) => {
-      const since: Day | undefined = filter?.tasks.find((task) => task.stageId === stage.id)?.catalogue
-        .cleaned.on
+      const since = lampSince(known, stage.id)
       const lit = stage.lasting.litHoursADay ?? 24
       return since ? { hours: daysBetween(since, today()) * lit } : {}
     })

@@ -1,6 +1,7 @@
 import { afterEach, describe, expect, it } from 'vitest'
 import { readFileSync } from 'node:fs'
 import served from '@/generated/sums.json'
+import { addDays, today } from '@/shared/dates'
 import { SYSTEMS, useUnitsOf } from '@/shared/units'
 import { GROUPS, PAGES } from './catalogue'
 import { asJson, asSvg } from './files'
@@ -9,6 +10,7 @@ import { fieldOf, scaleOf, storedOf, tell } from './measures'
 import { drawingOf } from './picture'
 import { litresAMmOf, prefill } from './prefill'
 import type { Field, Given, Kept, Measure, Sum } from './queries'
+import { factsOf } from './reckoned'
 import { asText, linesOf } from './results'
 import { answerWord, choiceFor, labelFor, warningFor } from './words'
 import { adoption } from './adopt'
@@ -218,6 +220,54 @@ describe('what a sum knows beforehand', () => {
   it('knows nothing without a tank but what is usual', () => {
     expect(prefill(sumOf('schedule'), {}).everyDays?.value).toBe(7)
     expect(prefill(sumOf('change'), {}).netL).toBeUndefined()
+  })
+})
+
+describe('what a tank’s page says of a filter', () => {
+  const tank = { name: 'Brook', netVolumeL: 220, setting: { stocking: 'LIGHT' } } as never
+  const filter = { id: 4, name: 'Weir', kind: 'CANISTER', rating: { flowLph: 900 }, stages: [], tasks: [] }
+  const flows = [{ filterId: 4, beforeLph: 600, afterLph: 800 }]
+  const services = [
+    { doneOn: '2026-05-20', tasks: [], flows: [{ filterId: 4, beforeLph: 640 }] },
+    { doneOn: '2026-05-01', tasks: [], flows },
+  ] as never
+
+  it('is its flow against clean and plate, and how often the tank turns over', () => {
+    const facts = factsOf(SUMS, { tank, filter: filter as never, services })
+
+    expect(facts.map((fact) => fact.label)).toEqual(['Flow', 'Turns the tank over'])
+    expect(facts[0]?.text).toMatch(/^640 L\/h, measured .*, 80 % of clean, 71 % of the plate$/)
+    expect(facts[1]?.text).toBe('2.9 times an hour')
+  })
+
+  it('goes by half of the plate until somebody measured, and says nothing without one', () => {
+    expect(factsOf(SUMS, { tank, filter: filter as never })[0]?.text).toBe(
+      'about 2 times an hour, by half of its plate',
+    )
+    expect(factsOf(SUMS, { tank, filter: { ...filter, rating: {} } as never })).toEqual([])
+  })
+
+  it('is the age of each lamp, or that nobody knows it', () => {
+    const lamps = {
+      ...filter,
+      rating: {},
+      stages: [
+        { id: 1, kind: 'UV_LAMP', name: 'UV lamp', label: 'left', lasting: { litHoursADay: 10 } },
+        { id: 2, kind: 'UV_LAMP', name: 'UV lamp', label: 'right', lasting: {} },
+      ],
+      tasks: [
+        { stageId: 1, catalogue: { cleaned: { on: addDays(today(), -30), sureness: 'EXACT' } } },
+        { stageId: 2, catalogue: { cleaned: { on: '2026-01-01', sureness: 'UNKNOWN' } } },
+      ],
+    }
+
+    const facts = factsOf(SUMS, { tank, filter: lamps as never })
+
+    expect(facts[0]?.label).toBe('left')
+    expect(facts[0]?.text).toContain('about 300 h lit')
+    expect(facts[1]).toEqual({ label: 'right', text: 'age unknown' })
+    const rows = prefill(sumOf('uv'), { tank, filter: lamps as never }).lamps?.value
+    expect(rows).toEqual([{ hours: 300 }, {}])
   })
 })
 

@@ -4,6 +4,7 @@ import { TaskSettingDialog, useFilters, WaterPath, type Filter, type Task } from
 import { TakingOn, TankPauses, useForecasts, WhenList, type Forecast } from '@/features/interval'
 import { HistoryList } from '@/features/visit'
 import { TankHolds, TankWater } from '@/features/water'
+import { FilterFacts, MediaFact } from '@/features/sums'
 import SumLinks from '@/shared/components/SumLinks.vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
@@ -125,7 +126,9 @@ useKeys((key) => {
             >
           </div>
           <WaterPath :filter="filter" :forecasts="all" :today="now" />
+          <FilterFacts :tank="props.tank" :filter="filter.id" />
         </section>
+        <MediaFact :tank="props.tank" />
         <RouterLink class="add" :to="{ name: 'new-filter', params: { tank: props.tank } }"
           >Add a filter</RouterLink
         >

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { useFilters } from '@/features/filter'
 import SelectField from '@/shared/components/SelectField.vue'
 import { shortDay } from '@/shared/dates'
-import { useAround, useParameters } from './queries'
+import { useAround, useParameters, useTasksDone } from './queries'
 import { useUnits } from './units'
 
 /** Before and after one kind of service, each on the same axis of days: did it help? */
@@ -21,7 +21,12 @@ const task = ref<number>()
 const parameter = ref('NITRATE')
 const around = useAround(() => props.tank, task, parameter)
 
-const tasks = computed(() => (filters.data.value ?? []).flatMap((filter) => filter.tasks))
+const done = useTasksDone(() => props.tank)
+const tasks = computed(() =>
+  (filters.data.value ?? [])
+    .flatMap((filter) => filter.tasks)
+    .filter((one) => done.data.value?.includes(one.id)),
+)
 const lines = computed(() => (around.data.value ?? []).filter((one) => one.days.length > 1))
 const shown = computed(() =>
   scale(parameters.data.value?.find((one) => one.code === parameter.value) ?? { unit: '' }),

@@ -42,6 +42,14 @@ export function useSeries(tank: Tank, from: MaybeRefOrGetter<Day>, to: MaybeRefO
   })
 }
 
+/** Tasks that were ever done at a tank, by id. */
+export function useTasksDone(tank: Tank) {
+  return useQuery({
+    queryKey: computed(() => ['services', toValue(tank), 'tasks-done']),
+    queryFn: () => body(api.GET('/api/tanks/{tank}/tasks-done', { params: { path: path(tank) } })),
+  })
+}
+
 /** One parameter around the last services that did a task. */
 export function useAround(
   tank: Tank,

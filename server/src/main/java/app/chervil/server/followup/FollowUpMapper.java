@@ -29,6 +29,13 @@ interface FollowUpMapper {
               and follow_up.due_at < #{before}
               and filter.removed_on is null
               and tank.deleted_at is null
+              and not exists (
+                select 1
+                from service
+                where service.site_id = follow_up.site_id
+                  and service.id = follow_up.work_id
+                  and service.withdrawn_at is not null
+              )
               and (follow_up.kind = 'LOOK' or not exists (
                 select 1
                 from service

@@ -13,6 +13,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -126,6 +127,12 @@ class ReadingController {
             @RequestParam long task,
             @RequestParam String parameter) {
         return series.around(who, tank, task, parameter);
+    }
+
+    /** Tasks around which something can be shown. */
+    @GetMapping("/tanks/{tank}/tasks-done")
+    Set<Long> done(@AuthenticationPrincipal SignedIn who, @PathVariable long tank) {
+        return series.done(who, tank);
     }
 
     @GetMapping(value = "/tanks/{tank}/readings.csv", produces = "text/csv")

@@ -21,6 +21,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -161,6 +163,15 @@ public class SeriesOperations {
                 .filter(row -> row.parameter().equals(parameter) && !row.early())
                 .toList();
         return last.stream().map(on -> around(on, rows)).toList();
+    }
+
+    /** Ids of the tasks that were ever done at a tank. */
+    @Transactional(readOnly = true)
+    public Set<Long> done(SignedIn who, long tank) {
+        tanks.find(who, tank);
+        return history.list(who.siteId(), tank, null).stream()
+                .flatMap(service -> service.done().keySet().stream())
+                .collect(Collectors.toCollection(TreeSet::new));
     }
 
     private Around around(LocalDate on, List<ReadingRow> rows) {

@@ -83,6 +83,24 @@ class SetUpApiTest {
     }
 
     @Test
+    void taken_out_of_the_log_it_asks_for_no_look_and_put_back_it_asks_again() throws Exception {
+        start();
+        send("DONE", "start:filter", "");
+        String log = "/api/services/"
+                + site.read(finish().andExpect(status().isOk()))
+                        .get("service")
+                        .get("id")
+                        .asString();
+        site.get(keeper, "/api/rounds").andExpect(jsonPath("$.looks.length()").value(1));
+
+        site.delete(keeper, log).andExpect(status().isNoContent());
+        site.get(keeper, "/api/rounds").andExpect(jsonPath("$.looks").isEmpty());
+
+        site.post(keeper, log + "/restore", "").andExpect(status().isOk());
+        site.get(keeper, "/api/rounds").andExpect(jsonPath("$.looks.length()").value(1));
+    }
+
+    @Test
     void what_never_started_starts_no_clock() throws Exception {
         start();
         send("DONE", "count:filter", "");

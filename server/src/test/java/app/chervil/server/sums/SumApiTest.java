@@ -13,6 +13,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.ResultActions;
 import tools.jackson.databind.JsonNode;
@@ -182,6 +183,50 @@ class SumApiTest {
 
         site.delete(keeper, path).andExpect(status().isNoContent());
         site.delete(keeper, path).andExpect(status().isNotFound());
+    }
+
+    @Test
+    void a_service_draws_in_the_keepers_own_tub_and_never_overfills_a_small_one() throws Exception {
+        long tank = site.tank(keeper);
+        JsonNode weir = site.canister(keeper, tank, "Weir", "2026-05-20");
+        String tasks = "?tasks=" + TestSite.task(weir, "Rinse the pre-filter");
+        String procedure = "/api/filters/" + weir.get("id").asLong() + "/procedure" + tasks;
+        assertThat(drawn(procedure)).doesNotContain("large enough");
+
+        String tub = "/api/vessels/" + UUID.randomUUID();
+        site.put(keeper, tub, vessel("TUB", "Blue tub", 12_000)).andExpect(status().isNoContent());
+        assertThat(drawn(procedure)).endsWith("5 L of tank water. “Blue tub” is large enough.");
+
+        site.put(keeper, tub, vessel("TUB", "Jug", 3000)).andExpect(status().isNoContent());
+        assertThat(drawn(procedure)).endsWith("2 L of tank water. “Jug” is large enough.");
+    }
+
+    private String drawn(String procedure) throws Exception {
+        return site.read(site.get(keeper, procedure).andExpect(status().isOk()))
+                .get("steps")
+                .valueStream()
+                .map(step -> step.get("text").asString())
+                .filter(text -> text.contains("of tank water"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"\"x\"", "[[]]", "[null]", "{}", "1e308", "-1e308"})
+    void whatever_stands_in_a_field_is_answered_or_refused_at_it_and_never_breaks(String odd) throws Exception {
+        for (JsonNode sum : site.read(site.get(keeper, "/api/sums"))) {
+            for (JsonNode field : sum.get("fields")) {
+                int answered = ask(
+                                sum.get("name").asString(),
+                                "{\"%s\": %s}".formatted(field.get("name").asString(), odd))
+                        .andReturn()
+                        .getResponse()
+                        .getStatus();
+                assertThat(answered)
+                        .as("%s.%s = %s", sum.get("name"), field.get("name"), odd)
+                        .isIn(200, 422);
+            }
+        }
     }
 
     @Test

@@ -60,6 +60,21 @@ class ServiceApiTest {
     }
 
     @Test
+    void only_what_was_done_is_offered_for_a_look_before_and_after() throws Exception {
+        String done = "/api/tanks/" + tank + "/tasks-done";
+        site.get(keeper, done).andExpect(jsonPath("$").isEmpty());
+
+        site.put(keeper, path, rinse("HEAVY", "2026-06-01"));
+        site.get(keeper, done)
+                .andExpect(jsonPath("$.length()").value(1))
+                .andExpect(jsonPath("$[0]").value(TestSite.task(weir, "Rinse the pre-filter")));
+
+        site.delete(keeper, path);
+        site.get(keeper, done).andExpect(jsonPath("$").isEmpty());
+        site.get(site.keeper(), done).andExpect(status().isNotFound());
+    }
+
+    @Test
     void undo_gives_the_old_windows_back_and_can_itself_be_undone() throws Exception {
         JsonNode before = site.read(site.get(keeper, "/api/forecasts?tank=" + tank));
         site.put(keeper, path, rinse("HEAVY", "2026-06-01"));
