@@ -27,11 +27,16 @@ public record Tubs(int count, double litresEach, boolean bio) {
     /**
      * A tub or bucket of the keeper's own.
      *
-     * @param litres to its brim, above zero
+     * @param litres to its brim, {@link #LEAST_L} to {@link #MOST_L}
      */
     public record Vessel(String name, double litres) {
+        /** The least that foam is squeezed in. */
+        public static final double LEAST_L = 0.5;
+
+        public static final double MOST_L = 100;
+
         public Vessel {
-            Check.positive("litres", litres);
+            Check.within("litres", litres, LEAST_L, MOST_L);
         }
     }
 

@@ -195,6 +195,11 @@ public class SumOperations {
         boolean isNew = there.stream().noneMatch(one -> one.id().equals(id));
         new Rejected.Gatherer()
                 .check(!isNew || there.size() < MOST_VESSELS, "", "too-many", "Forty vessels are the most we keep.")
+                .check(
+                        input.kind() != VesselInput.Kind.TUB || input.millilitres() >= 1000 * Tubs.Vessel.LEAST_L,
+                        "millilitres",
+                        "out-of-range",
+                        "A tub holds at least 0.5 L.")
                 .done();
         mapper.saveVessel(
                 who.siteId(), new VesselRow(id, input.kind(), input.name().strip(), input.millilitres()));

@@ -234,6 +234,8 @@ class SumApiTest {
         site.put(keeper, "/api/vessels/" + UUID.randomUUID(), vessel("CAP", " ", 0))
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(jsonPath("$.errors.length()").value(2));
+        site.put(keeper, "/api/vessels/" + UUID.randomUUID(), vessel("TUB", "Thimble", 499))
+                .andExpect(jsonPath("$.errors[0].message").value("A tub holds at least 0.5 L."));
         site.put(keeper, "/api/vessels/" + UUID.randomUUID(), vessel("TUB", "Pond", 100_001))
                 .andExpect(jsonPath("$.errors[0].field").value("millilitres"));
     }
