@@ -10,13 +10,11 @@ import DoFlow from './DoFlow.vue'
 import DoMedia from './DoMedia.vue'
 import DoSheets from './DoSheets.vue'
 import { asJson, asSvg, keepFile } from './files'
-import { tell } from './measures'
 import { changeAt, templateAt } from './onward'
 import type { Piece } from './picture'
 import type { Known } from './prefill'
 import { useKeep, type Answer, type Given, type Sum } from './queries'
-import { asText, linesOf } from './results'
-import { choiceFor, labelFor } from './words'
+import { asText, givenLines, linesOf } from './results'
 
 /** What can be done with an answer: where it belongs, kept for the tank, copied, printed, as a file. */
 const props = defineProps<{
@@ -46,21 +44,7 @@ async function remember() {
   }
 }
 
-const told = computed(() =>
-  props.sum.fields.flatMap((field) => {
-    const value = props.given[field.name]
-    if (value === undefined || Array.isArray(value)) return []
-    const text =
-      typeof value === 'number'
-        ? tell(field.measure, value, field.name)
-        : value === true
-          ? 'yes'
-          : value === false
-            ? 'no'
-            : choiceFor(value as string)
-    return [{ label: labelFor(props.sum.name, field.name), text }]
-  }),
-)
+const told = computed(() => givenLines(props.sum, props.sum.fields, props.given))
 
 async function copy() {
   const text = asText(
@@ -121,6 +105,12 @@ const print = () => {
       <el-button @click="json">Save as JSON</el-button>
       <el-button v-if="values.pieces" @click="svg">Save the cut as SVG</el-button>
     </div>
+    <dl class="given">
+      <div v-for="line in told" :key="line.label">
+        <dt>{{ line.label }}</dt>
+        <dd>{{ line.text }}</dd>
+      </div>
+    </dl>
   </section>
 </template>
 
@@ -141,9 +131,23 @@ section {
   margin: 0;
 }
 
+.given {
+  display: none;
+}
+
+/* On paper what was given stands below the answer, and nothing can be pressed. */
 @media print {
-  section {
+  section > * {
     display: none;
+  }
+
+  .given {
+    display: block;
+  }
+
+  .given div {
+    display: flex;
+    gap: 14px;
   }
 }
 </style>

@@ -246,6 +246,7 @@ export const PAGES: Page[] = [
         ? `None: replace ${litres(v, 'replaceL')} by fresh water.`
         : `${tell('GRAMS', number(v, 'grams'))}.`,
     unsure: '± 1 % with temperature.',
+    caution: 'Dissolve it in a bucket first and pour slowly, over hours; never salt over animals.',
   },
   {
     name: 'salinity',

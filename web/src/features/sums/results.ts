@@ -1,7 +1,7 @@
 import type { Values } from './catalogue'
 import { tell } from './measures'
-import type { Measure, Sum } from './queries'
-import { answerWord, resultFor } from './words'
+import type { Field, Given, Measure, Sum } from './queries'
+import { answerWord, choiceFor, labelFor, resultFor } from './words'
 
 /** One line of an answer. */
 export interface Line {
@@ -36,6 +36,31 @@ function told(value: number, measure: Measure, name: string): string {
   if (name === 'weeks') return `${tell('NUMBER', value)} weeks`
   if (name === 'turnover') return `${tell('NUMBER', value)} times`
   return tell(measure, value, name)
+}
+
+/** What was given, line by line; a row of a list on a line of its own. */
+export function givenLines(sum: Sum, fields: Field[], given: Given): Line[] {
+  return fields.flatMap((field) => {
+    const value = given[field.name]
+    const label = labelFor(sum.name, field.name)
+    if (value === undefined) return []
+    if (!Array.isArray(value)) return [{ label, text: givenText(field, value) }]
+    return value.map((row: unknown, index) => ({
+      label: `${label} ${String(index + 1)}`,
+      text: field.type === 'NUMBERS' ? givenText(field, row) : rowText(sum, field, row as Given),
+    }))
+  })
+}
+
+const rowText = (sum: Sum, field: Field, row: Given): string =>
+  givenLines(sum, field.row, row)
+    .map((line) => `${line.label.toLowerCase()} ${line.text}`)
+    .join(', ') || 'nothing'
+
+function givenText(field: Field, value: unknown): string {
+  if (typeof value === 'number') return tell(field.measure, value, field.name)
+  if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  return choiceFor(String(value))
 }
 
 /** An answer as text to be pasted elsewhere. */

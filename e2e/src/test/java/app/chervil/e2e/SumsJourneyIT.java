@@ -59,11 +59,14 @@ class SumsJourneyIT extends InTheDemo {
             new Asked("unit", 2, "value=1;from~US gallons;to~L"));
 
     @Test
-    void every_sum_is_answered_with_no_more_than_two_values_typed() {
+    void every_sum_is_answered_with_no_more_than_two_values_typed_and_prints_on_one_page() throws IOException {
         for (Asked asked : ASKED) {
             ask(asked.sum(), asked.tank());
             say(asked.said());
             assertThat(keeper.page().locator(".says:not(.quiet)")).isVisible();
+            try (PDDocument printed = Loader.loadPDF(keeper.page().pdf())) {
+                assertThat(printed.getNumberOfPages()).as(asked.sum()).isEqualTo(1);
+            }
         }
     }
 
