@@ -26,6 +26,11 @@ export interface Piece {
   h: number
 }
 
+const OCEAN_PPT = 35
+/** A page upright, as a shape. */
+const PAGE_W = 100
+const PAGE_H = 141
+
 type Draw = (given: Given, values: Values) => Drawing | undefined
 
 const number = (from: Given | Values, name: string) => {
@@ -253,6 +258,63 @@ const DRAWN: Record<string, Draw> = {
     filled: n(v, 'each'),
     label: `${tell('SHARE', n(v, 'each'))} each time, to ${tell('MILLIGRAMS_PER_LITRE', n(g, 'target'))}`,
   }),
+  tiles: (_given, v) => {
+    const pages = Array.from({ length: n(v, 'pages') }, (_none, page) => ({
+      x: (page % n(v, 'across')) * PAGE_W,
+      y: Math.floor(page / n(v, 'across')) * PAGE_H,
+      w: PAGE_W,
+      h: PAGE_H,
+    }))
+    return {
+      kind: 'cut',
+      w: n(v, 'across') * PAGE_W,
+      h: n(v, 'down') * PAGE_H,
+      round: false,
+      sheets: [pages],
+    }
+  },
+  socks: (g, v) => ({
+    kind: 'parts',
+    parts: [
+      { share: share(n(g, 'inUse'), n(v, 'need')), label: `${String(n(g, 'inUse'))} hanging`, tone: 'herb' },
+      {
+        share: share(n(v, 'dirty'), n(v, 'need')),
+        label: `${String(n(v, 'dirty'))} waiting for the wash`,
+        tone: 'silt',
+      },
+      {
+        share: share(n(v, 'drying'), n(v, 'need')),
+        label: `${String(n(v, 'drying'))} drying`,
+        tone: 'stream',
+      },
+      {
+        share: share(n(v, 'need') - n(g, 'inUse') - n(v, 'dirty') - n(v, 'drying'), n(v, 'need')),
+        label: 'spare',
+        tone: 'quiet',
+      },
+    ],
+  }),
+  service: (_given, v) => {
+    const then = number(v, 'savedMinutes')
+    const now: Mark = {
+      at: n(v, 'minutesYear'),
+      label: `now ${tell('MINUTES', n(v, 'minutesYear'))}`,
+      tone: 'silt',
+    }
+    const less = n(v, 'minutesYear') - (then ?? 0)
+    return scale(
+      then === undefined ? [now] : [now, { at: less, label: `then ${tell('MINUTES', less)}`, tone: 'herb' }],
+      false,
+    )
+  },
+  salinity: (_given, v) =>
+    scale(
+      [
+        ...marks('PER_MILLE', v, { ppt: ['this water', 'herb'] }),
+        { at: OCEAN_PPT, label: `the open sea ${tell('PER_MILLE', OCEAN_PPT)}`, tone: 'stream' },
+      ],
+      false,
+    ),
   split: (g, v) => ({
     kind: 'parts',
     parts: [

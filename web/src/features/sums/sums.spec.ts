@@ -82,6 +82,35 @@ describe('every sum that is served', () => {
   })
 })
 
+describe('the drawing of a sum', () => {
+  const first = (name: string) => must(VECTORS.find((vector) => vector.sum === name && vector.expect.out))
+  const drawn = SUMS.map((sum) => sum.name).filter((name) => !['unit', 'cut', 'cutlist'].includes(name))
+
+  it.each(drawn)('is there for %s, with nothing outside its frame', (name) => {
+    const vector = first(name)
+    const drawing = must(drawingOf(name, vector.in, vector.expect.out as never))
+
+    const shares =
+      drawing.kind === 'parts'
+        ? drawing.parts.map((part) => part.share)
+        : drawing.kind === 'levels'
+          ? [drawing.water, ...drawing.marks.map((mark) => mark.at)]
+          : drawing.kind === 'scale'
+            ? drawing.marks.map((mark) => (mark.at - drawing.low) / (drawing.high - drawing.low))
+            : []
+    expect(shares.every((share) => share >= 0 && share <= 1)).toBe(true)
+    expect(JSON.stringify(drawing)).not.toMatch(/null|NaN|undefined/)
+  })
+
+  it('of a cut lays each sheet by itself', () => {
+    const pieces = [0, 0, 1].map((sheet) => ({ sheet, x: 0, y: 0, w: 10, h: 10 }))
+    const drawing = drawingOf('cutlist', { sheetWMm: 500, sheetHMm: 400 }, { sheets: 2, pieces } as never)
+
+    expect(drawing).toMatchObject({ kind: 'cut', w: 500, h: 400 })
+    expect(drawing?.kind === 'cut' && drawing.sheets.map((sheet) => sheet.length)).toEqual([2, 1])
+  })
+})
+
 describe('measures', () => {
   const inUs = () => {
     useUnitsOf(SYSTEMS.US)
