@@ -47,7 +47,7 @@ class LearningJourneyIT extends InTheDemo {
     @Test
     void two_ways_are_compared_in_the_background_and_a_third_run_is_stopped() {
         Page page = keeper.page();
-        keeper.go("/bench");
+        keeper.go("/bench/what-if");
         keeper.choose("Where", "Brook bench");
 
         keeper.button("Compare").click();
@@ -67,7 +67,7 @@ class LearningJourneyIT extends InTheDemo {
     @Test
     void what_cannot_be_compared_is_said_at_its_field() {
         Page page = keeper.page();
-        keeper.go("/bench");
+        keeper.go("/bench/what-if");
         page.getByLabel("Futures each").fill("3");
 
         keeper.button("Compare").click();
