@@ -56,4 +56,10 @@ defineProps<{ drawing: Extract<Drawing, { kind: 'cut' }> }>()
   stroke: var(--ink);
   vector-effect: non-scaling-stroke;
 }
+
+@media print {
+  .sheet {
+    max-height: 220px;
+  }
+}
 </style>

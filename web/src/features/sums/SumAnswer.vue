@@ -98,4 +98,16 @@ dd {
   margin: 0;
   text-align: right;
 }
+
+/* A sum is one page, whatever it draws. */
+@media print {
+  .says {
+    font-size: 1.1rem;
+  }
+
+  dl {
+    columns: 2;
+    font-size: 12px;
+  }
+}
 </style>

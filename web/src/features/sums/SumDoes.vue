@@ -143,6 +143,8 @@ section {
 
   .given {
     display: block;
+    columns: 2;
+    font-size: 12px;
   }
 
   .given div {
