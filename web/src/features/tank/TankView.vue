@@ -132,14 +132,6 @@ useKeys((key) => {
         <RouterLink class="add" :to="{ name: 'new-filter', params: { tank: props.tank } }"
           >Add a filter</RouterLink
         >
-        <SumLinks
-          :tank="props.tank"
-          :sums="[
-            { name: 'need', question: 'How much media does this tank need?' },
-            { name: 'buckets', question: 'Is there enough water for rinsing?' },
-            { name: 'service', question: 'What does a year of service take?' },
-          ]"
-        />
         <div class="below">
           <section aria-labelledby="when">
             <h2 id="when">When</h2>
@@ -161,6 +153,14 @@ useKeys((key) => {
           </section>
           <HistoryList :tank="props.tank" :changes="changes.data.value ?? []" />
         </div>
+        <SumLinks
+          :tank="props.tank"
+          :sums="[
+            { name: 'need', question: 'How much media does this tank need?' },
+            { name: 'buckets', question: 'Is there enough water for rinsing?' },
+            { name: 'service', question: 'What does a year of service take?' },
+          ]"
+        />
       </AsyncState>
       <TankWater :tank="props.tank" />
     </AsyncState>
