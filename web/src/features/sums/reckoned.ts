@@ -22,6 +22,8 @@ export function factsOf(sums: Sum[], known: Known): Fact[] {
 }
 
 function flowFacts(sums: Sum[], known: Known): Fact[] {
+  // Until the log is there nobody can say that it was never measured.
+  if (known.services === undefined) return []
   const plate = known.filter?.rating.flowLph
   const measured = flowOf(sums, known, 'measuredLph')
   const clean = flowOf(sums, known, 'cleanLph')

@@ -270,10 +270,10 @@ describe('what a tank’s page says of a filter', () => {
   })
 
   it('goes by half of the plate until somebody measured, and says nothing without one', () => {
-    expect(factsOf(SUMS, { tank, filter: filter as never })[0]?.text).toBe(
+    expect(factsOf(SUMS, { tank, filter: filter as never, services: [] })[0]?.text).toBe(
       'about 2 times an hour, by half of its plate',
     )
-    expect(factsOf(SUMS, { tank, filter: { ...filter, rating: {} } as never })).toEqual([])
+    expect(factsOf(SUMS, { tank, filter: { ...filter, rating: {} } as never, services: [] })).toEqual([])
   })
 
   it('is the age of each lamp, or that nobody knows it', () => {
