@@ -1,18 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useKnown } from './known'
-import { useSums } from './queries'
+import { useFilterKnown } from './known'
 import { factsOf } from './reckoned'
 
 /** What follows from what is known of a filter, in a line or two. */
 const props = defineProps<{ tank: number; filter: number }>()
 
-const { known } = useKnown(
+const { known } = useFilterKnown(
   () => props.tank,
   () => props.filter,
 )
-const sums = useSums()
-const facts = computed(() => factsOf(sums.data.value ?? [], known.value))
+const facts = computed(() => factsOf(known.value))
 </script>
 
 <template>

@@ -1,21 +1,19 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useKnown } from './known'
+import { useFilterKnown } from './known'
 import { tell } from './measures'
-import { prefill } from './prefill'
-import { useAnswer, useSums } from './queries'
+import { mediaThere } from './prefill'
+import { useAnswer } from './queries'
 
 /** How much of its tank the media that lies in its filters carries. */
 const props = defineProps<{ tank: number }>()
 
-const { known } = useKnown(() => props.tank, 0)
-const sums = useSums()
+const { known } = useFilterKnown(() => props.tank, 0)
 const given = computed(() => {
-  const sum = sums.data.value?.find((one) => one.name === 'need')
-  const origins = sum ? prefill(sum, known.value) : {}
-  const { netL, stocking, have } = origins
-  return netL && have
-    ? { netL: netL.value, stocking: stocking?.value, media: 'POROUS', have: have.value }
+  const { tank, filters } = known.value
+  const have = mediaThere(filters ?? [])?.value
+  return tank && have
+    ? { netL: tank.netVolumeL, stocking: tank.setting.stocking, media: 'POROUS', have }
     : undefined
 })
 const need = useAnswer('need', given)

@@ -10,41 +10,48 @@ import { useKept, useVessels } from './queries'
 
 const RECENT = 50
 
-/** What a sum can know of a tank and one of its filters without being told. */
-export function useKnown(tank: MaybeRefOrGetter<number>, filter: MaybeRefOrGetter<number>) {
-  const chosen = computed(() => toValue(tank) > 0)
-  const path = () => ({ tank: toValue(tank) })
+/** What is known of a filter of a tank, its log and its forecasts. */
+export function useFilterKnown(tank: MaybeRefOrGetter<number>, filter: MaybeRefOrGetter<number>) {
   const tanks = useTanks()
   const filters = useFilters(tank)
   const forecasts = useForecasts(tank)
-  const stores = useStores()
-  const vessels = useVessels()
-  const kept = useKept(tank)
-  const water = useQuery({
-    queryKey: computed(() => ['water', toValue(tank), 'now']),
-    queryFn: () => body(api.GET('/api/tanks/{tank}/water', { params: { path: path() } })),
-    enabled: chosen,
-  })
   const services = useQuery({
     queryKey: computed(() => ['services', toValue(tank), 'recent']),
     queryFn: () =>
       body(
         api.GET('/api/tanks/{tank}/services', {
-          params: { path: path(), query: { skip: 0, limit: RECENT } },
+          params: { path: { tank: toValue(tank) }, query: { skip: 0, limit: RECENT } },
         }),
       ),
-    enabled: chosen,
+    enabled: computed(() => toValue(tank) > 0),
   })
   const known = computed<Known>(() => ({
     tank: tanks.data.value?.find((one) => one.id === toValue(tank))?.tank,
     filter: filters.data.value?.find((one) => one.id === toValue(filter)),
     filters: filters.data.value,
-    water: water.data.value,
     forecasts: forecasts.data.value,
     services: services.data.value,
+  }))
+  return { known, filters }
+}
+
+/** What a sum can know of a tank and one of its filters without being told. */
+export function useKnown(tank: MaybeRefOrGetter<number>, filter: MaybeRefOrGetter<number>) {
+  const { known: ofFilter, filters } = useFilterKnown(tank, filter)
+  const stores = useStores()
+  const vessels = useVessels()
+  const kept = useKept(tank)
+  const water = useQuery({
+    queryKey: computed(() => ['water', toValue(tank), 'now']),
+    queryFn: () => body(api.GET('/api/tanks/{tank}/water', { params: { path: { tank: toValue(tank) } } })),
+    enabled: computed(() => toValue(tank) > 0),
+  })
+  const known = computed<Known>(() => ({
+    ...ofFilter.value,
+    water: water.data.value,
     stores: stores.data.value,
     vessels: vessels.data.value,
     kept: kept.data.value,
   }))
-  return { known, tanks, filters }
+  return { known, filters }
 }

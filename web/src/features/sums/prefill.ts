@@ -28,6 +28,7 @@ export interface Known {
 type Origins = Record<string, Origin | undefined>
 
 const MM3_A_LITRE = 1e6
+const LIT_ALL_DAY = 24
 const USUAL_SHARE = 0.25
 const POURED_KG_A_LITRE = 0.6
 const WITH_FOOTPRINT = new Set(['change', 'siphon', 'topoff', 'draindown'])
@@ -76,7 +77,8 @@ function ofTank(known: Known): Origins {
   }
 }
 
-function ofFilter(known: Known): Origins {
+/** What the plate and the log say of a filter, by the names of fields. */
+export function ofFilter(known: Known): Origins {
   const { filter } = known
   if (!filter) return {}
   const plate = `from the plate of ${filter.name}`
@@ -153,7 +155,8 @@ function special(sum: string, known: Known): Origins {
   }
 }
 
-function mediaThere(filters: Filter[]): Origin | undefined {
+/** The media that was weighed in a tank's filters. */
+export function mediaThere(filters: Filter[]): Origin | undefined {
   const rows = filters
     .flatMap((filter) => filter.stages)
     .filter((stage) => stage.kind === 'BIO_MEDIA' && stage.massG !== undefined)
@@ -209,22 +212,25 @@ function socksOf(known: Known): Origins {
   }
 }
 
-/** Since when a lamp burns: as logged, else as it was entered; undefined if nobody knows. */
-export function lampSince(known: Known, stage: number): Day | undefined {
-  const task = known.filter?.tasks.find((one) => one.stageId === stage)
+/** Since when a lamp burns, as logged or else as it was entered, and the hours it was lit; undefined if nobody knows. */
+export function burning(
+  known: Known,
+  stage: Filter['stages'][number],
+): { since: Day; hours: number } | undefined {
+  const task = known.filter?.tasks.find((one) => one.stageId === stage.id)
   const cleaned = task?.catalogue.cleaned
   const since = known.forecasts?.find((one) => one.subject.taskId === task?.id)?.since ?? cleaned?.on
-  return cleaned?.sureness === 'UNKNOWN' && since === cleaned.on ? undefined : since
+  if (since === undefined || (cleaned?.sureness === 'UNKNOWN' && since === cleaned.on)) return undefined
+  return { since, hours: daysBetween(since, today()) * (stage.lasting.litHoursADay ?? LIT_ALL_DAY) }
 }
 
+export const lampsIn = (filter?: Filter) => (filter?.stages ?? []).filter((stage) => stage.kind === 'UV_LAMP')
+
 function lampsOf(known: Known): Origin | undefined {
-  const rows = (known.filter?.stages ?? [])
-    .filter((stage) => stage.kind === 'UV_LAMP')
-    .map((stage) => {
-      const since = lampSince(known, stage.id)
-      const lit = stage.lasting.litHoursADay ?? 24
-      return since ? { hours: daysBetween(since, today()) * lit } : {}
-    })
+  const rows = lampsIn(known.filter).map((stage) => {
+    const lamp = burning(known, stage)
+    return lamp ? { hours: lamp.hours } : {}
+  })
   return rows.length ? { value: rows, from: 'by the days since it was new' } : undefined
 }
 

@@ -1,8 +1,7 @@
-import { agoWords, daysBetween, today, type Day } from '@/shared/dates'
+import { agoWords } from '@/shared/dates'
 import { numberWords, say } from '@/shared/units'
 import { tell } from './measures'
-import { lampSince, prefill, type Known } from './prefill'
-import type { Sum } from './queries'
+import { burning, lampsIn, ofFilter, type Known } from './prefill'
 
 /** A fact that follows from what is known of a filter. */
 export interface Fact {
@@ -10,23 +9,16 @@ export interface Fact {
   text: string
 }
 
-const flowOf = (sums: Sum[], known: Known, field: string) => {
-  const sum = sums.find((one) => one.name === 'expected')
-  const caught = sums.find((one) => one.name === 'catch')
-  return sum && caught ? (prefill(sum, known)[field] ?? prefill(caught, known)[field]) : undefined
-}
-
 /** Measured flow against clean and plate, how often it turns the tank over, and the age of its lamps. */
-export function factsOf(sums: Sum[], known: Known): Fact[] {
-  return [...flowFacts(sums, known), ...lampFacts(known)]
+export function factsOf(known: Known): Fact[] {
+  return [...flowFacts(known), ...lampFacts(known)]
 }
 
-function flowFacts(sums: Sum[], known: Known): Fact[] {
+function flowFacts(known: Known): Fact[] {
   // Until the log is there nobody can say that it was never measured.
   if (known.services === undefined) return []
   const plate = known.filter?.rating.flowLph
-  const measured = flowOf(sums, known, 'measuredLph')
-  const clean = flowOf(sums, known, 'cleanLph')
+  const { measuredLph: measured, cleanLph: clean } = ofFilter(known)
   const net = known.tank?.netVolumeL
   const lph = measured ? Number(measured.value) : undefined
   if (lph === undefined) {
@@ -50,18 +42,11 @@ function flowFacts(sums: Sum[], known: Known): Fact[] {
 }
 
 function lampFacts(known: Known): Fact[] {
-  return (known.filter?.stages ?? [])
-    .filter((stage) => stage.kind === 'UV_LAMP')
-    .map((stage) => {
-      const since = lampSince(known, stage.id)
-      const lit = stage.lasting.litHoursADay ?? 24
-      return {
-        label: stage.label || stage.name,
-        text: since
-          ? `new ${agoWords(since)}, about ${numberWords(hours(since, lit), 0)} h lit`
-          : 'age unknown',
-      }
-    })
+  return lampsIn(known.filter).map((stage) => {
+    const lamp = burning(known, stage)
+    return {
+      label: stage.label || stage.name,
+      text: lamp ? `new ${agoWords(lamp.since)}, about ${numberWords(lamp.hours, 0)} h lit` : 'age unknown',
+    }
+  })
 }
-
-const hours = (since: Day, aDay: number) => daysBetween(since, today()) * aDay

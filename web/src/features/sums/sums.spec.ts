@@ -262,7 +262,7 @@ describe('what a tank’s page says of a filter', () => {
   ] as never
 
   it('is its flow against clean and plate, and how often the tank turns over', () => {
-    const facts = factsOf(SUMS, { tank, filter: filter as never, services })
+    const facts = factsOf({ tank, filter: filter as never, services })
 
     expect(facts.map((fact) => fact.label)).toEqual(['Flow', 'Turns the tank over'])
     expect(facts[0]?.text).toMatch(/^640 L\/h, measured .*, 80 % of clean, 71 % of the plate$/)
@@ -270,10 +270,10 @@ describe('what a tank’s page says of a filter', () => {
   })
 
   it('goes by half of the plate until somebody measured, and says nothing without one', () => {
-    expect(factsOf(SUMS, { tank, filter: filter as never, services: [] })[0]?.text).toBe(
+    expect(factsOf({ tank, filter: filter as never, services: [] })[0]?.text).toBe(
       'about 2 times an hour, by half of its plate',
     )
-    expect(factsOf(SUMS, { tank, filter: { ...filter, rating: {} } as never, services: [] })).toEqual([])
+    expect(factsOf({ tank, filter: { ...filter, rating: {} } as never, services: [] })).toEqual([])
   })
 
   it('is the age of each lamp, or that nobody knows it', () => {
@@ -290,7 +290,7 @@ describe('what a tank’s page says of a filter', () => {
       ],
     }
 
-    const facts = factsOf(SUMS, { tank, filter: lamps as never })
+    const facts = factsOf({ tank, filter: lamps as never })
 
     expect(facts[0]?.label).toBe('left')
     expect(facts[0]?.text).toContain('about 300 h lit')

@@ -145,7 +145,7 @@ async function save(confirmed = false) {
         hint="The product’s label decides the dose."
         :error="errors.conditionerMl"
       />
-      <RouterLink class="sum" :to="sumAt('conditioner', props.tank, { newL: litres })"
+      <RouterLink class="sum" :to="sumAt('conditioner', props.tank, { newL: known })"
         >How much conditioner?</RouterLink
       >
       <ChoiceRow
@@ -171,7 +171,7 @@ async function save(confirmed = false) {
         :hint="tankTemperature ? `The tank was at ${words(tankTemperature, CELSIUS)}.` : 'Match the tank.'"
         :error="errors.newWaterC"
       />
-      <RouterLink class="sum" :to="sumAt('mix', props.tank, { litres, share })"
+      <RouterLink class="sum" :to="sumAt('mix', props.tank, { litres: known, share })"
         >How much hot water?</RouterLink
       >
       <MomentField
