@@ -77,9 +77,8 @@ final class CaughtFlow extends Sum {
                 .mapToDouble(one -> one.number(SECONDS))
                 .min()
                 .orElseThrow();
-        OptionalDouble ofPlate = divided(lph, given.maybe(RATED));
-        OptionalDouble loss =
-                given.has(CLEAN) ? OptionalDouble.of(1 - lph / given.number(CLEAN)) : OptionalDouble.empty();
+        OptionalDouble ofPlate = given.following(RATED, rated -> lph / rated);
+        OptionalDouble loss = given.following(CLEAN, clean -> 1 - lph / clean);
         Result result = new Result(
                 lph,
                 spread,
@@ -87,7 +86,7 @@ final class CaughtFlow extends Sum {
                 ofPlate,
                 loss,
                 loss.isPresent() ? Optional.of(action(loss.getAsDouble())) : Optional.empty(),
-                divided(lph, given.maybe(NET)));
+                given.following(NET, net -> lph / net));
         return Solved.of(
                 result,
                 new Watchful()
@@ -96,10 +95,6 @@ final class CaughtFlow extends Sum {
                         .when(Slack.above(SHORT_SECONDS, shortest), Warning.SHORT)
                         .when(Slack.above(ofPlate.orElse(0), OVER_PLATE), Warning.ABOVE_PLATE)
                         .when(Slack.above(FASTER_THAN_CLEAN, loss.orElse(0)), Warning.FASTER));
-    }
-
-    private static OptionalDouble divided(double value, OptionalDouble by) {
-        return by.isPresent() ? OptionalDouble.of(value / by.getAsDouble()) : OptionalDouble.empty();
     }
 
     private static Action action(double loss) {

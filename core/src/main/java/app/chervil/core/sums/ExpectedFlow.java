@@ -109,8 +109,7 @@ final class ExpectedFlow extends Sum {
         double unhindered = given.number(RATED) * Math.sqrt(1 - used) * dirt(given);
         double through = THROUGH.getOrDefault(kind, 1.0);
         double factor = given.or(FACTOR, given.number(PLUMBING) * given.or(MEDIA, through));
-        OptionalDouble learned =
-                given.has(MEASURED) ? OptionalDouble.of(given.number(MEASURED) / unhindered) : OptionalDouble.empty();
+        OptionalDouble learned = given.following(MEASURED, measured -> measured / unhindered);
         Result result = new Result(
                 unhindered * factor,
                 unhindered * factor * Math.sqrt(1 - used),
@@ -126,6 +125,6 @@ final class ExpectedFlow extends Sum {
     }
 
     private static OptionalDouble turnover(Given given, double lph) {
-        return given.has(NET) ? OptionalDouble.of(lph / given.number(NET)) : OptionalDouble.empty();
+        return given.following(NET, net -> lph / net);
     }
 }

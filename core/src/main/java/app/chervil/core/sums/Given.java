@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.DoubleUnaryOperator;
 
 /** What a sum was given, checked against its fields. */
 final class Given {
@@ -111,6 +112,11 @@ final class Given {
                     .orElse(null);
         }
         return value instanceof Number number ? OptionalDouble.of(number.doubleValue()) : OptionalDouble.empty();
+    }
+
+    /** What follows from a field; nothing if it is not given. */
+    OptionalDouble following(Field field, DoubleUnaryOperator sum) {
+        return has(field) ? OptionalDouble.of(sum.applyAsDouble(number(field))) : OptionalDouble.empty();
     }
 
     double or(Field field, double otherwise) {

@@ -54,6 +54,6 @@ final class Lowering extends Sum {
     }
 
     private static OptionalDouble litres(Given given, double each) {
-        return given.has(NET) ? OptionalDouble.of(each * given.number(NET)) : OptionalDouble.empty();
+        return given.following(NET, net -> each * net);
     }
 }

@@ -62,9 +62,8 @@ final class PrintTiles extends Sum {
         if (Slack.above(Math.abs(off), MOST_OFF_MM)) {
             return Refused.impossible(BAR);
         }
-        OptionalDouble error = given.has(BAR)
-                ? OptionalDouble.of(Math.max(given.number(A), given.number(B)) * (given.number(BAR) / BAR_MM - 1))
-                : OptionalDouble.empty();
+        double longer = Math.max(given.number(A), given.number(B));
+        OptionalDouble error = given.following(BAR, bar -> longer * (bar / BAR_MM - 1));
         Result upright = laid(given, Turn.PORTRAIT, error);
         Result lying = laid(given, Turn.LANDSCAPE, error);
         return Solved.of(lying.pages() < upright.pages() ? lying : upright);

@@ -85,8 +85,7 @@ final class TopOff extends Sum {
         double evaporated = given.has(EVAPORATED)
                 ? given.number(EVAPORATED)
                 : Footprint.litresAMm(given.number(LENGTH), given.number(WIDTH)) * given.number(MM_A_DAY);
-        OptionalDouble dry =
-                given.has(RETURN) ? OptionalDouble.of(3600 * chamber / given.number(RETURN)) : OptionalDouble.empty();
+        OptionalDouble dry = given.following(RETURN, lph -> 3600 * chamber / lph);
         OptionalDouble saltAtLow = OptionalDouble.empty();
         OptionalDouble toRise = OptionalDouble.empty();
         if (isSalt(given)) {

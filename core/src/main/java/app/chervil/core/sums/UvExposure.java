@@ -113,7 +113,7 @@ final class UvExposure extends Sum {
                 least,
                 least / given.number(LIT),
                 all - left.size() * least,
-                given.has(NET) ? OptionalDouble.of(Math.log(20) * given.number(NET) / flow) : OptionalDouble.empty());
+                given.following(NET, net -> Math.log(20) * net / flow));
         return Solved.of(
                 result,
                 new Watchful()
