@@ -15,7 +15,8 @@ public record Fits(Set<FilterKind> kinds, Set<StageKind> needs) {
         needs = Set.copyOf(needs);
     }
 
-    boolean fits(FilterHistory history) {
+    /** Whether it can be on a filter. */
+    public boolean fits(FilterHistory history) {
         return kinds.contains(history.kind())
                 && (needs.isEmpty() || needs.stream().anyMatch(history.stages()::contains));
     }

@@ -92,6 +92,16 @@ public final class Inquiry {
                 told.steps() >= network.value(Judged.OFFER_EXIT_AFTER));
     }
 
+    /** How likely something is there that each repair mends, after some steps; asking others stands for none of ours. */
+    public Map<String, Double> presences(List<Step> steps) {
+        Told told = new Told(readings(), steps);
+        double[] belief = belief(told.answers(), told.tried());
+        Map<String, Double> presences = new LinkedHashMap<>();
+        hypotheses.repairs().forEach(repair -> presences.put(repair, hypotheses.presence(belief, repair)));
+        presences.put(Repair.ASK_OTHERS, hypotheses.presence(belief, Repair.ASK_OTHERS));
+        return presences;
+    }
+
     /**
      * Why a cause is thought likely after some steps.
      *

@@ -63,7 +63,7 @@ public record Question(
     }
 
     /** Place of an answer; empty for an unknown one. */
-    Optional<Integer> place(String answer) {
+    public Optional<Integer> place(String answer) {
         for (int i = 0; i < answers.size(); i++) {
             if (answers.get(i).id().equals(answer)) {
                 return Optional.of(i);
@@ -76,7 +76,8 @@ public record Question(
         return answers.stream().anyMatch(answer -> answer.alarm().isPresent());
     }
 
-    boolean offered(FilterHistory history, String complaint) {
+    /** Whether it can be asked of a filter under a complaint. */
+    public boolean offered(FilterHistory history, String complaint) {
         return fits.fits(history) && (complaints.isEmpty() || complaints.contains(complaint));
     }
 
@@ -85,12 +86,13 @@ public record Question(
     }
 
     /** How likely an answer is under a cause. */
-    double likely(String cause, int answer) {
+    public double likely(String cause, int answer) {
         List<Double> row = rows.get(cause);
         return row == null ? answers.get(answer).leak() : row.get(answer);
     }
 
-    Question with(Map<String, List<Double>> others) {
+    /** The same with other rows. */
+    public Question with(Map<String, List<Double>> others) {
         return new Question(id, ask, caution, fits, complaints, cost, answers, others, reads, because);
     }
 }

@@ -38,7 +38,7 @@ public sealed interface Step {
         }
 
         /** How likely it is if the repair mends all causes that are there, one of two, or none. */
-        double likely(int mended, int causes) {
+        public double likely(int mended, int causes) {
             return mended == 0 ? none : mended == causes ? all : one;
         }
     }
