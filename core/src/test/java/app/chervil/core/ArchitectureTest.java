@@ -62,7 +62,7 @@ class ArchitectureTest {
 
     @ArchTest
     static final ArchRule the_picture_of_a_site_rests_on_visits_procedures_and_water =
-            only("site", "visit", "procedure", "passport", "water", "interval", "filter", "tank", "calc");
+            only("site", "visit", "procedure", "trouble", "passport", "water", "interval", "filter", "tank", "calc");
 
     @ArchTest
     static final ArchRule an_agenda_rests_on_the_picture_and_the_planner =

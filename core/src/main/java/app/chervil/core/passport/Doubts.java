@@ -146,6 +146,11 @@ public record Doubts(Passport passport, List<StageKind> path, List<String> names
     }
 
     /** The last thing before the pump, by the water's order. */
+    /** Whether loose media lies beside the pump with no guard between. */
+    public boolean looseBesideThePump() {
+        return besideThePump().isPresent();
+    }
+
     private Optional<String> besideThePump() {
         Build.Housing housing = passport.build().housing();
         boolean sucks = housing.pump() == Build.Pump.HEAD || housing.pump() == Build.Pump.BASE;

@@ -15,10 +15,13 @@ import app.chervil.core.interval.TaskSetting;
 import app.chervil.core.site.PastService.Flows;
 import app.chervil.core.tank.ContextChange;
 import app.chervil.core.tank.OpeningSchool;
+import app.chervil.core.trouble.FilterHistory;
 import app.chervil.core.visit.BookedTask;
+import app.chervil.core.visit.Fault;
 import app.chervil.core.visit.FilterBook;
 import app.chervil.core.visit.LoggedService;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -89,6 +92,16 @@ public final class CareBook {
         return book.get().behindPrefilter(task);
     }
 
+    /** Its flow when clean; empty if nobody measured it. */
+    public Optional<FlowRate> cleanFlow() {
+        return book.get().cleanFlow(today());
+    }
+
+    /** What is known of it when something is wrong with it. */
+    public FilterHistory clues(LocalDateTime now) {
+        return new Clues(tank, this, now).history();
+    }
+
     /** Care that is done whenever the filter is opened. */
     public List<CareRule> goingWithOpening() {
         return filter.inUse().stream()
@@ -133,7 +146,8 @@ public final class CareBook {
                 new FilterBook.Around(
                         new Surroundings(setting.stocking(), setting.feeding(), prefilters, others),
                         reaching,
-                        pauses()));
+                        pauses(),
+                        faults()));
     }
 
     private Optional<FlowRate> plate() {
@@ -147,6 +161,13 @@ public final class CareBook {
                 .filter(pause -> pause.reaches(filter.id()))
                 .map(Pause::what)
                 .toList());
+    }
+
+    private List<Fault> faults() {
+        return tank.records().faults().stream()
+                .filter(fault -> fault.filterId() == filter.id())
+                .map(FilterFault::what)
+                .toList();
     }
 
     private LoggedService logged(PastService service) {

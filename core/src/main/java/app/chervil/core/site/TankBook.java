@@ -37,6 +37,7 @@ public final class TankBook {
      * @param aside work that disturbed the bacteria and stands in another log than that of services
      * @param chores that are planned
      * @param waterChanged the day of the latest water change
+     * @param faults of its filters, found or still being looked for
      */
     public record Records(
             Tank tank,
@@ -48,8 +49,10 @@ public final class TankBook {
             WaterBook water,
             List<Earlier> aside,
             List<PlannedChore> chores,
-            Optional<LocalDate> waterChanged) {
+            Optional<LocalDate> waterChanged,
+            List<FilterFault> faults) {
         public Records {
+            faults = List.copyOf(faults);
             filters = List.copyOf(filters);
             changes = List.copyOf(changes);
             services = List.copyOf(services);
@@ -60,7 +63,8 @@ public final class TankBook {
         }
 
         Records with(List<PastService> others) {
-            return new Records(tank, filters, changes, others, looks, pauses, water, aside, chores, waterChanged);
+            return new Records(
+                    tank, filters, changes, others, looks, pauses, water, aside, chores, waterChanged, faults);
         }
     }
 

@@ -19,6 +19,7 @@ final class Hypotheses {
     private final FilterHistory history;
     private final List<Cause> causes;
     private final List<int[]> members = new ArrayList<>();
+    private final double[] shares;
     private final double[] prior;
     private final List<String> repairs;
     private final Map<String, double[][]> rows = new HashMap<>();
@@ -30,15 +31,15 @@ final class Hypotheses {
         this.causes = network.causes().stream()
                 .filter(one -> one.fits().fits(history))
                 .toList();
-        double[] weights = normalised(
+        shares = normalised(
                 causes.stream().mapToDouble(one -> weight(one, complaint)).toArray());
         List<Double> masses = new ArrayList<>();
         double other = network.value(Judged.OTHER_SHARE);
-        for (int i = 0; i < weights.length; i++) {
-            add(masses, (1 - other) * weights[i], i);
+        for (int i = 0; i < shares.length; i++) {
+            add(masses, (1 - other) * shares[i], i);
         }
         add(masses, other);
-        addPairs(masses, weights);
+        addPairs(masses, shares);
         prior = normalised(masses.stream().mapToDouble(mass -> mass).toArray());
         repairs = causes.stream()
                 .map(cause -> cause.repairs().on(history.kind()))
@@ -85,6 +86,11 @@ final class Hypotheses {
     /** Applicable causes, in the order of the network. */
     List<Cause> causes() {
         return causes;
+    }
+
+    /** Share of each applicable cause, if it is one of them alone. */
+    double[] shares() {
+        return shares.clone();
     }
 
     double[] prior() {

@@ -49,6 +49,7 @@ public final class FilterBook {
     private final List<BookedTask> tasks;
     private final List<LoggedService> services;
     private final Around around;
+    private final Pauses pauses;
 
     /**
      * The filter itself.
@@ -66,14 +67,20 @@ public final class FilterBook {
      *
      * @param changes that reach this filter, in any order
      * @param pauses on which it stood or its keeper was away
+     * @param faults on whose days what it showed was no dirt
      */
-    public record Around(Surroundings today, List<ContextChange> changes, Pauses pauses) {
+    public record Around(Surroundings today, List<ContextChange> changes, Pauses pauses, List<Fault> faults) {
         public Around {
+            faults = List.copyOf(faults);
             changes = changes.stream()
                     .sorted(Comparator.comparing(ContextChange::on)
                             .thenComparing(ContextChange::kind)
                             .thenComparing(ContextChange::steps))
                     .toList();
+        }
+
+        public Around(Surroundings today, List<ContextChange> changes, Pauses pauses) {
+            this(today, changes, pauses, List.of());
         }
 
         public Around(Surroundings today, List<ContextChange> changes) {
@@ -89,8 +96,27 @@ public final class FilterBook {
     public FilterBook(Device device, List<BookedTask> tasks, List<LoggedService> services, Around around) {
         this.device = device;
         this.tasks = List.copyOf(tasks);
-        this.services = List.copyOf(services);
+        this.services =
+                services.stream().map(one -> stripped(one, around.faults())).toList();
         this.around = around;
+        this.pauses = new Pauses(Stream.concat(
+                        around.pauses().all().stream(),
+                        around.faults().stream().flatMap(fault -> fault.standstill().stream()))
+                .toList());
+    }
+
+    private static LoggedService stripped(LoggedService service, List<Fault> faults) {
+        LoggedService told = service;
+        for (Fault fault : faults) {
+            told = fault.strip(told);
+        }
+        return told;
+    }
+
+    /** Its flow when clean, as learned from what was measured up to a day; empty if nobody measured it. */
+    public Optional<FlowRate> cleanFlow(LocalDate today) {
+        FilterLog log = new FilterLog(tasks, services, today);
+        return log.judgeFlows(device.plate(), this::history);
     }
 
     /** Forecast of every task by its id, as of a day. */
@@ -226,7 +252,7 @@ public final class FilterBook {
                 log.services(),
                 log.renewals(),
                 reaching,
-                around.pauses(),
+                pauses,
                 evidence(task));
     }
 

@@ -122,8 +122,9 @@ final class FilterLog {
      * Judges every flow, in the order of days.
      *
      * @param history of a task from what its log says
+     * @return the clean flow; empty if nobody measured it
      */
-    void judgeFlows(Optional<FlowRate> plate, BiFunction<BookedTask, TaskLog, TaskHistory> history) {
+    Optional<FlowRate> judgeFlows(Optional<FlowRate> plate, BiFunction<BookedTask, TaskLog, TaskHistory> history) {
         FlowBook flows = new FlowBook(plate, notes);
         List<Replay> replays = tasks.stream()
                 .filter(task -> task.rule().graded() && !(hasOpening() && task.stopsDirtInside()))
@@ -149,6 +150,7 @@ final class FilterLog {
             }
         }
         served.putAll(judged);
+        return flows.clean();
     }
 
     private boolean hasOpening() {

@@ -2,6 +2,7 @@ package app.chervil.core.water;
 
 import app.chervil.core.water.Hold.Cause;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -10,6 +11,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 
 /**
@@ -28,6 +30,16 @@ public record WaterBook(
         readings = readings.stream().sorted(Comparator.comparing(Reading::at)).toList();
         medications = List.copyOf(medications);
         replacements = List.copyOf(replacements);
+    }
+
+    /** The latest trusted value of a parameter since some moment, zero where it shows no more than noise; empty if none. */
+    public OptionalDouble latest(Parameter parameter, LocalDateTime since) {
+        return readings.stream()
+                .filter(one -> one.parameter() == parameter
+                        && one.trusted()
+                        && !one.at().isBefore(since))
+                .mapToDouble(one -> one.clean() ? 0 : one.value())
+                .reduce((earlier, later) -> later);
     }
 
     /** Holds in force on a day, in the order of {@link Cause}. */

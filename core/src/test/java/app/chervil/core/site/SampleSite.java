@@ -69,7 +69,8 @@ public final class SampleSite {
                         new WaterBook(LocalDate.of(2020, 1, 1), List.of(), List.of(), List.of()),
                         List.of(),
                         List.of(new PlannedChore(id, id, TankChore.WATER_CHANGE, 7, TODAY.minusDays(3), List.of())),
-                        Optional.of(TODAY.minusDays(3))));
+                        Optional.of(TODAY.minusDays(3)),
+                        List.of()));
         return this;
     }
 
@@ -168,7 +169,8 @@ public final class SampleSite {
                         water,
                         had.aside(),
                         chores,
-                        had.waterChanged()));
+                        had.waterChanged(),
+                        had.faults()));
         return this;
     }
 

@@ -62,16 +62,17 @@ final class Logs {
     }
 
     static FilterBook canister(Start start, LoggedService... services) {
+        return book(canisterTasks(start), List.of(services), FilterKind.CANISTER);
+    }
+
+    static List<BookedTask> canisterTasks(Start start) {
         CareRule opening = CareCatalogue.find(FilterKind.CANISTER, CareAction.OPEN, SCHOOLS)
                 .orElseThrow();
-        return book(
-                List.of(
-                        new BookedTask(OPENING, Optional.empty(), start, opening, new Learned()),
-                        stage(FOAM, FOAM, StageKind.COARSE_FOAM, CareAction.RINSE, start, Optional.empty()),
-                        stage(FOAM_NEW, FOAM, StageKind.COARSE_FOAM, CareAction.REPLACE, start, Optional.empty()),
-                        prefilter(start, Optional.empty())),
-                List.of(services),
-                FilterKind.CANISTER);
+        return List.of(
+                new BookedTask(OPENING, Optional.empty(), start, opening, new Learned()),
+                stage(FOAM, FOAM, StageKind.COARSE_FOAM, CareAction.RINSE, start, Optional.empty()),
+                stage(FOAM_NEW, FOAM, StageKind.COARSE_FOAM, CareAction.REPLACE, start, Optional.empty()),
+                prefilter(start, Optional.empty()));
     }
 
     static BookedTask prefilter(Start start, Optional<LocalDate> fittedOn) {
