@@ -52,6 +52,7 @@ class ArchitectureTest {
             Map.entry("followup", Set.of("account", "tank")),
             Map.entry("people", Set.of("account", "tank", "book")),
             Map.entry("stock", Set.of("account", "tank", "book", "visit")),
+            Map.entry("trouble", Set.of("account", "filter", "book", "followup")),
             Map.entry("trial", Set.of("account", "tank", "filter", "book", "water")),
             // 6: what follows
             Map.entry("plan", Set.of("account", "book", "people")),

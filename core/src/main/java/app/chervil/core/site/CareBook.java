@@ -16,6 +16,7 @@ import app.chervil.core.site.PastService.Flows;
 import app.chervil.core.tank.ContextChange;
 import app.chervil.core.tank.OpeningSchool;
 import app.chervil.core.trouble.FilterHistory;
+import app.chervil.core.trouble.Repair;
 import app.chervil.core.visit.BookedTask;
 import app.chervil.core.visit.Fault;
 import app.chervil.core.visit.FilterBook;
@@ -95,6 +96,13 @@ public final class CareBook {
     /** Its flow when clean; empty if nobody measured it. */
     public Optional<FlowRate> cleanFlow() {
         return book.get().cleanFlow(today());
+    }
+
+    /** The care task of this filter that a repair is logged as; empty where there is none. */
+    public Optional<FilterTask> mending(Repair.Task repair) {
+        return AsMended.kinds(repair)
+                .flatMap(kind -> filter.inUse().stream().filter(task -> AsMended.is(repair, kind, filter, task)))
+                .findFirst();
     }
 
     /** What is known of it when something is wrong with it. */

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * One complaint about one filter: weighs what may be wrong by its history and by what was answered and tried, and says what to
@@ -114,12 +115,19 @@ public final class Inquiry {
     }
 
     /**
-     * What learning makes of the days of a case that a repair ended: by the likeliest of the causes that it mends.
-     *
-     * @param steps up to and with the repair that helped
+     * What learning makes of the days of a case, by the likeliest of the causes that each repair which helped mends. While
+     * none helped, or nobody knows what did, it was no dirt as far as flow goes.
      */
-    public Bearing bearing(String repair, List<Step> steps) {
-        return ended(repair, steps).map(cause -> cause.repairs().counts()).orElse(Bearing.NO_EVIDENCE);
+    public Bearing bearing(List<Step> steps) {
+        return steps.stream()
+                .flatMap(step -> step instanceof Step.Tried done && done.outcome() != Step.Outcome.NO_CHANGE
+                        ? Stream.of(done.repair())
+                        : Stream.empty())
+                .map(repair -> ended(repair, steps)
+                        .map(cause -> cause.repairs().counts())
+                        .orElse(Bearing.IGNORE_FLOW))
+                .reduce(Bearing::and)
+                .orElse(Bearing.IGNORE_FLOW);
     }
 
     /** The likeliest of the causes that a repair mends, as things stood before it was tried; empty if it mends none here. */

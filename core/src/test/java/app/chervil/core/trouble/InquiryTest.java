@@ -262,13 +262,25 @@ class InquiryTest {
         "clean-impeller, IGNORE_FLOW",
         "replace-pump, IGNORE_FLOW_AND_GRADE",
         "leave-alone, NO_EVIDENCE",
-        "exit, NO_EVIDENCE"
+        "exit, IGNORE_FLOW"
     })
     void what_was_mended_says_what_is_learned(String repair, Bearing counts) {
         Inquiry inquiry = Inquiry.of(NETWORK, RandomCase.bare(FilterKind.CANISTER), "no-flow");
 
-        assertThat(inquiry.bearing(repair, List.of(new Step.Tried(repair, Step.Outcome.SOLVED))))
+        assertThat(inquiry.bearing(List.of(new Step.Tried(repair, Step.Outcome.SOLVED))))
                 .isEqualTo(counts);
+    }
+
+    @Test
+    void a_repair_that_helped_partly_counts_and_one_that_did_not_does_not() {
+        Inquiry inquiry = Inquiry.of(NETWORK, RandomCase.bare(FilterKind.CANISTER), "weak-flow");
+        Step rinsed = new Step.Tried("rinse-prefilter", Step.Outcome.SOLVED);
+
+        assertThat(inquiry.bearing(List.of(new Step.Tried("clean-impeller", Step.Outcome.PARTLY), rinsed)))
+                .isEqualTo(Bearing.IGNORE_FLOW);
+        assertThat(inquiry.bearing(List.of(new Step.Tried("clean-impeller", Step.Outcome.NO_CHANGE), rinsed)))
+                .isEqualTo(Bearing.DIRT);
+        assertThat(inquiry.bearing(List.of())).isEqualTo(Bearing.IGNORE_FLOW);
     }
 
     @ParameterizedTest

@@ -3,6 +3,7 @@ package app.chervil.server.book;
 import app.chervil.core.interval.Look;
 import app.chervil.core.site.Change;
 import app.chervil.core.site.Filter;
+import app.chervil.core.site.FilterFault;
 import app.chervil.core.site.FilterStage;
 import app.chervil.core.site.PastService;
 import app.chervil.core.site.Pause;
@@ -30,7 +31,8 @@ record Loading(
         Map<Long, List<Look>> looks,
         Map<Long, List<Pause>> pauses,
         Map<Long, Water> waters,
-        Map<Long, Chores> chores) {
+        Map<Long, Chores> chores,
+        Map<Long, List<FilterFault>> faults) {
 
     TankBook book(Tank tank, SiteBook.Shared shared) {
         return new TankBook(records(tank), shared);
@@ -51,7 +53,8 @@ record Loading(
                 water.book(),
                 aside(water, work),
                 work.planned(),
-                water.changed());
+                water.changed(),
+                faults.getOrDefault(id, List.of()));
     }
 
     private Map<Long, List<Look>> seen(List<Filter> ofTank) {

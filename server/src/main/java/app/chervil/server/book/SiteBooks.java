@@ -122,7 +122,8 @@ public class SiteBooks {
                 care.looks(),
                 care.pauses(),
                 waters,
-                sources.chores().chores(site, tank, changed(waters)));
+                sources.chores().chores(site, tank, changed(waters)),
+                sources.faults().faults(site, tank));
         return some.stream().map(one -> loaded.book(one, shared)).toList();
     }
 

@@ -10,8 +10,10 @@ class Sources {
     private final ChoreLog chores;
     private final CareLog care;
     private final TrialBook trials;
+    private final FaultLog faults;
 
-    Sources(ServiceLog services, WaterLog water, ChoreLog chores, CareLog care, TrialBook trials) {
+    Sources(ServiceLog services, WaterLog water, ChoreLog chores, CareLog care, TrialBook trials, FaultLog faults) {
+        this.faults = faults;
         this.services = services;
         this.water = water;
         this.chores = chores;
@@ -33,6 +35,10 @@ class Sources {
 
     CareLog care() {
         return care;
+    }
+
+    FaultLog faults() {
+        return faults;
     }
 
     TrialBook trials() {

@@ -29,6 +29,7 @@ class DemoSiteTest {
     private static final Path DOCUMENT = Path.of("openapi.json");
     private static final Path VOCABULARY = Path.of("vocabulary.json");
     private static final Path SUMS = Path.of("sums.json");
+    private static final Path TROUBLE = Path.of("trouble.json");
     private static final LocalDate TODAY = LocalDate.of(2026, 6, 1);
     private static final String TO_WRITE = "chervil.write-openapi";
 
@@ -146,6 +147,16 @@ class DemoSiteTest {
         }
 
         assertThat(served).isEqualTo(json.readTree(SUMS));
+    }
+
+    @Test
+    void the_committed_trouble_network_is_the_one_served() throws Exception {
+        JsonNode served = read("/api/trouble-network");
+        if (Boolean.getBoolean(TO_WRITE)) {
+            Files.writeString(TROUBLE, served + "\n");
+        }
+
+        assertThat(served).isEqualTo(json.readTree(TROUBLE));
     }
 
     private JsonNode read(String path) throws Exception {

@@ -1,0 +1,82 @@
+package app.chervil.server.trouble;
+
+import app.chervil.core.trouble.Bearing;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Table trouble_case.
+ *
+ * @param known what was known of the filter, as JSON
+ * @param weights how the site's own cases weighed, by cause, as JSON
+ * @param closedOn the day of {@code closedAt} on the site
+ * @param repair that helped
+ * @param cause that it was; null where nobody knows
+ * @param overruled what its keeper would have learned from it instead
+ */
+record CaseRow(
+        UUID id,
+        long tankId,
+        long filterId,
+        String complaint,
+        LocalDate noticedOn,
+        Instant openedAt,
+        String openedBy,
+        String known,
+        String weights,
+        Standing standing,
+        @Nullable Instant closedAt,
+        @Nullable LocalDate closedOn,
+        @Nullable String repair,
+        @Nullable String cause,
+        Bearing bearing,
+        @Nullable Bearing overruled) {
+
+    /** Where a case stands. */
+    public enum Standing {
+        OPEN,
+        /** A repair helped. */
+        SOLVED,
+        /** A danger is there. */
+        STOPPED,
+        /** Given up. */
+        LEFT
+    }
+
+    Bearing counts() {
+        return overruled == null ? bearing : overruled;
+    }
+
+    CaseRow as(Verdict verdict, @Nullable Instant at, @Nullable LocalDate on) {
+        return new CaseRow(
+                id,
+                tankId,
+                filterId,
+                complaint,
+                noticedOn,
+                openedAt,
+                openedBy,
+                known,
+                weights,
+                verdict.standing(),
+                at,
+                on,
+                verdict.repair(),
+                verdict.cause(),
+                verdict.bearing(),
+                overruled);
+    }
+
+    /** What the steps of a case come to. */
+    record Verdict(
+            Standing standing,
+            @Nullable String repair,
+            @Nullable String cause,
+            Bearing bearing) {
+        static final Verdict OPEN = new Verdict(Standing.OPEN, null, null, Bearing.IGNORE_FLOW);
+        static final Verdict STOPPED = new Verdict(Standing.STOPPED, null, null, Bearing.IGNORE_FLOW);
+        static final Verdict LEFT = new Verdict(Standing.LEFT, null, null, Bearing.IGNORE_FLOW);
+    }
+}
