@@ -63,7 +63,7 @@ class TroubleApiTest {
     }
 
     private String openingDay() throws Exception {
-        JsonNode forecasts = site.read(site.get(keeper, "/api/tanks/" + tank + "/forecasts"));
+        JsonNode forecasts = site.read(site.get(keeper, "/api/forecasts?tank=" + tank));
         return forecasts
                 .valueStream()
                 .filter(one -> one.at("/subject/name").asString().equals("Open canister Weir"))
