@@ -27,6 +27,11 @@ const all = computed((): Findable[] => {
       { value: `Log a service on ${tank.name}`, where: 'do', to: to('log', id) },
       { value: `Enter readings for ${tank.name}`, where: 'do', to: to('new-readings', id) },
       { value: `Change water in ${tank.name}`, where: 'do', to: to('water-change', id) },
+      {
+        value: `Find what is wrong with ${tank.name}`,
+        where: 'do',
+        to: { name: 'start-case', query: { tank: id } },
+      },
     ]),
     ...(filters.data.value ?? []).flatMap((filter) => {
       const where = `${filter.name}, ${nameOf(filter.tankId)}`

@@ -33,6 +33,7 @@ export const OF_SITE = [
 export function placeOf(path: string): string | undefined {
   if (path.endsWith('/log')) return 'log'
   if (/^\/water$|\/water(\/|$)/.test(path)) return 'water'
+  if (path.startsWith('/trouble')) return 'bench'
   if (path === '/') return 'rounds'
   return PLACES.find((place) => path.startsWith(`/${place.name}`))?.name
 }

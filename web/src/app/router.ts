@@ -172,6 +172,22 @@ export function makeRouter(client: QueryClient) {
         name: 'new-trial',
         component: () => import('@/features/trial/NewTrialView.vue'),
       },
+      {
+        path: '/bench/trouble',
+        name: 'cases',
+        component: () => import('@/features/trouble/CasesView.vue'),
+      },
+      {
+        path: '/trouble/new',
+        name: 'start-case',
+        component: () => import('@/features/trouble/StartView.vue'),
+      },
+      {
+        path: '/trouble/:case',
+        name: 'case',
+        props: true,
+        component: () => import('@/features/trouble/CaseView.vue'),
+      },
       { path: '/ledger', name: 'ledger', component: () => import('@/features/visit/LedgerView.vue') },
       { path: '/people', name: 'people', component: () => import('@/features/account/PeopleView.vue') },
       { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./NowhereView.vue') },

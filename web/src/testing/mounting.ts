@@ -30,6 +30,8 @@ const NAMES = [
   'template',
   'eye',
   'trials',
+  'cases',
+  'start-case',
   'new-trial',
 ]
 const TANK_NAMES = [
@@ -79,6 +81,7 @@ export async function mountView(view: Component, props: Record<string, unknown> 
       ...NAMES.map((name) => ({ path: name === 'rounds' ? '/' : `/${name}`, name, component: page })),
       ...TANK_NAMES.map((name) => ({ path: `/at/:tank/${name}`, name, component: page })),
       { path: '/at/:tank/tasks/:task', name: 'task', component: page },
+      { path: '/trouble/:case', name: 'case', component: page },
       { path: '/bench/sums/:sum', name: 'sum', component: page },
       { path: '/stores/:item', name: 'store-item', component: page },
       { path: '/service/:service', name: 'service', component: page },

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-/** The benches side by side: sums, comparing futures, and trying it at the tank. */
+/** The benches side by side: sums, finding faults, comparing futures, and trying it at the tank. */
 const BENCHES = [
   { name: 'bench', label: 'Sums' },
+  { name: 'cases', label: 'Trouble' },
   { name: 'what-if', label: 'What if' },
   { name: 'trials', label: 'Trials' },
 ]

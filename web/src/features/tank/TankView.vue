@@ -5,6 +5,7 @@ import { TakingOn, TankPauses, useForecasts, WhenList, type Forecast } from '@/f
 import { HistoryList } from '@/features/visit'
 import { TankHolds, TankWater } from '@/features/water'
 import { FilterFacts, MediaFact } from '@/features/sums'
+import { TankTrouble } from '@/features/trouble'
 import SumLinks from '@/shared/components/SumLinks.vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
@@ -15,6 +16,7 @@ import { say } from '@/shared/units'
 import { labelOf, DIRECTION, FILTER_KIND } from '@/shared/words'
 import { useRouter } from 'vue-router'
 import { useChanges, useTank } from './queries'
+import FilterLinks from './FilterLinks.vue'
 import TankFacts from './TankFacts.vue'
 
 /** Both postures: how this tank and each of its filters is, and what happened here. */
@@ -108,22 +110,7 @@ useKeys((key) => {
               :standing="opening.standing"
               :words="`open between ${windowWords(opening.window).replace(' to ', ' and ')}`"
             />
-            <RouterLink
-              class="small change"
-              :to="{ name: 'edit-filter', params: { tank: props.tank, filter: filter.id } }"
-              >Change filter</RouterLink
-            >
-            <RouterLink
-              class="small change"
-              :to="{ name: 'inside-filter', params: { tank: props.tank, filter: filter.id } }"
-              >{{ filter.placesStated ? 'What sits where' : 'Say what sits where' }}</RouterLink
-            >
-            <RouterLink
-              v-if="isNew(filter)"
-              class="small change"
-              :to="{ name: 'set-up', params: { tank: props.tank, filter: filter.id } }"
-              >Set it up, step by step</RouterLink
-            >
+            <FilterLinks :tank="props.tank" :filter="filter" :is-new="isNew(filter)" />
           </div>
           <WaterPath :filter="filter" :forecasts="all" :today="now" />
           <FilterFacts :tank="props.tank" :filter="filter.id" />
@@ -151,7 +138,10 @@ useKeys((key) => {
             </template>
             <TankPauses :tank="props.tank" :filters="byFilter.map(({ filter }) => filter)" />
           </section>
-          <HistoryList :tank="props.tank" :changes="changes.data.value ?? []" />
+          <div>
+            <HistoryList :tank="props.tank" :changes="changes.data.value ?? []" />
+            <TankTrouble :tank="props.tank" />
+          </div>
         </div>
         <SumLinks
           :tank="props.tank"
@@ -178,14 +168,6 @@ header,
 }
 
 .actions,
-.change {
-  margin-left: auto;
-}
-
-.change + .change {
-  margin-left: 0;
-}
-
 .actions {
   display: flex;
   gap: 8px;

@@ -77,6 +77,7 @@ class ArchitectureTest {
                             "stock",
                             "trial",
                             "sums",
+                            "trouble",
                             "mail")));
 
     private static final Set<String> GROUND = Set.of("problem", "storage");

@@ -24,6 +24,7 @@ class DemoSite implements SmartInitializingSingleton {
 
     private final DemoStores stores;
     private final DemoSums sums;
+    private final DemoTrouble trouble;
 
     DemoSite(
             AccountOperations accounts,
@@ -31,13 +32,15 @@ class DemoSite implements SmartInitializingSingleton {
             DemoFurtherTanks further,
             DemoPlanning planning,
             DemoStores stores,
-            DemoSums sums) {
+            DemoSums sums,
+            DemoTrouble trouble) {
         this.accounts = accounts;
         this.tanks = tanks;
         this.further = further;
         this.planning = planning;
         this.stores = stores;
         this.sums = sums;
+        this.trouble = trouble;
     }
 
     @Override
@@ -59,6 +62,7 @@ class DemoSite implements SmartInitializingSingleton {
         planning.arrange(marit);
         stores.fill(marit);
         sums.keep(marit);
+        trouble.look(marit);
         LOG.info("Demo site loaded");
     }
 

@@ -1,6 +1,7 @@
 package app.chervil.server.trouble;
 
 import app.chervil.core.trouble.Bearing;
+import app.chervil.core.trouble.FilterHistory;
 import app.chervil.core.trouble.Next;
 import app.chervil.core.trouble.Standing;
 import java.time.Instant;
@@ -28,6 +29,11 @@ public record CaseView(
         StandingView now,
         Map<String, Long> tasks,
         List<CaseSummary> before) {
+
+    /** What was known of the filter, as the finder has it. */
+    public FilterHistory history() {
+        return known.history();
+    }
 
     /**
      * What a list tells of a case.

@@ -67,6 +67,11 @@ public class TroubleOperations {
         this.clock = clock;
     }
 
+    /** The same by another clock, for cases that lie in the past; to be used within a transaction. */
+    public TroubleOperations at(Clock then) {
+        return new TroubleOperations(mapper, filters, books, followUps, json, then);
+    }
+
     /**
      * Cases, newest first.
      *

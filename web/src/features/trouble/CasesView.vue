@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { BenchNav } from '@/features/bench'
+import { useTanks } from '@/features/tank'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import LinkButton from '@/shared/components/LinkButton.vue'
+import CaseList from './CaseList.vue'
+import CountedRates from './CountedRates.vue'
+import { useCases } from './queries'
+
+/** Both postures: what is being looked into, what was found before, and what that says of this site. */
+const cases = useCases()
+const tanks = useTanks()
+
+const names = computed(() => new Map((tanks.data.value ?? []).map(({ id, tank }) => [id, tank.name])))
+const going = computed(() =>
+  (cases.data.value ?? []).filter(({ standing }) => standing === 'OPEN' || standing === 'STOPPED'),
+)
+const closed = computed(() =>
+  (cases.data.value ?? []).filter(({ standing }) => standing === 'SOLVED' || standing === 'LEFT'),
+)
+</script>
+
+<template>
+  <main class="page">
+    <BenchNav />
+    <header>
+      <h1>Trouble</h1>
+      <LinkButton type="primary" :to="{ name: 'start-case' }">Something is wrong</LinkButton>
+    </header>
+    <AsyncState
+      :pending="cases.isPending.value"
+      :error="cases.error.value"
+      what="the cases"
+      @retry="cases.refetch()"
+    >
+      <p v-if="!cases.data.value?.length" class="quiet empty">
+        Weak flow, a rattle, drips, fine bubbles: say what you notice, and the likeliest part is found one
+        cheap look at a time. Nothing was looked into yet.
+      </p>
+      <div v-else class="sides">
+        <div>
+          <section v-if="going.length" aria-labelledby="going">
+            <h2 id="going">Being looked into</h2>
+            <CaseList :cases="going" :tanks="names" />
+          </section>
+          <section v-if="closed.length" aria-labelledby="closed">
+            <h2 id="closed">Closed</h2>
+            <CaseList :cases="closed" :tanks="names" />
+          </section>
+        </div>
+        <CountedRates />
+      </div>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  justify-content: space-between;
+}
+
+.empty {
+  max-width: 560px;
+  padding: 20px 0;
+}
+
+.sides {
+  display: grid;
+  grid-template-columns: minmax(0, 7fr) minmax(280px, 4fr);
+  gap: 24px 48px;
+  align-items: start;
+}
+
+@media (width <= 900px) {
+  .sides {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import { momentWords } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import { offerUndo } from '@/shared/undo'
+import { counted } from '@/shared/words'
+import { useCounting, useRates } from './queries'
+import { beginning, causeWords } from './words'
+
+/** What this site's own closed cases say of how often each cause is met here; the keeper can begin anew. */
+const rates = useRates()
+const counting = useCounting()
+const { sending, trouble, send } = useSending()
+
+const found = computed(() =>
+  (rates.data.value?.causes ?? []).filter(({ times }) => times > 0).toSorted((a, b) => b.factor - a.factor),
+)
+const times = (factor: number) => `${factor.toFixed(1)} times as often`
+
+async function anew() {
+  const done = await send(() => counting.mutateAsync(true))
+  if (done) offerUndo('Counting begins anew.', () => counting.mutateAsync(false))
+}
+</script>
+
+<template>
+  <section aria-labelledby="rates">
+    <h2 id="rates">What is met here</h2>
+    <AsyncState
+      :pending="rates.isPending.value"
+      :error="rates.error.value"
+      what="what was counted"
+      @retry="rates.refetch()"
+    >
+      <template v-if="rates.data.value">
+        <p class="small quiet">
+          {{ counted(rates.data.value.cases, 'closed case') }} counted{{
+            rates.data.value.since ? ` since ${momentWords(rates.data.value.since)}` : ''
+          }}. Our own numbers weigh as much as {{ rates.data.value.priorCases }} cases, so a few of yours move
+          them a little.
+        </p>
+        <ul>
+          <li v-for="one in found" :key="one.cause">
+            <b>{{ beginning(causeWords(one.cause)) }}</b>
+            <span class="quiet">
+              found {{ one.times }} of {{ counted(one.cases, 'time') }}; expected {{ times(one.factor) }} as
+              elsewhere</span
+            >
+          </li>
+        </ul>
+        <el-button v-if="rates.data.value.cases" :disabled="sending" @click="anew"
+          >Begin counting anew</el-button
+        >
+        <p v-if="trouble" class="error" role="alert">{{ trouble }}</p>
+      </template>
+    </AsyncState>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  display: grid;
+  gap: 8px;
+  margin: 10px 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: grid;
+}
+</style>

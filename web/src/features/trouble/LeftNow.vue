@@ -1,0 +1,23 @@
+<script setup lang="ts">
+/** A case that was given up. */
+defineProps<{ sending: boolean }>()
+const emit = defineEmits<{ resume: [] }>()
+</script>
+
+<template>
+  <section>
+    <h2>Given up</h2>
+    <p>Nothing was found. The flow measured meanwhile is left out of learning.</p>
+    <el-button type="primary" :loading="sending" @click="emit('resume')">Go on with it</el-button>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin: 0 0 6px;
+}
+
+p {
+  margin-bottom: 14px;
+}
+</style>

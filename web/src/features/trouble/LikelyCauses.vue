@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { becauseOf, chanceWords } from './because'
+import type { Inquiry, Likely, Step } from './finder'
+import type { Known } from './network'
+import { beginning, causeWords } from './words'
+
+/** The three likeliest causes as bars, each with what speaks for it. */
+const props = defineProps<{ causes: Likely[]; inquiry: Inquiry; known: Known; steps: Step[] }>()
+
+const shown = computed(() =>
+  props.causes.slice(0, 3).map(({ cause, probability }) => ({
+    cause,
+    probability,
+    words: beginning(causeWords(cause)),
+    ...becauseOf(cause, props.inquiry, props.known, props.steps),
+  })),
+)
+const percent = (share: number) =>
+  share < 0.01 ? 'under 1 %' : `${String(Math.min(99, Math.round(share * 100)))} %`
+</script>
+
+<template>
+  <section aria-labelledby="likely">
+    <h3 id="likely">What it may be</h3>
+    <ol>
+      <li v-for="one in shown" :key="one.cause">
+        <p class="what">
+          <b>{{ one.words }}</b>
+          <span class="quiet">{{ chanceWords(one.probability) }}, {{ percent(one.probability) }}</span>
+        </p>
+        <div class="bar" aria-hidden="true"><i :style="{ width: `${one.probability * 100}%` }" /></div>
+        <p class="small quiet">
+          Because {{ one.reasons.join('; ') }}.
+          <template v-if="one.against"> Against it: {{ one.against }}.</template>
+        </p>
+      </li>
+    </ol>
+    <p class="small quiet">Two faults at once count for both, so these may add to more than 100 %.</p>
+  </section>
+</template>
+
+<style scoped>
+ol {
+  display: grid;
+  gap: 14px;
+  margin: 8px 0;
+  padding: 0;
+  list-style: none;
+}
+
+.what {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 10px;
+  justify-content: space-between;
+}
+
+.bar {
+  height: 10px;
+  margin: 4px 0;
+  background: var(--hair);
+}
+
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--herb);
+}
+</style>

@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import LinkButton from '@/shared/components/LinkButton.vue'
+import SelectField from '@/shared/components/SelectField.vue'
+import { shortDay } from '@/shared/dates'
+import type { Repair } from './network'
+import type { Bearing, CaseSummary } from './queries'
+import { BEARING, beginning, causeWords, standingWords } from './words'
+
+/** It is mended: what it was, what is learned from it, and the way to log the work. */
+const props = defineProps<{
+  repair: Repair
+  summary: CaseSummary
+  before: CaseSummary[]
+  task?: number
+  /** Whether the server knows of the end already. */
+  known: boolean
+}>()
+const emit = defineEmits<{ overrule: [counts: Bearing]; back: [] }>()
+
+const counts = computed({
+  get: () => props.summary.counts,
+  set: (value: Bearing) => {
+    emit('overrule', value)
+  },
+})
+const learned = computed(() => BEARING.find(({ value }) => value === props.summary.counts)?.hint ?? '')
+</script>
+
+<template>
+  <section aria-live="polite">
+    <p class="small quiet">Mended{{ summary.closedOn ? ` ${shortDay(summary.closedOn)}` : '' }}</p>
+    <h2>{{ summary.cause ? beginning(causeWords(summary.cause)) : 'It works again' }}</h2>
+    <p>What helped: {{ repair.words }}.</p>
+    <div v-if="known" class="learned">
+      <p>
+        <b>{{ learned }}</b>
+      </p>
+      <SelectField v-model="counts" label="What its days say of dirt" name="counts" :choices="BEARING" />
+    </div>
+    <ul v-if="before.length">
+      <li v-for="one in before" :key="one.id">
+        Same complaint before:
+        <RouterLink :to="{ name: 'case', params: { case: one.id } }">{{ standingWords(one) }}</RouterLink>
+      </li>
+    </ul>
+    <div class="row">
+      <LinkButton
+        v-if="task !== undefined"
+        type="primary"
+        :to="{ name: 'log', params: { tank: summary.tankId }, query: { tasks: String(task) } }"
+        >Log the work</LinkButton
+      >
+      <LinkButton :to="{ name: 'tank', params: { tank: summary.tankId } }">To the tank</LinkButton>
+      <el-button text @click="emit('back')">It came back: go on looking</el-button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin: 2px 0 8px;
+  font-size: 28px;
+}
+
+.learned {
+  display: grid;
+  gap: 10px;
+  max-width: 420px;
+  margin: 14px 0;
+}
+
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  margin-top: 16px;
+}
+
+ul {
+  padding: 0;
+  list-style: none;
+}
+</style>

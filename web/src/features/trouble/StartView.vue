@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useFilters } from '@/features/filter'
+import { useTanks } from '@/features/tank'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import DayField from '@/shared/components/DayField.vue'
+import SelectField from '@/shared/components/SelectField.vue'
+import { addDays, today } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import GlyphPicture from './GlyphPicture.vue'
+import { complaintsOf } from './network'
+import { glyphOfComplaint } from './pictures'
+import { useCases, useOpenCase } from './queries'
+import { complaintWords } from './words'
+
+/** At the tank: which filter, and what is wrong with it. */
+const route = useRoute()
+const router = useRouter()
+const number = (value: unknown) =>
+  typeof value === 'string' && /^\d+$/.test(value) ? Number(value) : undefined
+
+const tanks = useTanks()
+const tank = ref(number(route.query.tank))
+const filters = useFilters(() => tank.value ?? 0)
+const filter = ref(number(route.query.filter))
+const noticed = ref(today())
+const open = useOpenCase()
+const cases = useCases()
+const { sending, errors, trouble, send } = useSending()
+
+const ofTank = computed(() => (tank.value === undefined ? [] : (filters.data.value ?? [])))
+const chosen = computed(() => ofTank.value.find(({ id }) => id === filter.value))
+const tankChoices = computed(() =>
+  (tanks.data.value ?? []).map(({ id, tank: it }) => ({ value: id, label: it.name })),
+)
+const complaints = computed(() => (chosen.value ? complaintsOf(chosen.value.kind) : []))
+/** Cases of this filter that somebody is at already. */
+const going = computed(() =>
+  (cases.data.value ?? []).filter(
+    (one) => one.filterId === filter.value && (one.standing === 'OPEN' || one.standing === 'STOPPED'),
+  ),
+)
+
+watch(
+  ofTank,
+  (all) => {
+    if (!all.some(({ id }) => id === filter.value)) filter.value = all[0]?.id
+  },
+  { immediate: true },
+)
+
+async function begin(complaint: string) {
+  const filterId = filter.value
+  if (filterId === undefined) return
+  const id = crypto.randomUUID()
+  const begun = await send(() => open.mutateAsync({ id, filterId, complaint, noticedOn: noticed.value }))
+  if (begun) void router.push({ name: 'case', params: { case: id } })
+}
+</script>
+
+<template>
+  <main class="page">
+    <h1>What is wrong?</h1>
+    <AsyncState
+      :pending="tanks.isPending.value"
+      :error="tanks.error.value"
+      what="the tanks"
+      @retry="tanks.refetch()"
+    >
+      <p v-if="!tankChoices.length">
+        There is no tank yet. <RouterLink :to="{ name: 'new-tank' }">Add the first one</RouterLink>.
+      </p>
+      <div v-else class="where">
+        <SelectField v-model="tank" label="Tank" name="tank" :choices="tankChoices" />
+        <ChoiceRow
+          v-if="ofTank.length > 1 && filter !== undefined"
+          v-model="filter"
+          legend="Filter"
+          name="filterId"
+          :choices="ofTank.map(({ id, name }) => ({ value: id, label: name }))"
+        />
+        <DayField
+          v-model="noticed"
+          label="First noticed"
+          name="noticedOn"
+          :max="today()"
+          :min="addDays(today(), -365)"
+          :error="errors.noticedOn"
+        />
+      </div>
+      <p v-if="tank !== undefined && !filters.isPending.value && !ofTank.length" class="quiet">
+        This tank has no filter yet.
+      </p>
+      <p v-for="one in going" :key="one.id" class="going">
+        {{ complaintWords(one.complaint) }} is being looked into already.
+        <RouterLink :to="{ name: 'case', params: { case: one.id } }">Go on with it</RouterLink>
+      </p>
+      <p v-if="errors.complaint ?? trouble" class="error" role="alert">{{ errors.complaint ?? trouble }}</p>
+      <div v-if="chosen" class="complaints">
+        <el-button
+          v-for="one in complaints"
+          :key="one.id"
+          class="complaint"
+          :disabled="sending"
+          @click="begin(one.id)"
+        >
+          <span class="inside"><GlyphPicture :glyph="glyphOfComplaint(one.id)" />{{ one.words }}</span>
+        </el-button>
+      </div>
+      <p class="quiet small first">
+        Water near a plug, a hot or burnt smell, or animals gasping: do not ask on. Cut the power with dry
+        hands at the breaker, give air, and call for help.
+      </p>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+.where {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 14px 22px;
+  align-items: start;
+  margin: 10px 0 18px;
+}
+
+.where > * {
+  min-width: 220px;
+}
+
+.complaints {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(260px, 1fr));
+  gap: 10px;
+}
+
+.complaint {
+  justify-content: flex-start;
+  min-height: 64px;
+  font-size: 17px;
+  text-align: left;
+}
+
+.inside {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+
+.going {
+  margin: 8px 0;
+  padding: 8px 14px;
+  border-left: 5px solid var(--amber);
+  background: var(--amber-soft);
+}
+
+.first {
+  max-width: 720px;
+  margin-top: 18px;
+}
+</style>

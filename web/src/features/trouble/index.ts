@@ -1,0 +1,1 @@
+export { default as TankTrouble } from './TankTrouble.vue'
