@@ -85,6 +85,7 @@ useKeys((key) => {
       </header>
       <TankFacts v-if="tank.data.value" :tank="tank.data.value.tank" />
       <TankHolds :tank="props.tank" />
+      <TankTrouble :tank="props.tank" open />
       <AsyncState
         :pending="filters.isPending.value || forecasts.isPending.value"
         :error="filters.error.value ?? forecasts.error.value"

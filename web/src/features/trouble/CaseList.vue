@@ -17,7 +17,7 @@ defineProps<{
       <RouterLink :to="{ name: 'case', params: { case: one.id } }">
         <b>{{ complaintWords(one.complaint) }}</b>
       </RouterLink>
-      <span class="quiet">
+      <span class="quiet small">
         {{ tanks ? `${tanks.get(one.tankId) ?? ''}, ` : '' }}{{ one.filterName }} ·
         {{ shortDay(one.noticedOn) }}</span
       >
@@ -34,20 +34,27 @@ ul {
 }
 
 li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 12px;
+  display: grid;
+  grid-template: 'what state' 'where state' / minmax(0, 1fr) minmax(0, auto);
+  gap: 0 18px;
   align-items: center;
-  min-height: 48px;
+  padding: 6px 0;
   border-bottom: 1px solid var(--hair);
 }
 
 a {
-  padding: 10px 0;
+  padding-top: 6px;
+}
+
+li > .quiet {
+  grid-area: where;
+  padding-bottom: 6px;
 }
 
 .state {
-  margin-left: auto;
+  grid-area: state;
+  max-width: 340px;
+  text-align: right;
 }
 
 .open,

@@ -54,10 +54,9 @@ const cause = computed(() => {
   return mended && causeWords(mended.cause)
 })
 const tells = computed(() => {
-  const [first, second] = one.standing.value?.causes ?? []
-  return again.value === undefined && first && second && first.cause !== OTHER && second.cause !== OTHER
-    ? `This helps to tell whether ${causeWords(first.cause)}, or ${causeWords(second.cause)}.`
-    : ''
+  const question = again.value === undefined ? asking.value : undefined
+  const pair = question && one.inquiry.value?.apart(question, one.standing.value?.causes ?? [])
+  return pair ? `This helps to tell whether ${causeWords(pair[0])}, or ${causeWords(pair[1])}.` : ''
 })
 const taskOf = (repair: string) => view.value?.tasks[repair]
 

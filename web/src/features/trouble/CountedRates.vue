@@ -16,7 +16,7 @@ const { sending, trouble, send } = useSending()
 const found = computed(() =>
   (rates.data.value?.causes ?? []).filter(({ times }) => times > 0).toSorted((a, b) => b.factor - a.factor),
 )
-const times = (factor: number) => `${factor.toFixed(1)} times as often`
+const percent = (share: number) => `${String(Math.max(1, Math.round(share * 100)))} %`
 
 async function anew() {
   const done = await send(() => counting.mutateAsync(true))
@@ -37,15 +37,15 @@ async function anew() {
         <p class="small quiet">
           {{ counted(rates.data.value.cases, 'closed case') }} counted{{
             rates.data.value.since ? ` since ${momentWords(rates.data.value.since)}` : ''
-          }}. Our own numbers weigh as much as {{ rates.data.value.priorCases }} cases, so a few of yours move
-          them a little.
+          }}. Our own numbers weigh as much as {{ rates.data.value.priorCases }} cases.
         </p>
         <ul>
           <li v-for="one in found" :key="one.cause">
             <b>{{ beginning(causeWords(one.cause)) }}</b>
             <span class="quiet">
-              found {{ one.times }} of {{ counted(one.cases, 'time') }}; expected {{ times(one.factor) }} as
-              elsewhere</span
+              found {{ one.times }} of {{ counted(one.cases, 'time') }}; now expected in
+              {{ percent(one.expected * one.factor) }} of such cases, elsewhere in
+              {{ percent(one.expected) }}</span
             >
           </li>
         </ul>

@@ -24,14 +24,20 @@ const percent = (share: number) =>
   <section aria-labelledby="likely">
     <h3 id="likely">What it may be</h3>
     <ol>
-      <li v-for="one in shown" :key="one.cause">
+      <li v-for="(one, i) in shown" :key="one.cause">
         <p class="what">
           <b>{{ one.words }}</b>
           <span class="quiet">{{ chanceWords(one.probability) }}, {{ percent(one.probability) }}</span>
         </p>
         <div class="bar" aria-hidden="true"><i :style="{ width: `${one.probability * 100}%` }" /></div>
         <p class="small quiet">
-          Because {{ one.reasons.join('; ') }}.
+          {{
+            one.reasons.length
+              ? `Because ${one.reasons.join('; ')}.`
+              : i === 0
+                ? 'It is simply the most common cause.'
+                : 'Nothing speaks for it but that it happens.'
+          }}
           <template v-if="one.against"> Against it: {{ one.against }}.</template>
         </p>
       </li>

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import SelectField from '@/shared/components/SelectField.vue'
-import { shortDay } from '@/shared/dates'
+import { daysBetween, shortDay, today } from '@/shared/dates'
 import type { Repair } from './network'
 import type { Bearing, CaseSummary } from './queries'
 import { BEARING, beginning, causeWords, standingWords } from './words'
@@ -18,6 +18,11 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ overrule: [counts: Bearing]; back: [] }>()
 
+const LATELY_DAYS = 7
+/** Work of long ago is in the log already, or never will be. */
+const lately = computed(
+  () => !props.summary.closedOn || daysBetween(props.summary.closedOn, today()) <= LATELY_DAYS,
+)
 const counts = computed({
   get: () => props.summary.counts,
   set: (value: Bearing) => {
@@ -46,7 +51,7 @@ const learned = computed(() => BEARING.find(({ value }) => value === props.summa
     </ul>
     <div class="row">
       <LinkButton
-        v-if="task !== undefined"
+        v-if="task !== undefined && lately"
         type="primary"
         :to="{ name: 'log', params: { tank: summary.tankId }, query: { tasks: String(task) } }"
         >Log the work</LinkButton

@@ -35,7 +35,7 @@ const chosen = computed(() => ofTank.value.find(({ id }) => id === filter.value)
 const tankChoices = computed(() =>
   (tanks.data.value ?? []).map(({ id, tank: it }) => ({ value: id, label: it.name })),
 )
-const complaints = computed(() => (chosen.value ? complaintsOf(chosen.value.kind) : []))
+const complaints = computed(() => (chosen.value ? complaintsOf(chosen.value) : []))
 /** Cases of this filter that somebody is at already. */
 const going = computed(() =>
   (cases.data.value ?? []).filter(
@@ -46,7 +46,7 @@ const going = computed(() =>
 watch(
   ofTank,
   (all) => {
-    if (!all.some(({ id }) => id === filter.value)) filter.value = all[0]?.id
+    if (all.length && !all.some(({ id }) => id === filter.value)) filter.value = all[0]?.id
   },
   { immediate: true },
 )
@@ -98,6 +98,10 @@ async function begin(complaint: string) {
         <RouterLink :to="{ name: 'case', params: { case: one.id } }">Go on with it</RouterLink>
       </p>
       <p v-if="errors.complaint ?? trouble" class="error" role="alert">{{ errors.complaint ?? trouble }}</p>
+      <p class="first">
+        Water near a plug, a hot or burnt smell, or animals gasping: do not ask on. Cut the power with dry
+        hands at the breaker, give air, and call for help.
+      </p>
       <div v-if="chosen" class="complaints">
         <el-button
           v-for="one in complaints"
@@ -109,10 +113,6 @@ async function begin(complaint: string) {
           <span class="inside"><GlyphPicture :glyph="glyphOfComplaint(one.id)" />{{ one.words }}</span>
         </el-button>
       </div>
-      <p class="quiet small first">
-        Water near a plug, a hot or burnt smell, or animals gasping: do not ask on. Cut the power with dry
-        hands at the breaker, give air, and call for help.
-      </p>
     </AsyncState>
   </main>
 </template>
@@ -157,7 +157,9 @@ async function begin(complaint: string) {
 }
 
 .first {
-  max-width: 720px;
-  margin-top: 18px;
+  max-width: 820px;
+  margin-bottom: 16px;
+  padding: 2px 0 2px 12px;
+  border-left: 4px solid var(--brick);
 }
 </style>

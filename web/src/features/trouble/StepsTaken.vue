@@ -31,15 +31,22 @@ function said({ kind, about, value }: Step): string {
     <p v-if="!taken.length" class="quiet">Nothing yet.</p>
     <ol>
       <li v-for="{ step, event } in taken" :key="event.id">
-        <p>{{ asked(step) }}</p>
-        <p>
-          <b>{{ said(step) }}</b>
-          <span class="small quiet">
-            · {{ event.doneBy ? `${event.doneBy}, ` : '' }}{{ momentWords(event.happenedAt) }}</span
-          >
-        </p>
-        <p v-if="!readonly">
-          <el-button v-if="step.kind === 'ANSWER'" text type="primary" @click="emit('again', step.about)"
+        <div>
+          <p class="small quiet">{{ asked(step) }}</p>
+          <p>
+            <b>{{ said(step) }}</b>
+            <span class="small quiet">
+              · {{ event.doneBy ? `${event.doneBy}, ` : '' }}{{ momentWords(event.happenedAt) }}</span
+            >
+          </p>
+        </div>
+        <p v-if="!readonly" class="does">
+          <el-button
+            v-if="step.kind === 'ANSWER'"
+            text
+            type="primary"
+            :aria-label="`Look again: ${asked(step)}`"
+            @click="emit('again', step.about)"
             >Look again</el-button
           >
           <el-button text type="primary" :aria-label="`Take back: ${said(step)}`" @click="emit('back', event)"
@@ -54,12 +61,31 @@ function said({ kind, about, value }: Step): string {
 <style scoped>
 ol {
   display: grid;
-  gap: 10px;
+  gap: 4px;
   margin: 8px 0;
-  padding-left: 22px;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 10px;
+  align-items: center;
+  justify-content: space-between;
+  border-bottom: 1px solid var(--hair);
+}
+
+li > div {
+  flex: 1 1 200px;
+  padding: 6px 0;
 }
 
 p {
   margin: 0;
+}
+
+.does .el-button {
+  padding-inline: 6px;
 }
 </style>

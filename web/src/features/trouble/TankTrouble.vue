@@ -1,16 +1,26 @@
 <script setup lang="ts">
-import { useCases } from './queries'
+import { computed } from 'vue'
 import CaseList from './CaseList.vue'
+import { useCases } from './queries'
 
-/** What was and is wrong with the filters of a tank. */
-const props = defineProps<{ tank: number }>()
+/** What is wrong with the filters of a tank, or what was. */
+const props = defineProps<{
+  tank: number
+  /** Cases that are open; closed ones otherwise. */
+  open?: boolean
+}>()
 const cases = useCases(() => props.tank)
+const shown = computed(() =>
+  (cases.data.value ?? []).filter(
+    ({ standing }) => (standing === 'OPEN' || standing === 'STOPPED') === props.open,
+  ),
+)
 </script>
 
 <template>
-  <section v-if="cases.data.value?.length" aria-labelledby="trouble">
-    <h2 id="trouble">Trouble</h2>
-    <CaseList :cases="cases.data.value" />
+  <section v-if="shown.length" :aria-label="open ? 'Being looked into' : 'Trouble before'">
+    <h2>{{ open ? 'Being looked into' : 'Trouble before' }}</h2>
+    <CaseList :cases="shown" />
   </section>
 </template>
 

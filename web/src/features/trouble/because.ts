@@ -33,14 +33,14 @@ function seenWords(question: string, answer: string): string {
 }
 
 export interface Because {
-  /** Most telling first; one sentence where nothing moves it. */
+  /** Most telling first; empty where it is simply common. */
   reasons: string[]
   against: string | undefined
 }
 
 /** Why a cause is thought likely, from this tank's log and what was seen. */
 export function becauseOf(cause: string, inquiry: Inquiry, known: Known, steps: Step[]): Because {
-  if (cause === OTHER) return { reasons: ['What was seen fits nothing better.'], against: undefined }
+  if (cause === OTHER) return { reasons: ['what was seen fits nothing better'], against: undefined }
   const damp = judged('damp')
   const grounds = [
     ...causeOf(cause).modifiers.flatMap((modifier) => {
@@ -59,7 +59,7 @@ export function becauseOf(cause: string, inquiry: Inquiry, known: Known, steps: 
     .map(({ words }) => words)
   const last = grounds.at(-1)
   return {
-    reasons: reasons.length > 0 ? reasons : ['it is simply the most common'],
+    reasons,
     against: last && last.weight < TELLS_AGAINST ? last.words : undefined,
   }
 }

@@ -77,11 +77,30 @@ describe('the finder', () => {
   })
 })
 
+describe('a question', () => {
+  const hum: Known = { kind: 'CANISTER', stages: ['IMPELLER'], touched: {}, features: {}, readings: {} }
+
+  it('names the likely causes that it tells apart', () => {
+    const inquiry = new Inquiry(hum, 'hum')
+
+    expect(inquiry.apart(questionOf('press'), inquiry.after([]).causes)).toContain('touching')
+  })
+
+  it('names none that answer it alike', () => {
+    const inquiry = new Inquiry(hum, 'hum')
+
+    expect(inquiry.apart(questionOf('oils'), inquiry.after([]).causes)).toBeUndefined()
+  })
+})
+
 describe('the network', () => {
   it('offers each kind of filter only what it can have', () => {
-    const offered = (kind: Known['kind']) => complaintsOf(kind).map(({ id }) => id)
+    const offered = (kind: Known['kind'], ...stages: string[]) =>
+      complaintsOf({ kind, stages: stages.map((stage) => ({ kind: stage })) }).map(({ id }) => id)
 
-    expect(offered('UV_UNIT')).toEqual(['drips', 'green', 'lamp-dark'])
+    expect(offered('UV_UNIT', 'UV_LAMP')).toEqual(['drips', 'green', 'lamp-dark'])
+    expect(offered('CANISTER', 'SEALS')).not.toContain('green')
+    expect(offered('CANISTER', 'UV_LAMP')).toContain('lamp-dark')
     expect(offered('CANISTER')).not.toContain('sump-rises')
     expect(offered('SUMP')).toContain('sump-rises')
   })
@@ -135,7 +154,7 @@ describe('the reasons', () => {
   it('says when nothing but its being common speaks for it', () => {
     const why = becauseOf('touching', new Inquiry(canister, 'hum'), canister, [])
 
-    expect(why.reasons).toEqual(['it is simply the most common'])
+    expect(why.reasons).toEqual([])
   })
 
   it('tells what speaks against it as it is, not as its opposite', () => {

@@ -1,4 +1,4 @@
-import { Hypotheses, normalised, type Outcome } from './hypotheses'
+import { Hypotheses, normalised, rowAt, type Outcome } from './hypotheses'
 import { DONT_KNOW, judged, NETWORK, OTHER, questionOf, type Known, type Question } from './network'
 import { nextOf, rounded, type Next, type Told } from './policy'
 
@@ -24,6 +24,8 @@ export interface Standing {
 }
 
 const CLEARLY_BETTER = 1.5
+const LIKELIEST = 5
+const TELLS_APART = 0.2
 
 /** Readings of the last day, as answers to the questions they answer. */
 function readingsOf(known: Known): Map<string, string> {
@@ -145,6 +147,20 @@ export class Inquiry {
     return culprit
   }
 
+  /** The two likeliest causes that a question tells apart best; none if it hardly tells any apart. */
+  apart(question: Question, causes: Likely[]): [string, string] | undefined {
+    const likely = causes.filter(({ cause }) => cause !== OTHER).slice(0, LIKELIEST)
+    const pairs = likely.flatMap((one, i) =>
+      likely.slice(i + 1).map((other) => ({
+        pair: [one.cause, other.cause] as [string, string],
+        worth: Math.min(one.probability, other.probability) * distance(question, one.cause, other.cause),
+        distance: distance(question, one.cause, other.cause),
+      })),
+    )
+    const best = pairs.toSorted((a, b) => b.worth - a.worth).find((one) => one.distance > TELLS_APART)
+    return best?.pair
+  }
+
   /** How far each answer moves a cause, as a natural logarithm, by question. */
   moves(cause: string, steps: Step[]): { question: Question; answer: string; weight: number }[] {
     const told = toldBy(this.known, steps)
@@ -159,3 +175,10 @@ export class Inquiry {
 }
 
 const placeOf = (question: Question, answer: string) => question.answers.findIndex((one) => one.id === answer)
+
+/** How differently two causes answer a question, 0 alike to 1. */
+const distance = (question: Question, one: string, other: string): number =>
+  question.answers.reduce(
+    (sum, _answer, i) => sum + Math.abs(rowAt(question, one, i) - rowAt(question, other, i)),
+    0,
+  ) / 2

@@ -44,9 +44,16 @@ export const fits = (one: { kinds: string[]; needs: string[] }, known: Known): b
 /** Id of what mends a cause on a kind of filter. */
 export const repairFor = (cause: Cause, kind: FilterKind): string => cause.repairs[kind] ?? cause.repair
 
-/** Complaints that a kind of filter can have. */
-export const complaintsOf = (kind: FilterKind) =>
-  NETWORK.complaints.filter((one) => (one.kinds as string[]).includes(kind))
+/** Complaints about a lamp are no complaints about a filter without one. */
+const OF_LAMPS = ['green', 'lamp-dark']
+
+/** Complaints that a filter can have. */
+export const complaintsOf = (filter: { kind: FilterKind; stages: { kind: string }[] }) =>
+  NETWORK.complaints.filter(
+    ({ id, kinds }) =>
+      (kinds as string[]).includes(filter.kind) &&
+      (!OF_LAMPS.includes(id) || filter.stages.some(({ kind }) => kind === 'UV_LAMP')),
+  )
 
 /** Answers that can be given on a filter: nothing is at the lamp end where there is no lamp. */
 export const answersOf = (question: Question, known: Known): Answer[] =>
