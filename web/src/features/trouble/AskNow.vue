@@ -1,6 +1,9 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+import LinkButton from '@/shared/components/LinkButton.vue'
 import GlyphPicture from './GlyphPicture.vue'
 import { answersOf, DONT_KNOW, type Answer, type Known, type Peril, type Question } from './network'
+import { onwardOf } from './onward'
 import { glyphOf } from './pictures'
 import { effortWords } from './words'
 
@@ -10,6 +13,7 @@ const props = defineProps<{
   question?: Question
   peril?: Peril
   known: Known
+  tank: number
   /** What it tells apart; empty if nothing in particular. */
   tells?: string
   /** The answer so far, where it is looked at again. */
@@ -20,6 +24,7 @@ const emit = defineEmits<{ answer: [answer: string] }>()
 const answers = (): Answer[] =>
   props.question ? answersOf(props.question, props.known) : (props.peril?.answers ?? [])
 const id = () => props.question?.id ?? props.peril?.id ?? ''
+const onward = computed(() => onwardOf(id()))
 </script>
 
 <template>
@@ -46,6 +51,7 @@ const id = () => props.question?.id ?? props.peril?.id ?? ''
       </el-button>
     </div>
     <p v-if="tells" class="quiet tells">{{ tells }}</p>
+    <LinkButton v-if="onward" :to="onward.to(tank)">{{ onward.label }}</LinkButton>
   </section>
 </template>
 

@@ -239,6 +239,13 @@ describe('a case', () => {
     expect(wrapper.text()).toContain('Rinse the pre-filter in tank water')
   })
 
+  it('leads to the page where a step is best done', async () => {
+    const { wrapper } = await open(server().answers)
+
+    const sum = wrapper.findAll('a').find((one) => one.text() === 'How many tubs?')
+    expect(sum?.attributes('href')).toBe('/bench/sums/buckets?tank=4')
+  })
+
   it('is put on the rounds', async () => {
     const { answers } = server()
     answers[`PUT /api/trouble-cases/${ID}/reminder`] = 204
@@ -281,6 +288,7 @@ describe('the start of a case', () => {
   const answers = (more: Answers = {}): Answers => ({
     'GET /api/tanks': TANKS,
     'GET /api/tanks/4/filters': [weir, undertow],
+    'GET /api/filters': [weir, undertow].map((one) => ({ ...one, tankId: 4 })),
     'GET /api/trouble-cases': [],
     ...more,
   })
@@ -293,6 +301,14 @@ describe('the start of a case', () => {
     expect(wrapper.text()).not.toContain('The lid will not close')
     expect(wrapper.text()).not.toContain('The UV lamp is dark')
     expect(wrapper.text()).toContain('Cut the power')
+  })
+
+  it('knows the tank by the filter alone', async () => {
+    stubServer(answers())
+    const { wrapper } = await mountView(StartView, {}, '/start-case?filter=7')
+
+    expect(wrapper.text()).toContain('Brook bench')
+    expect(wrapper.text()).toContain('The sump level rises')
   })
 
   it('opens a case about the filter and goes to it', async () => {

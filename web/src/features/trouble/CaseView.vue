@@ -122,6 +122,7 @@ useKeys((key) => {
                 :key="asking.id"
                 :question="asking"
                 :known="view.known"
+                :tank="view.summary.tankId"
                 :tells="tells"
                 :given="given"
                 @answer="answer"
@@ -131,6 +132,7 @@ useKeys((key) => {
                 :key="next.peril.id"
                 :peril="next.peril"
                 :known="view.known"
+                :tank="view.summary.tankId"
                 @answer="(value) => next?.step === 'DANGER' && one.record('DANGER', next.peril.id, value)"
               />
               <MendNow

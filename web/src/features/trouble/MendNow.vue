@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import type { Outcome } from './hypotheses'
 import { ASK_OTHERS, type Known, type Repair } from './network'
+import { onwardOf } from './onward'
 import { EXIT, effortWords } from './words'
 
 /** A repair to try, as a guided service where it is a task of this filter; then whether it helped. */
@@ -27,8 +28,9 @@ const why = computed(() => {
   if (because === 'NOTHING_LEFT') return NOTHING_LEFT
   if (because === 'ALARM') return 'Do this first: what you saw is a danger in itself.'
   if (because === 'NAMED') return cause ? `Very likely ${cause}.` : ''
-  return cause ? `Quicker to try than to ask on. It may be that ${cause}.` : 'Quicker to try than to ask on.'
+  return cause ? `Quicker to try than to ask. It may be that ${cause}.` : 'Quicker to try than to ask.'
 })
+const onward = computed(() => onwardOf(props.repair.id))
 const print = () => {
   globalThis.print()
 }
@@ -36,7 +38,7 @@ const print = () => {
 
 <template>
   <section aria-live="polite">
-    <p class="small quiet">{{ others ? 'Ask on' : effortWords(repair, known.kind) }}</p>
+    <p class="small quiet">{{ others ? 'Next' : effortWords(repair, known.kind) }}</p>
     <h2>{{ repair.words }}</h2>
     <p class="why">{{ why }}</p>
     <p v-if="repair.caution" class="caution">{{ repair.caution }}</p>
@@ -49,6 +51,7 @@ const print = () => {
         :to="{ name: 'prepare', params: { tank }, query: { tasks: String(task) } }"
         >Be guided through it</LinkButton
       >
+      <LinkButton v-if="onward" :to="onward.to(tank)">{{ onward.label }}</LinkButton>
       <el-button v-if="others" type="primary" @click="print">Print this page</el-button>
       <el-button :disabled="sending" @click="emit('remind', repair.cost.slow ? 24 : 0)">
         {{ repair.cost.slow ? 'Ask me tomorrow' : 'Put it on my rounds' }}

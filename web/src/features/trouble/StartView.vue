@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { useFilters } from '@/features/filter'
+import { useFilters, useSiteFilters } from '@/features/filter'
 import { useTanks } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
@@ -25,6 +25,7 @@ const tanks = useTanks()
 const tank = ref(number(route.query.tank))
 const filters = useFilters(() => tank.value ?? 0)
 const filter = ref(number(route.query.filter))
+const everywhere = useSiteFilters()
 const noticed = ref(today())
 const open = useOpenCase()
 const cases = useCases()
@@ -50,6 +51,11 @@ watch(
   },
   { immediate: true },
 )
+
+/** A filter alone says which tank is meant. */
+watch(everywhere.data, (all) => (tank.value ??= all?.find(({ id }) => id === filter.value)?.tankId), {
+  immediate: true,
+})
 
 async function begin(complaint: string) {
   const filterId = filter.value
@@ -99,8 +105,8 @@ async function begin(complaint: string) {
       </p>
       <p v-if="errors.complaint ?? trouble" class="error" role="alert">{{ errors.complaint ?? trouble }}</p>
       <p class="first">
-        Water near a plug, a hot or burnt smell, or animals gasping: do not ask on. Cut the power with dry
-        hands at the breaker, give air, and call for help.
+        Water near a plug, a hot or burnt smell, or animals gasping: stop here. Cut the power with dry hands
+        at the breaker, give air, and call for help.
       </p>
       <div v-if="chosen" class="complaints">
         <el-button

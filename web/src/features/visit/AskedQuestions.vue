@@ -7,6 +7,9 @@ import { useAnswer, type AskedQuestion, type Saved } from './queries'
 const props = defineProps<{ service: string; questions: AskedQuestion[] }>()
 const emit = defineEmits<{ answered: [saved: Saved] }>()
 
+/** Questions behind which a fault may lie. */
+const AT_FAULT = ['FLOW_UNEXPLAINED', 'FLOW_NOT_RESTORED']
+
 const answering = useAnswer()
 const trouble = ref('')
 
@@ -37,6 +40,12 @@ async function answer(question: AskedQuestion, given: string) {
           >{{ choice.words }}</el-button
         >
       </div>
+      <p v-if="AT_FAULT.includes(question.asked)" class="else">
+        Not sure?
+        <RouterLink :to="{ name: 'start-case', query: { filter: question.filterId } }"
+          >Find what is wrong with {{ question.filterName }}</RouterLink
+        >
+      </p>
     </div>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
   </section>
@@ -56,6 +65,10 @@ async function answer(question: AskedQuestion, given: string) {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
+  margin-top: 8px;
+}
+
+.else {
   margin-top: 8px;
 }
 

@@ -5,6 +5,7 @@ import { useTanks } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import DayField from '@/shared/components/DayField.vue'
 import SelectField from '@/shared/components/SelectField.vue'
+import LinkButton from '@/shared/components/LinkButton.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { today } from '@/shared/dates'
 import { STAGE_KIND, type StageKind } from '@/shared/words'
@@ -48,7 +49,10 @@ watchDebounced(
 
 <template>
   <main class="page">
-    <h1>Ledger</h1>
+    <header>
+      <h1>Ledger</h1>
+      <LinkButton text type="primary" :to="{ name: 'cases' }">Cases of trouble</LinkButton>
+    </header>
     <form class="search" role="search" @submit.prevent>
       <TextField v-model="form.search" label="Search" name="search" hint="Note, person, tank or filter" />
       <SelectField
@@ -100,6 +104,13 @@ watchDebounced(
 </template>
 
 <style scoped>
+header {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  justify-content: space-between;
+}
+
 .search {
   display: grid;
   grid-template-columns: 2fr repeat(4, minmax(130px, 1fr));

@@ -11,6 +11,12 @@ const water = useWater(() => props.tank)
 <template>
   <div v-if="water.data.value?.holds.length" class="holds">
     <HoldNotice v-for="hold in water.data.value.holds" :key="hold.cause" :hold="hold" />
+    <RouterLink
+      v-if="water.data.value.holds.some((hold) => hold.cause === 'AMMONIA')"
+      class="why"
+      :to="{ name: 'start-case', query: { tank: props.tank } }"
+      >Find where the ammonia comes from</RouterLink
+    >
   </div>
 </template>
 
@@ -19,5 +25,10 @@ const water = useWater(() => props.tank)
   display: grid;
   gap: 6px;
   margin: 10px 0;
+}
+
+.why {
+  justify-self: start;
+  padding: 8px 0;
 }
 </style>
