@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useRouter } from 'vue-router'
 import type { Session } from '@/features/account'
+import { BackupAge } from '@/features/upkeep'
 import { OF_SITE } from './places'
 import { useSiteActions } from './siteActions'
 
@@ -15,7 +16,9 @@ const actions = useSiteActions()
 <template>
   <el-dropdown class="site" trigger="click" placement="right-end" :teleported="false">
     <el-button text class="name">
-      <span>{{ session.siteName }}<br />{{ session.name }}</span>
+      <span
+        >{{ session.siteName }}<br />{{ session.name }}<BackupAge v-if="session.role === 'KEEPER'"
+      /></span>
     </el-button>
     <template #dropdown>
       <el-dropdown-menu>

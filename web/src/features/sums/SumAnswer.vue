@@ -22,7 +22,7 @@ const props = defineProps<{
 }>()
 
 const MOST_NAMED = 3
-const says = computed(() => (props.answer ? props.page.says(props.answer.values) : ''))
+const says = computed(() => (props.answer ? props.page.says(props.answer.values, props.given) : ''))
 const drawing = computed(() =>
   props.answer && props.given ? drawingOf(props.sum.name, props.given, props.answer.values) : undefined,
 )

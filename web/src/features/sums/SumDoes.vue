@@ -49,7 +49,7 @@ const told = computed(() => givenLines(props.sum, props.sum.fields, props.given)
 async function copy() {
   const text = asText(
     props.page.question,
-    props.page.says(values.value),
+    props.page.says(values.value, props.given),
     told.value,
     linesOf(props.sum, values.value),
     props.page.unsure,

@@ -33,6 +33,12 @@ const parts = computed(() => {
     <CostLines v-else-if="drawing.kind === 'lines'" :drawing="drawing" />
     <CutSheets v-else-if="drawing.kind === 'cut'" :drawing="drawing" />
     <SawTeeth v-else-if="drawing.kind === 'saw'" :drawing="drawing" />
+    <svg v-else-if="drawing.kind === 'pair'" :viewBox="`0 0 ${WIDTH} 64`">
+      <text x="2" y="14">{{ drawing.one }}</text>
+      <rect class="stream" x="1" y="22" :width="WIDTH - 2" height="18" />
+      <rect class="glass" x="1" y="22" :width="WIDTH - 2" height="18" />
+      <text x="2" y="58">{{ drawing.other }}</text>
+    </svg>
     <template v-else-if="tubs">
       <svg :viewBox="`0 0 ${WIDTH} 40`">
         <g v-for="tub in tubs.count" :key="tub" :transform="`translate(${(tub - 1) * TUB}, 4)`">

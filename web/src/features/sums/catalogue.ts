@@ -1,6 +1,6 @@
 import { tell } from './measures'
-import type { Answer } from './queries'
-import { answerWord } from './words'
+import type { Answer, Given } from './queries'
+import { answerWord, choiceFor } from './words'
 
 export type Values = Answer['values']
 /** A sum as it stands on its page. */
@@ -10,7 +10,7 @@ export interface Page {
   question: string
   group: string
   /** The answer in one sentence. */
-  says: (values: Values) => string
+  says: (values: Values, given?: Given) => string
   /** How far to trust it, in one honest sentence; none where it is exact but for what was given. */
   unsure?: string
   /** Fields that are folded away until somebody wants them; without a list, those that rules of thumb fill. */
@@ -277,7 +277,8 @@ export const PAGES: Page[] = [
     name: 'unit',
     question: 'What is that in other units?',
     group: 'Units',
-    says: (v) => tell('NUMBER', number(v, 'value'), 'value'),
+    says: (v, given) =>
+      `${tell('NUMBER', number(v, 'value'), 'value')} ${choiceFor(String(given?.to ?? ''))}`.trim(),
   },
 ]
 

@@ -1,6 +1,7 @@
 import { tell } from './measures'
 import type { Values } from './catalogue'
 import type { Given, Measure } from './queries'
+import { choiceFor } from './words'
 
 /** What the drawing of a sum shows. */
 export type Drawing =
@@ -10,6 +11,7 @@ export type Drawing =
   | { kind: 'parts'; parts: { share: number; label: string; tone: Tone }[] }
   | { kind: 'lines'; lines: { from: number; perYear: number; label: string }[]; years: number }
   | { kind: 'cut'; w: number; h: number; round: boolean; sheets: Piece[][] }
+  | { kind: 'pair'; one: string; other: string }
   | { kind: 'saw'; peak: number; trough: number; tap: number; now?: number; label: string }
 
 /** A value on a scale, as a share of a height or as it is. */
@@ -315,6 +317,11 @@ const DRAWN: Record<string, Draw> = {
       ],
       false,
     ),
+  unit: (g, v) => ({
+    kind: 'pair',
+    one: `${tell('NUMBER', n(g, 'value'), 'value')} ${choiceFor(String(g.from))}`,
+    other: `${tell('NUMBER', n(v, 'value'), 'value')} ${choiceFor(String(g.to))}`,
+  }),
   split: (g, v) => ({
     kind: 'parts',
     parts: [

@@ -188,7 +188,7 @@ describe('a case', () => {
     expect(wrapper.text()).toContain('does not fit')
 
     await press('Look at that again')
-    expect(wrapper.text()).toContain('Look at the pre-filter sponge.')
+    expect(wrapper.text()).toContain('How does the pre-filter sponge look?')
     await press('Brown, but open')
 
     expect(events.at(-1)).toMatchObject({ about: 'prefilter-look', value: 'brown' })
@@ -237,6 +237,16 @@ describe('a case', () => {
     answers[EVENTS] = () => view()
     await press('Go on with it')
     expect(wrapper.text()).toContain('Rinse the pre-filter in tank water')
+  })
+
+  it('is reminded of what the same complaint came from before', async () => {
+    const { answers, view } = server()
+    const worn = summary({ id: 'b', standing: 'SOLVED', closedOn: '2026-03-12', cause: 'impeller-worn' })
+    answers[EVENTS] = () => ({ ...view(), before: [worn] })
+    const { wrapper } = await open(answers)
+
+    expect(wrapper.text()).toContain('Same complaint before')
+    expect(wrapper.text()).toContain('the impeller, shaft or bushing is worn')
   })
 
   it('leads to the page where a step is best done', async () => {

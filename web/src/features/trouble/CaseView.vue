@@ -2,12 +2,12 @@
 import { computed, ref } from 'vue'
 import { useTanks } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
-import { shortDay } from '@/shared/dates'
 import { useKeys } from '@/shared/keys'
 import AskNow from './AskNow.vue'
 import { useCase } from './case'
 import CaseFoot from './CaseFoot.vue'
 import CaseNotes from './CaseNotes.vue'
+import CaseTop from './CaseTop.vue'
 import { useDeeds } from './deeds'
 import { ASK_OTHERS, questionOf, repairFor, causeOf, OTHER } from './network'
 import LeftNow from './LeftNow.vue'
@@ -16,7 +16,7 @@ import MendNow from './MendNow.vue'
 import SolvedNow from './SolvedNow.vue'
 import StepsTaken from './StepsTaken.vue'
 import StopNow from './StopNow.vue'
-import { causeWords, complaintWords } from './words'
+import { causeWords } from './words'
 
 /** At the tank: one complaint, asked through one cheap look at a time, until it is mended or handed on. */
 const props = defineProps<{ case: string }>()
@@ -91,11 +91,7 @@ useKeys((key) => {
       @retry="one.sync()"
     >
       <template v-if="view && next && one.inquiry.value">
-        <p class="small quiet">
-          <RouterLink :to="{ name: 'tank', params: { tank: view.summary.tankId } }">{{ tank }}</RouterLink>
-          · {{ view.summary.filterName }} · noticed {{ shortDay(view.summary.noticedOn) }}
-        </p>
-        <h1>{{ complaintWords(view.summary.complaint) }}</h1>
+        <CaseTop :view="view" :tank="tank" />
         <CaseNotes
           :reachable="one.reachable.value"
           :failure="one.failure.value"
@@ -153,7 +149,6 @@ useKeys((key) => {
                 v-else-if="next.step === 'SOLVED'"
                 :repair="next.repair"
                 :summary="view.summary"
-                :before="view.before"
                 :task="taskOf(next.repair.id)"
                 :known="view.summary.standing === 'SOLVED'"
                 @overrule="deeds.count"

@@ -5,13 +5,12 @@ import SelectField from '@/shared/components/SelectField.vue'
 import { daysBetween, shortDay, today } from '@/shared/dates'
 import type { Repair } from './network'
 import type { Bearing, CaseSummary } from './queries'
-import { BEARING, beginning, causeWords, standingWords } from './words'
+import { BEARING, beginning, causeWords } from './words'
 
 /** It is mended: what it was, what is learned from it, and the way to log the work. */
 const props = defineProps<{
   repair: Repair
   summary: CaseSummary
-  before: CaseSummary[]
   task?: number
   /** Whether the server knows of the end already. */
   known: boolean
@@ -43,12 +42,6 @@ const learned = computed(() => BEARING.find(({ value }) => value === props.summa
       </p>
       <SelectField v-model="counts" label="What its days say of dirt" name="counts" :choices="BEARING" />
     </div>
-    <ul v-if="before.length">
-      <li v-for="one in before" :key="one.id">
-        Same complaint before:
-        <RouterLink :to="{ name: 'case', params: { case: one.id } }">{{ standingWords(one) }}</RouterLink>
-      </li>
-    </ul>
     <div class="row">
       <LinkButton
         v-if="task !== undefined && lately"
@@ -80,10 +73,5 @@ h2 {
   flex-wrap: wrap;
   gap: 10px;
   margin-top: 16px;
-}
-
-ul {
-  padding: 0;
-  list-style: none;
 }
 </style>

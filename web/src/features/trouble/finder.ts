@@ -1,6 +1,6 @@
 import { Hypotheses, normalised, rowAt, type Outcome } from './hypotheses'
 import { DONT_KNOW, judged, NETWORK, OTHER, questionOf, type Known, type Question } from './network'
-import { nextOf, rounded, type Next, type Told } from './policy'
+import { Policy, rounded, type Next, type Told } from './policy'
 
 /** A step of a case. */
 export type Step =
@@ -79,7 +79,7 @@ export class Inquiry {
     const belief = this.belief(told.answers, told.tried)
     return {
       causes: this.ranked(belief),
-      next: nextOf(this.known, this.complaint, this.hypotheses, told, belief),
+      next: new Policy(this.known, this.complaint, this.hypotheses, told, belief).next(),
       clash: this.clash(steps),
       offersExit: steps.length >= judged('offerExitAfterSteps'),
     }

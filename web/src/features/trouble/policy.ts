@@ -42,6 +42,10 @@ const ROUNDING = 1e12
 
 export const rounded = (value: number) => Math.round(value * ROUNDING) / ROUNDING
 
+const byId = (a: { id: string }, b: { id: string }) => (a.id < b.id ? -1 : 1)
+
+const ASKING: Next = { step: 'REPAIR', repair: repairOf(ASK_OTHERS), because: 'NOTHING_LEFT' }
+
 /** What a step costs in minutes, with all it brings along. */
 export function costOf({ cost }: { cost: Repair['cost'] }, kind: Known['kind']): number {
   return (
@@ -55,132 +59,158 @@ export function costOf({ cost }: { cost: Repair['cost'] }, kind: Known['kind']):
 }
 
 /** Chooses the next step by the first rule that holds, as the server does. */
-export function nextOf(
-  known: Known,
-  complaint: string,
-  hypotheses: Hypotheses,
-  told: Told,
-  belief: number[],
-): Next {
-  const options: Option[] = hypotheses.repairs
-    .filter((id) => !told.tried.has(id))
-    .map((id) => ({ repair: repairOf(id), cost: costOf(repairOf(id), known.kind) }))
-  const works = judged('fixWorks')
-  const exit = judged('exitMinutes')
+export class Policy {
+  private readonly known: Known
+  private readonly complaint: string
+  private readonly hypotheses: Hypotheses
+  private readonly told: Told
+  private readonly belief: number[]
+  private readonly options: Option[]
 
-  const offered = () =>
-    NETWORK.questions.filter(
-      (question) =>
-        fits(question, known) &&
-        (question.complaints.length === 0 || question.complaints.includes(complaint)) &&
-        !told.answers.has(question.id),
-    )
-  const presence = (repair: string) => rounded(hypotheses.presence(belief, repair))
-  const alarming = (cause: string) => {
-    const place = hypotheses.causes.findIndex((one) => one.id === cause)
-    return place >= 0 && rounded(hypotheses.byCause(belief)[place] ?? 0) >= judged('alarmAt')
+  constructor(known: Known, complaint: string, hypotheses: Hypotheses, told: Told, belief: number[]) {
+    this.known = known
+    this.complaint = complaint
+    this.hypotheses = hypotheses
+    this.told = told
+    this.belief = belief
+    this.options = hypotheses.repairs
+      .filter((id) => !told.tried.has(id))
+      .map((id) => ({ repair: repairOf(id), cost: costOf(repairOf(id), known.kind) }))
   }
-  const askOthers = (): Next => ({ step: 'REPAIR', repair: repairOf(ASK_OTHERS), because: 'NOTHING_LEFT' })
 
-  function danger(): Next | undefined {
-    for (const id of complaintOf(complaint).perils) {
-      const answer = told.perils.get(id)
+  next(): Next {
+    return (
+      this.danger() ??
+      this.solved() ??
+      this.alarm() ??
+      this.watchful() ??
+      this.named() ??
+      this.worthAsking() ??
+      this.quickest()
+    )
+  }
+
+  private danger(): Next | undefined {
+    for (const id of complaintOf(this.complaint).perils) {
+      const answer = this.told.perils.get(id)
       if (answer === undefined) return { step: 'DANGER', peril: perilOf(id) }
       if (answer !== 'no') return { step: 'STOP', peril: perilOf(id) }
     }
     return undefined
   }
 
-  function solved(): Next | undefined {
-    const repair = [...told.tried].find(([, outcome]) => outcome === 'solved')?.[0]
+  private solved(): Next | undefined {
+    const repair = [...this.told.tried].find(([, outcome]) => outcome === 'solved')?.[0]
     return repair === undefined ? undefined : { step: 'SOLVED', repair: repairOf(repair) }
   }
 
-  function alarm(): Next | undefined {
-    for (const [id, given] of told.answers) {
-      for (const answer of questionOf(id).answers) {
-        const unsure = given === DONT_KNOW && answer.unsureWhile !== undefined && alarming(answer.unsureWhile)
-        if (answer.alarm !== undefined && (answer.id === given || unsure) && !told.tried.has(answer.alarm))
-          return { step: 'REPAIR', repair: repairOf(answer.alarm), because: 'ALARM' }
-      }
+  private alarm(): Next | undefined {
+    for (const [id, given] of this.told.answers) {
+      const raised = questionOf(id).answers.find(
+        ({ id: answer, alarm, unsureWhile }) =>
+          alarm !== undefined &&
+          !this.told.tried.has(alarm) &&
+          (answer === given ||
+            (given === DONT_KNOW && unsureWhile !== undefined && this.alarming(unsureWhile))),
+      )
+      if (raised?.alarm !== undefined)
+        return { step: 'REPAIR', repair: repairOf(raised.alarm), because: 'ALARM' }
     }
     return undefined
   }
 
-  function watchful(): Next | undefined {
-    const question = offered().find(
+  private alarming(cause: string): boolean {
+    const place = this.hypotheses.causes.findIndex((one) => one.id === cause)
+    return place >= 0 && rounded(this.hypotheses.byCause(this.belief)[place] ?? 0) >= judged('alarmAt')
+  }
+
+  /** A question that may raise an alarm, while a dangerous cause of it is likely enough. */
+  private watchful(): Next | undefined {
+    const question = this.offered().find(
       (one) =>
         one.answers.some((answer) => answer.alarm !== undefined) &&
-        hypotheses.causes.some(
-          (cause) => cause.id in one.rows && cause.power >= DANGEROUS && alarming(cause.id),
+        this.hypotheses.causes.some(
+          (cause) => cause.id in one.rows && cause.power >= DANGEROUS && this.alarming(cause.id),
         ),
     )
     return question && { step: 'QUESTION', question }
   }
 
-  function named(): Next | undefined {
-    const [likeliest] = options.toSorted(
+  private offered(): Question[] {
+    return NETWORK.questions.filter(
+      (question) =>
+        fits(question, this.known) &&
+        (question.complaints.length === 0 || question.complaints.includes(this.complaint)) &&
+        !this.told.answers.has(question.id),
+    )
+  }
+
+  private named(): Next | undefined {
+    const [likeliest] = this.options.toSorted(
       (a, b) =>
-        presence(b.repair.id) - presence(a.repair.id) ||
+        this.presence(b.repair.id) - this.presence(a.repair.id) ||
         a.cost - b.cost ||
-        (a.repair.id < b.repair.id ? -1 : 1),
+        byId(a.repair, b.repair),
     )
-    if (likeliest && presence(likeliest.repair.id) >= judged('namedAt'))
+    if (likeliest && this.presence(likeliest.repair.id) >= judged('namedAt'))
       return { step: 'REPAIR', repair: likeliest.repair, because: 'NAMED' }
-    return !likeliest || presence(ASK_OTHERS) >= judged('namedAt') ? askOthers() : undefined
+    return !likeliest || this.presence(ASK_OTHERS) >= judged('namedAt') ? ASKING : undefined
   }
 
-  function byPromise(masses: Map<string, number>): Option[] {
-    const promise = new Map(
-      options.map((one) => [one, rounded(((masses.get(one.repair.id) ?? 0) * works) / one.cost)]),
-    )
-    return options.toSorted(
-      (a, b) => (promise.get(b) ?? 0) - (promise.get(a) ?? 0) || (a.repair.id < b.repair.id ? -1 : 1),
-    )
+  private presence(repair: string): number {
+    return rounded(this.hypotheses.presence(this.belief, repair))
   }
 
-  /** Minutes until it is mended if repairs were tried from here on, the most promising for its cost first. */
-  function expectedMinutes(believed: number[]): number {
-    const masses = hypotheses.masses(believed)
-    let left = 1
-    let minutes = 0
-    for (const { repair, cost } of byPromise(masses)) {
-      const mended = (masses.get(repair.id) ?? 0) * works
-      if (rounded(mended * exit) <= rounded(cost * left)) break
-      minutes += cost * left
-      left -= mended
-    }
-    return minutes + left * exit
-  }
-
-  /** Minutes a question saves beyond its cost. */
-  function gain(question: Question, now: number): number {
-    const after = question.answers.map((_answer, i) => {
-      const likelihood = hypotheses.likelihood(question, i)
-      const then = belief.map((mass, h) => mass * (likelihood[h] ?? 0))
-      const chance = then.reduce((sum, mass) => sum + mass, 0)
-      return chance * expectedMinutes(normalised(then))
-    })
-    const saved = now - after.reduce((sum, minutes) => sum + minutes, 0)
-    return rounded(rounded(saved) - rounded(costOf(question, known.kind)))
-  }
-
-  function worthAsking(): Next | undefined {
-    const now = expectedMinutes(belief)
-    const [best] = offered()
-      .map((question) => ({ question, gain: gain(question, now) }))
-      .filter((one) => one.gain > 0)
-      .toSorted((a, b) => b.gain - a.gain || (a.question.id < b.question.id ? -1 : 1))
+  private worthAsking(): Next | undefined {
+    const now = this.expectedMinutes(this.belief)
+    const [best] = this.offered()
+      .map((question) => ({ question, gain: this.gain(question, now) }))
+      .filter(({ gain }) => gain > 0)
+      .toSorted((a, b) => b.gain - a.gain || byId(a.question, b.question))
     return best && { step: 'QUESTION', question: best.question }
   }
 
-  function quickest(): Next {
-    const masses = hypotheses.masses(belief)
-    const [best] = byPromise(masses)
-    return best && rounded((masses.get(best.repair.id) ?? 0) * works * exit) > rounded(best.cost)
-      ? { step: 'REPAIR', repair: best.repair, because: 'QUICKER' }
-      : askOthers()
+  /** Minutes a question saves beyond its cost. */
+  private gain(question: Question, now: number): number {
+    let after = 0
+    question.answers.forEach((_answer, i) => {
+      const likelihood = this.hypotheses.likelihood(question, i)
+      const then = this.belief.map((mass, h) => mass * (likelihood[h] ?? 0))
+      after += then.reduce((sum, mass) => sum + mass, 0) * this.expectedMinutes(normalised(then))
+    })
+    return rounded(rounded(now - after) - rounded(costOf(question, this.known.kind)))
   }
 
-  return danger() ?? solved() ?? alarm() ?? watchful() ?? named() ?? worthAsking() ?? quickest()
+  /** Minutes until it is mended if repairs were tried from here on, the most promising for its cost first. */
+  private expectedMinutes(belief: number[]): number {
+    const masses = this.hypotheses.masses(belief)
+    let left = 1
+    let minutes = 0
+    for (const { repair, cost } of this.byPromise(masses)) {
+      const mended = (masses.get(repair.id) ?? 0) * judged('fixWorks')
+      if (rounded(mended * judged('exitMinutes')) <= rounded(cost * left)) break
+      minutes += cost * left
+      left -= mended
+    }
+    return minutes + left * judged('exitMinutes')
+  }
+
+  private byPromise(masses: Map<string, number>): Option[] {
+    return this.options
+      .map((one) => ({
+        one,
+        promise: rounded(((masses.get(one.repair.id) ?? 0) * judged('fixWorks')) / one.cost),
+      }))
+      .toSorted((a, b) => b.promise - a.promise || byId(a.one.repair, b.one.repair))
+      .map(({ one }) => one)
+  }
+
+  private quickest(): Next {
+    const masses = this.hypotheses.masses(this.belief)
+    const [best] = this.byPromise(masses)
+    const worth = (masses.get(best?.repair.id ?? '') ?? 0) * judged('fixWorks') * judged('exitMinutes')
+    return best && rounded(worth) > rounded(best.cost)
+      ? { step: 'REPAIR', repair: best.repair, because: 'QUICKER' }
+      : ASKING
+  }
 }

@@ -64,6 +64,12 @@ final class RunningServer implements AutoCloseable {
         return "http://127.0.0.1:" + port + path;
     }
 
+    /** Name of its database. */
+    String database() {
+        String url = builder.environment().getOrDefault("CHERVIL_DB_URL", "");
+        return url.substring(url.lastIndexOf('/') + 1);
+    }
+
     String setupCode() {
         return setupCode;
     }

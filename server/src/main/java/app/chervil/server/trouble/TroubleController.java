@@ -33,9 +33,11 @@ class TroubleController {
     private static final NetworkView NETWORK = NetworkView.of(Network.standard());
 
     private final TroubleOperations operations;
+    private final RateOperations rates;
 
-    TroubleController(TroubleOperations operations) {
+    TroubleController(TroubleOperations operations, RateOperations rates) {
         this.operations = operations;
+        this.rates = rates;
     }
 
     /** Events in the order they happened. */
@@ -114,16 +116,16 @@ class TroubleController {
 
     @GetMapping("/trouble-rates")
     RatesView rates(@AuthenticationPrincipal SignedIn who) {
-        return operations.rates(who);
+        return rates.rates(who);
     }
 
     @PutMapping("/trouble-rates/anew")
     RatesView countAnew(@AuthenticationPrincipal SignedIn who) {
-        return operations.countAnew(who);
+        return rates.countAnew(who);
     }
 
     @DeleteMapping("/trouble-rates/anew")
     RatesView countAll(@AuthenticationPrincipal SignedIn who) {
-        return operations.countAll(who);
+        return rates.countAll(who);
     }
 }

@@ -4,7 +4,6 @@ import app.chervil.core.procedure.FollowUp;
 import app.chervil.core.site.CareBook;
 import app.chervil.core.trouble.Bearing;
 import app.chervil.core.trouble.Cause;
-import app.chervil.core.trouble.Experience;
 import app.chervil.core.trouble.Inquiry;
 import app.chervil.core.trouble.Network;
 import app.chervil.core.trouble.Next;
@@ -26,12 +25,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -49,6 +46,7 @@ public class TroubleOperations {
     private final FilterOperations filters;
     private final SiteBooks books;
     private final FollowUpOperations followUps;
+    private final RateOperations rates;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -57,19 +55,21 @@ public class TroubleOperations {
             FilterOperations filters,
             SiteBooks books,
             FollowUpOperations followUps,
+            RateOperations rates,
             JsonMapper json,
             Clock clock) {
         this.mapper = mapper;
         this.filters = filters;
         this.books = books;
         this.followUps = followUps;
+        this.rates = rates;
         this.json = json;
         this.clock = clock;
     }
 
     /** The same by another clock, for cases that lie in the past; to be used within a transaction. */
     public TroubleOperations at(Clock then) {
-        return new TroubleOperations(mapper, filters, books, followUps, json, then);
+        return new TroubleOperations(mapper, filters, books, followUps, rates, json, then);
     }
 
     /**
@@ -129,7 +129,7 @@ public class TroubleOperations {
                 clock.instant(),
                 who.name(),
                 json.writeValueAsString(Known.of(book.clues(LocalDateTime.now(clock)))),
-                json.writeValueAsString(weights(who)),
+                json.writeValueAsString(rates.weights(who)),
                 Standing.OPEN,
                 null,
                 null,
@@ -370,52 +370,5 @@ public class TroubleOperations {
             throw new NotFound("case");
         }
         followUps.forget(who, id);
-    }
-
-    /** What the site's closed cases say. */
-    @Transactional(readOnly = true)
-    public RatesView rates(SignedIn who) {
-        List<Experience.Closed> closed = closed(who);
-        return new RatesView(
-                mapper.countedSince(who.siteId()).orElse(null),
-                closed.size(),
-                Experience.PRIOR_CASES,
-                Experience.count(Network.standard(), closed));
-    }
-
-    private List<Experience.Closed> closed(SignedIn who) {
-        Optional<Instant> since = mapper.countedSince(who.siteId());
-        List<Experience.Closed> closed = new ArrayList<>();
-        for (CaseRow row : mapper.list(who.siteId(), null)) {
-            @Nullable Instant at = row.closedAt();
-            @Nullable String cause = row.cause();
-            boolean counted = at != null && since.map(at::isAfter).orElse(true);
-            if (cause != null && counted) {
-                closed.add(new Experience.Closed(known(row).history(), row.complaint(), cause));
-            }
-        }
-        return closed;
-    }
-
-    private Map<String, Double> weights(SignedIn who) {
-        Map<String, Double> weights = new HashMap<>();
-        Experience.count(Network.standard(), closed(who)).forEach(one -> weights.put(one.cause(), one.factor()));
-        return weights;
-    }
-
-    /** Counts closed cases from now on only. */
-    @Transactional
-    public RatesView countAnew(SignedIn who) {
-        who.mustBeKeeper();
-        mapper.saveCounting(who.siteId(), clock.instant());
-        return rates(who);
-    }
-
-    /** Counts all closed cases again. */
-    @Transactional
-    public RatesView countAll(SignedIn who) {
-        who.mustBeKeeper();
-        mapper.deleteCounting(who.siteId());
-        return rates(who);
     }
 }

@@ -61,8 +61,9 @@ class TroubleOperationsTest {
     private final SiteBooks books = mock(SiteBooks.class);
     private final FollowUpOperations followUps = mock(FollowUpOperations.class);
     private final List<TroubleEvent> stored = new ArrayList<>();
+    private final RateOperations rates = new RateOperations(mapper, JSON, Clock.fixed(NOW, ZoneOffset.UTC));
     private final TroubleOperations operations =
-            new TroubleOperations(mapper, filters, books, followUps, JSON, Clock.fixed(NOW, ZoneOffset.UTC));
+            new TroubleOperations(mapper, filters, books, followUps, rates, JSON, Clock.fixed(NOW, ZoneOffset.UTC));
 
     @BeforeEach
     void filterWeir() {
@@ -231,8 +232,8 @@ class TroubleOperationsTest {
         CaseRow unknown = row(new Verdict(Standing.SOLVED, "exit", null, Bearing.IGNORE_FLOW), NOW);
         when(mapper.list(3, null)).thenReturn(List.of(known, unknown, row(Verdict.OPEN, null)));
 
-        assertThat(operations.rates(MARIT).cases()).isEqualTo(1);
+        assertThat(rates.rates(MARIT).cases()).isEqualTo(1);
         when(mapper.countedSince(3)).thenReturn(Optional.of(NOW));
-        assertThat(operations.rates(MARIT).cases()).isZero();
+        assertThat(rates.rates(MARIT).cases()).isZero();
     }
 }

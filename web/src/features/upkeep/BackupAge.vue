@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { agoWords, daysBetween, today } from '@/shared/dates'
+import { useBackup } from './queries'
+
+/** Under the site's name: how old the last backup is, and a warning when it is old or failed. */
+const OLD_DAYS = 2
+const backup = useBackup()
+
+const made = computed(() => {
+  const at = backup.data.value?.madeAt
+  return at === undefined ? undefined : today(new Date(at))
+})
+const words = computed(() => {
+  if (backup.data.value?.failedAt !== undefined) return 'Last backup failed'
+  return made.value === undefined ? 'No backup yet' : `Backed up ${agoWords(made.value)}`
+})
+const warns = computed(
+  () =>
+    backup.data.value?.failedAt !== undefined ||
+    made.value === undefined ||
+    daysBetween(made.value, today()) > OLD_DAYS,
+)
+</script>
+
+<template>
+  <span v-if="backup.data.value" class="age" :class="{ warns }" :title="backup.data.value.failure">
+    <template v-if="warns">! </template>{{ words }}
+  </span>
+</template>
+
+<style scoped>
+.age {
+  display: block;
+  font-size: 12.5px;
+}
+
+.warns {
+  color: var(--amber);
+  font-weight: 680;
+}
+</style>

@@ -1,0 +1,1 @@
+export { default as BackupAge } from './BackupAge.vue'
