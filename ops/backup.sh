@@ -34,16 +34,19 @@ gpg_quiet() { # passphrase-file arguments...
 
 # Writes the archive and the row counts of one and the same moment.
 dump() { # kind database directory
-  local kind=$1 database=$2 into=$3 snapshot line
+  local kind=$1 database=$2 into=$3 snapshot line answers questions
   coproc SESSION { PGPASSWORD=$(cat "$STATE/$kind/password") psql -qtAX -h 127.0.0.1 -p "$(cat "$STATE/$kind/pg-port")" \
     -U chervil -d "$database" -v ON_ERROR_STOP=1; }
-  printf 'begin isolation level repeatable read read only;\nselect pg_export_snapshot();\n' >&"${SESSION[1]}"
-  read -r snapshot <&"${SESSION[0]}" || fail "PostgreSQL did not answer."
+  # Bash forgets the ends of the pipe as soon as the session is over, which may be before all was read.
+  exec {answers}<&"${SESSION[0]}" {questions}>&"${SESSION[1]}"
+  printf 'begin isolation level repeatable read read only;\nselect pg_export_snapshot();\n' >&"$questions"
+  read -r snapshot <&"$answers" || fail "PostgreSQL did not answer."
   pg "$kind" pg_dump -Fc -Z 6 --snapshot="$snapshot" -f "$into/data" "$database" || fail "the data could not be read."
-  printf '%s;\n\\echo end\n\\q\n' "$COUNTS" >&"${SESSION[1]}"
+  printf '%s;\n\\echo end\n\\q\n' "$COUNTS" >&"$questions"
   : >"$into/rows"
-  while read -r line <&"${SESSION[0]}" && [ "$line" != end ]; do printf 'rows %s\n' "$line" >>"$into/rows"; done
-  wait "$SESSION_PID" 2>/dev/null || true
+  while read -r line <&"$answers" && [ "$line" != end ]; do printf 'rows %s\n' "$line" >>"$into/rows"; done
+  exec {answers}<&- {questions}>&-
+  wait "${SESSION_PID:-}" 2>/dev/null || true
 }
 
 schema_of() { # kind database

@@ -29,16 +29,22 @@ describe('the age of the last backup', () => {
 
   it.each([
     [{ nightly: true, madeAt: '2026-05-31T03:40:00' }, '! Backed up 3 days ago'],
-    [{ nightly: true }, '! No backup yet'],
     [
       { nightly: true, madeAt: '2026-06-03T03:40:00', failedAt: '2026-06-03T03:50:00' },
       '! Last backup failed',
     ],
-  ])('warns by a mark and a word where it is old, missing or failed', async (backup, words) => {
+  ])('warns by a mark and a word where it is old or failed', async (backup, words) => {
     const wrapper = await told(backup)
 
     expect(wrapper.text()).toBe(words)
     expect(wrapper.find('.warns').exists()).toBe(true)
+  })
+
+  it('of a server just started is on its way', async () => {
+    const wrapper = await told({ nightly: true })
+
+    expect(wrapper.text()).toBe('No backup yet')
+    expect(wrapper.find('.warns').exists()).toBe(false)
   })
 
   it('is not told to those who may not ask', async () => {

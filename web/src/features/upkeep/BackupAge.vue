@@ -15,11 +15,11 @@ const words = computed(() => {
   if (backup.data.value?.failedAt !== undefined) return 'Last backup failed'
   return made.value === undefined ? 'No backup yet' : `Backed up ${agoWords(made.value)}`
 })
+/** One that was never made is on its way; one that is old or failed is not. */
 const warns = computed(
   () =>
     backup.data.value?.failedAt !== undefined ||
-    made.value === undefined ||
-    daysBetween(made.value, today()) > OLD_DAYS,
+    (made.value !== undefined && daysBetween(made.value, today()) > OLD_DAYS),
 )
 </script>
 

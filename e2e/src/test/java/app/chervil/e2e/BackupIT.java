@@ -13,10 +13,12 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
@@ -67,7 +69,15 @@ class BackupIT {
 
     @AfterAll
     static void takeThemAway() throws Exception {
-        chervil(there, "stop");
+        Path place = there.resolve("real/pg-place");
+        if (Files.exists(place)) {
+            Path cluster = Path.of(Files.readString(place));
+            chervil(there, "stop");
+            try (Stream<Path> files = Files.walk(cluster)) {
+                files.sorted(Comparator.reverseOrder())
+                        .forEach(one -> one.toFile().delete());
+            }
+        }
         admin("drop database if exists " + NAME + " with (force)");
     }
 
@@ -122,8 +132,10 @@ class BackupIT {
 
         assertThat(Files.readString(sealed, StandardCharsets.ISO_8859_1)).doesNotContain("PGDMP");
         assertThat(restore(sealed).words()).contains("sealed");
-        assertThat(restore(sealed, "--passphrase-file", wrong.toString()).words()).contains("does not open it");
-        assertThat(restore(sealed, "--passphrase-file", right.toString()).code()).isZero();
+        assertThat(restore(sealed, "--passphrase-file", wrong.toString()).words())
+                .contains("does not open it");
+        assertThat(restore(sealed, "--passphrase-file", right.toString()).code())
+                .isZero();
     }
 
     @Test
@@ -192,8 +204,9 @@ class BackupIT {
                 }
             }
             for (String table : tables) {
-                try (ResultSet sum = statement.executeQuery("select count(*) || ' ' || coalesce(md5(string_agg(md5(t::text), ''"
-                        + " order by md5(t::text))), '') from \"" + table + "\" t")) {
+                try (ResultSet sum =
+                        statement.executeQuery("select count(*) || ' ' || coalesce(md5(string_agg(md5(t::text), ''"
+                                + " order by md5(t::text))), '') from \"" + table + "\" t")) {
                     sum.next();
                     sums.put(table, sum.getString(1));
                 }

@@ -5,10 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.time.Instant;
+import java.time.ZoneOffset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** What the folder of backups says, and the command that fills it. */
@@ -70,5 +73,26 @@ class BackupsTest {
         backups(command).make();
 
         assertThat(folder).isEmptyDirectory();
+    }
+
+    /** Local time two hours ahead of UTC; nights begin at 3:40. */
+    @ParameterizedTest
+    @CsvSource({
+        "2026-06-02T01:39:00Z, 2026-06-01T02:00:00Z, , false",
+        "2026-06-02T01:41:00Z, 2026-06-01T02:00:00Z, , true",
+        "2026-06-02T01:51:00Z, 2026-06-02T01:41:00Z, , false",
+        "2026-06-02T09:00:00Z, 2026-05-20T01:41:00Z, , true",
+        "2026-06-02T09:00:00Z, , , true",
+        "2026-06-02T09:00:00Z, , 2026-06-02T08:30:00Z, false",
+        "2026-06-02T09:31:00Z, , 2026-06-02T08:30:00Z, true"
+    })
+    void one_is_wanted_after_each_night_and_again_an_hour_after_it_failed(
+            Instant now, Instant made, Instant failed, boolean wanted) {
+        Clock clock = Clock.fixed(now, ZoneOffset.ofHours(2));
+
+        assertThat(NightlyBackup.wanted(new BackupView(true, made, null, failed, null), clock))
+                .isEqualTo(wanted);
+        assertThat(NightlyBackup.wanted(new BackupView(false, made, null, failed, null), clock))
+                .isFalse();
     }
 }
