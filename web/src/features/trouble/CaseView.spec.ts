@@ -3,6 +3,7 @@ import { choose, mountView, refusal, settled, stubServer, type Answers } from '@
 import CasesView from './CasesView.vue'
 import CaseView from './CaseView.vue'
 import type { Case, TroubleEvent } from './queries'
+import SiteTrouble from './SiteTrouble.vue'
 import StartView from './StartView.vue'
 import TankTrouble from './TankTrouble.vue'
 
@@ -420,6 +421,15 @@ describe('the cases of a site', () => {
     await settled()
 
     expect(asked.map(({ call }) => call)).toContain('PUT /api/trouble-rates/anew')
+  })
+
+  it('stand on the rounds while they are open', async () => {
+    stubServer({ 'GET /api/tanks': TANKS, 'GET /api/trouble-cases': [summary(), closed] })
+    const { wrapper } = await mountView(SiteTrouble)
+
+    expect(wrapper.text()).toContain('The flow is weak')
+    expect(wrapper.text()).toContain('Brook bench, Weir')
+    expect(wrapper.text()).not.toContain('worn')
   })
 
   it('teach where there is none', async () => {

@@ -1,1 +1,2 @@
 export { default as TankTrouble } from './TankTrouble.vue'
+export { default as SiteTrouble } from './SiteTrouble.vue'

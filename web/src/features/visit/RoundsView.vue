@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import { lowerFirst } from '@/shared/words'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
@@ -14,6 +14,9 @@ import WeekAhead from './WeekAhead.vue'
 
 /** At the tank: what to do today, tank by tank, and what to carry. */
 const rounds = useRounds()
+
+/** It brings the finder's whole network along, which the first page can do without. */
+const SiteTrouble = defineAsyncComponent(async () => (await import('@/features/trouble')).SiteTrouble)
 
 const visits = computed(() => rounds.data.value?.visits ?? [])
 const held = computed(() => rounds.data.value?.held ?? [])
@@ -77,6 +80,7 @@ const summary = computed(() => {
           :questions="[one.question]"
         />
         <LookAgain v-if="looks.length" :looks="looks" />
+        <SiteTrouble />
         <section v-if="readings.length" aria-labelledby="due-readings">
           <h2 id="due-readings">Readings due</h2>
           <p v-for="one in readings" :key="one.tank.id" class="reading">
