@@ -3,7 +3,7 @@ import type { Forecast } from '@/features/interval'
 import type { Tank } from '@/features/tank'
 import { daysBetween, shortDay, today, type Day } from '@/shared/dates'
 import type { Schemas } from '@/shared/api/client'
-import { say } from '@/shared/units'
+import { say, unitOf } from '@/shared/units'
 import type { Given, Kept, Sum, Vessel } from './queries'
 
 /** A value that stands in a field before anybody typed, and where it comes from. */
@@ -282,6 +282,10 @@ function ofHabit(sum: string, known: Known): Origins {
       return { share, everyDays: from(7, 'weekly') }
     case 'salt':
       return { litres: from(net, 'from the tank') }
+    case 'unit':
+      return unitOf('VOLUME').symbol === 'L'
+        ? { from: from('galUS', 'what packets often say'), to: from('L', 'as you read volumes') }
+        : { from: from('L', 'what packets often say'), to: from('galUS', 'as you read volumes') }
     default:
       return {}
   }

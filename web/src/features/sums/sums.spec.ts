@@ -246,6 +246,16 @@ describe('what a sum knows beforehand', () => {
     expect(prefill(sumOf('buckets'), { tank, vessels }).tubsL?.value).toEqual([12])
   })
 
+  it('turns what packets say into the units that are read here', () => {
+    expect(prefill(sumOf('unit'), {}).from?.value).toBe('galUS')
+    expect(prefill(sumOf('unit'), {}).to?.value).toBe('L')
+    expect(drawingOf('unit', { value: 30, from: 'galUS', to: 'L' }, { value: 113.562 })).toEqual({
+      kind: 'pair',
+      one: '30 US gallons',
+      other: '113.56 L',
+    })
+  })
+
   it('knows nothing without a tank but what is usual', () => {
     expect(prefill(sumOf('schedule'), {}).everyDays?.value).toBe(7)
     expect(prefill(sumOf('change'), {}).netL).toBeUndefined()
