@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * Table trouble_case.
  *
+ * @param filterName of the filter, also once it is gone
  * @param known what was known of the filter, as JSON
  * @param weights how the site's own cases weighed, by cause, as JSON
  * @param closedOn the day of {@code closedAt} on the site
@@ -20,6 +21,7 @@ record CaseRow(
         UUID id,
         long tankId,
         long filterId,
+        String filterName,
         String complaint,
         LocalDate noticedOn,
         Instant openedAt,
@@ -54,6 +56,7 @@ record CaseRow(
                 id,
                 tankId,
                 filterId,
+                filterName,
                 complaint,
                 noticedOn,
                 openedAt,

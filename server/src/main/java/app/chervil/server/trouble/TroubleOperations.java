@@ -79,10 +79,8 @@ public class TroubleOperations {
      */
     @Transactional(readOnly = true)
     public List<CaseSummary> list(SignedIn who, @Nullable Long tank) {
-        Map<Long, String> names = new HashMap<>();
-        filters.list(who, tank).forEach(filter -> names.put(filter.id(), filter.name()));
         return mapper.list(who.siteId(), tank).stream()
-                .map(row -> summary(row, names.getOrDefault(row.filterId(), "")))
+                .map(TroubleOperations::summary)
                 .toList();
     }
 
@@ -124,6 +122,7 @@ public class TroubleOperations {
                 id,
                 book.filter().tankId(),
                 book.filter().id(),
+                book.filter().name(),
                 input.complaint(),
                 noticed,
                 clock.instant(),
@@ -162,15 +161,17 @@ public class TroubleOperations {
 
     private CaseView view(SignedIn who, CaseRow row) {
         List<TroubleEvent> events = mapper.listEvents(who.siteId(), row.id());
-        CareBook book = book(who, row.filterId());
-        String name = book.filter().name();
         return new CaseView(
-                summary(row, name),
+                summary(row),
                 known(row),
                 weights(row),
                 events,
                 StandingView.of(inquiry(row).after(steps(events))),
-                tasks(book),
+                books.tank(who, row.tankId()).filters().stream()
+                        .filter(book -> book.filter().id() == row.filterId())
+                        .findFirst()
+                        .map(TroubleOperations::tasks)
+                        .orElse(Map.of()),
                 before(who, row));
     }
 
@@ -191,12 +192,12 @@ public class TroubleOperations {
                 .toList();
     }
 
-    private static CaseSummary summary(CaseRow row, String filterName) {
+    private static CaseSummary summary(CaseRow row) {
         return new CaseSummary(
                 row.id(),
                 row.tankId(),
                 row.filterId(),
-                filterName,
+                row.filterName(),
                 row.complaint(),
                 row.noticedOn(),
                 row.openedAt(),
@@ -253,7 +254,11 @@ public class TroubleOperations {
             throw new Conflict("case", view(who, row));
         }
         check(row, there, happened, fresh);
-        fresh.forEach(event -> mapper.insertEvent(who.siteId(), id, who.name(), event));
+        for (TroubleEvent event : fresh) {
+            if (mapper.insertEvent(who.siteId(), id, who.name(), event) == 0) {
+                throw Rejected.field("events", "taken", "This step belongs to another case. Take it again.");
+            }
+        }
         settle(who, row);
         return find(who, id);
     }

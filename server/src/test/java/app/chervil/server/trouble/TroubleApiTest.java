@@ -286,6 +286,32 @@ class TroubleApiTest {
     }
 
     @Test
+    void a_case_of_a_filter_that_was_taken_out_can_still_be_read() throws Exception {
+        open("noise");
+        site.delete(keeper, "/api/filters/" + weir.get("id").asLong()).andExpect(status().is2xxSuccessful());
+
+        site.get(keeper, path)
+                .andExpect(status().isOk())
+                .andExpect(jsonPath("$.summary.filterName").value("Weir"))
+                .andExpect(jsonPath("$.tasks").isEmpty());
+        site.get(keeper, "/api/trouble-cases")
+                .andExpect(jsonPath("$[0].filterName").value("Weir"));
+    }
+
+    @Test
+    void a_step_of_another_case_is_not_taken_in_silence() throws Exception {
+        UUID step = UUID.randomUUID();
+        open("noise");
+        tell(keeper, event(step, "ANSWER", "onset", "crept")).andExpect(status().isOk());
+        path = "/api/trouble-cases/" + UUID.randomUUID();
+        open("weak-flow");
+
+        tell(keeper, event(step, "ANSWER", "onset", "crept"))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].code").value("taken"));
+    }
+
+    @Test
     void removed_it_is_gone_with_its_reminder() throws Exception {
         open("noise");
         site.put(keeper, path + "/reminder", "{\"words\": \"Look.\", \"hours\": 0}");

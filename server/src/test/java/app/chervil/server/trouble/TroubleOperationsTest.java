@@ -88,6 +88,7 @@ class TroubleOperationsTest {
                         CASE,
                         2,
                         5,
+                        "Weir",
                         "weak-flow",
                         TODAY.minusDays(1),
                         NOW.minusSeconds(600),
