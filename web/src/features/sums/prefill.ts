@@ -265,6 +265,13 @@ export function litresAMmOf(kept: Kept[]): number | undefined {
   return given && (Number(given.lengthMm) * Number(given.widthMm)) / MM3_A_LITRE
 }
 
+/** Litres that a millilitre of the conditioner treats, by what was last given of its bottle. */
+function ofTheBottle(kept: Kept[]): Origin | undefined {
+  const given = kept.find((one) => one.sum === 'conditioner')?.given
+  const treats = Number(given?.labelL) / Number(given?.labelMl)
+  return Number.isFinite(treats) && treats > 0 ? from(treats, 'by the bottle of conditioner') : undefined
+}
+
 function ofHabit(sum: string, known: Known): Origins {
   const net = known.tank?.netVolumeL
   const quarter = net && from(net * USUAL_SHARE, 'a quarter of the tank')
@@ -282,6 +289,8 @@ function ofHabit(sum: string, known: Known): Origins {
       return { share, everyDays: from(7, 'weekly') }
     case 'salt':
       return { litres: from(net, 'from the tank') }
+    case 'resin':
+      return { treatsLPerMl: ofTheBottle(known.kept ?? []) }
     case 'unit':
       return unitOf('VOLUME').symbol === 'L'
         ? { from: from('galUS', 'what packets often say'), to: from('L', 'as you read volumes') }

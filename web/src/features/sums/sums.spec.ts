@@ -246,6 +246,20 @@ describe('what a sum knows beforehand', () => {
     expect(prefill(sumOf('buckets'), { tank, vessels }).tubsL?.value).toEqual([12])
   })
 
+  it('knows what a millilitre of conditioner treats by the bottle that was last given', () => {
+    const bottle = (given: Record<string, unknown>) => ({
+      sum: 'conditioner',
+      given,
+      keptAt: '2026-05-01T08:00:00Z',
+    })
+
+    expect(prefill(sumOf('resin'), { kept: [bottle({ labelL: 50, labelMl: 5 })] }).treatsLPerMl?.value).toBe(
+      10,
+    )
+    expect(prefill(sumOf('resin'), { kept: [bottle({ labelL: 50 })] }).treatsLPerMl).toBeUndefined()
+    expect(prefill(sumOf('resin'), {}).treatsLPerMl).toBeUndefined()
+  })
+
   it('turns what packets say into the units that are read here', () => {
     expect(prefill(sumOf('unit'), {}).from?.value).toBe('galUS')
     expect(prefill(sumOf('unit'), {}).to?.value).toBe('L')
