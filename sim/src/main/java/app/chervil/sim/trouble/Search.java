@@ -105,7 +105,10 @@ final class Search {
     private Step.Outcome told(String id) {
         Step.Outcome outcome = planted.outcome(id);
         boolean somethingLeft = left.stream().anyMatch(one -> !one.equals(id));
-        return outcome == Step.Outcome.SOLVED && somethingLeft ? Step.Outcome.PARTLY : outcome;
+        if (outcome != Step.Outcome.SOLVED || !somethingLeft) {
+            return outcome;
+        }
+        return left.contains(id) ? Step.Outcome.PARTLY : Step.Outcome.NO_CHANGE;
     }
 
     private void end() {
