@@ -4,9 +4,9 @@ import AsyncState from '@/shared/components/AsyncState.vue'
 import { momentWords } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
-import { counted } from '@/shared/words'
+import { counted, upperFirst } from '@/shared/words'
 import { useCounting, useRates } from './queries'
-import { beginning, causeWords } from './words'
+import { causeWords } from './words'
 
 /** What this site's own closed cases say of how often each cause is met here; the keeper can begin anew. */
 const rates = useRates()
@@ -41,7 +41,7 @@ async function anew() {
         </p>
         <ul>
           <li v-for="one in found" :key="one.cause">
-            <b>{{ beginning(causeWords(one.cause)) }}</b>
+            <b>{{ upperFirst(causeWords(one.cause)) }}</b>
             <span class="quiet">
               found {{ one.times }} of {{ counted(one.cases, 'time') }}; now expected in
               {{ percent(one.expected * one.factor) }} of such cases, elsewhere in

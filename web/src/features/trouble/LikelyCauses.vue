@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { upperFirst } from '@/shared/words'
 import { becauseOf, chanceWords } from './because'
 import type { Inquiry, Likely, Step } from './finder'
 import type { Known } from './network'
-import { beginning, causeWords } from './words'
+import { causeWords } from './words'
 
 /** The three likeliest causes as bars, each with what speaks for it. */
 const props = defineProps<{ causes: Likely[]; inquiry: Inquiry; known: Known; steps: Step[] }>()
@@ -12,7 +13,7 @@ const shown = computed(() =>
   props.causes.slice(0, 3).map(({ cause, probability }) => ({
     cause,
     probability,
-    words: beginning(causeWords(cause)),
+    words: upperFirst(causeWords(cause)),
     ...becauseOf(cause, props.inquiry, props.known, props.steps),
   })),
 )

@@ -3,9 +3,10 @@ import { computed } from 'vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import SelectField from '@/shared/components/SelectField.vue'
 import { daysBetween, shortDay, today } from '@/shared/dates'
+import { upperFirst } from '@/shared/words'
 import type { Repair } from './network'
 import type { Bearing, CaseSummary } from './queries'
-import { BEARING, beginning, causeWords } from './words'
+import { BEARING, causeWords } from './words'
 
 /** It is mended: what it was, what is learned from it, and the way to log the work. */
 const props = defineProps<{
@@ -34,7 +35,7 @@ const learned = computed(() => BEARING.find(({ value }) => value === props.summa
 <template>
   <section aria-live="polite">
     <p class="small quiet">Mended{{ summary.closedOn ? ` ${shortDay(summary.closedOn)}` : '' }}</p>
-    <h2>{{ summary.cause ? beginning(causeWords(summary.cause)) : 'It works again' }}</h2>
+    <h2>{{ summary.cause ? upperFirst(causeWords(summary.cause)) : 'It works again' }}</h2>
     <p>What helped: {{ repair.words }}.</p>
     <div v-if="known" class="learned">
       <p>

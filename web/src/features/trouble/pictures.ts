@@ -175,15 +175,12 @@ const BY_ANSWER: Record<string, Glyph> = {
 
 const BY_QUESTION: Record<string, Record<string, Glyph>> = {
   'sponge-feel': { open: 'clear' },
-  seal: { dry: 'ring' },
-  'seal-look': { dry: 'ring', good: 'yes' },
+  'seal-look': { dry: 'ring' },
   'hose-run': { yes: 'kink' },
-  wood: { old: 'leaf', new: 'leaf' },
-  'bubble-where': { surface: 'drop' },
+  wood: { old: 'leaf' },
   'sock-look': { yes: 'full' },
   'flow-measure': { low: 'blocked' },
   'drip-where': { none: 'unknown' },
-  count: { missing: 'missing' },
 }
 
 /** The picture of an answer to a question. */

@@ -1,5 +1,5 @@
 import { shortDay } from '@/shared/dates'
-import { upperFirst, type Choice } from '@/shared/words'
+import type { Choice } from '@/shared/words'
 import { causeOf, complaintOf, OTHER, repairOf, type Peril, type Repair } from './network'
 import type { Bearing, CaseSummary } from './queries'
 
@@ -58,5 +58,3 @@ export function standingWords(one: CaseSummary): string {
         : `mended${on}: ${repairOf(one.repair ?? 'exit').words.toLowerCase()}`
   }
 }
-
-export const beginning = (words: string) => upperFirst(words)

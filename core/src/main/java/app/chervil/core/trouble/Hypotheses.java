@@ -23,7 +23,8 @@ final class Hypotheses {
     private final double[] prior;
     private final List<String> repairs;
     private final Map<String, double[][]> rows = new HashMap<>();
-    private final Map<Integer, Integer> places = new HashMap<>();
+    /** Place of each cause's repair among {@link #repairs()}. */
+    private final int[] places;
 
     Hypotheses(Network network, FilterHistory history, String complaint) {
         this.network = network;
@@ -46,6 +47,9 @@ final class Hypotheses {
                 .distinct()
                 .sorted()
                 .toList();
+        places = IntStream.range(0, causes.size())
+                .map(cause -> repairs.indexOf(repairOf(cause)))
+                .toArray();
     }
 
     private double weight(Cause cause, String complaint) {
@@ -216,13 +220,9 @@ final class Hypotheses {
         for (int h = 0; h < size(); h++) {
             int[] of = members.get(h);
             for (int cause : of) {
-                masses[place(cause)] += belief[h] / of.length;
+                masses[places[cause]] += belief[h] / of.length;
             }
         }
         return masses;
-    }
-
-    private int place(int cause) {
-        return places.computeIfAbsent(cause, one -> repairs.indexOf(repairOf(one)));
     }
 }

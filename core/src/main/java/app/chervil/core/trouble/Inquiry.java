@@ -143,7 +143,12 @@ public final class Inquiry {
                 .findFirst();
     }
 
-    private void check(Step step) {
+    /**
+     * Lets a step pass only if the network knows what it names.
+     *
+     * @throws Unfit if it does not
+     */
+    public void check(Step step) {
         if (step instanceof Step.Answered said) {
             Question question =
                     network.question(said.question()).orElseThrow(() -> new Unfit("question", said.question()));

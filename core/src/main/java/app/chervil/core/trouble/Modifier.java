@@ -29,18 +29,23 @@ public sealed interface Modifier {
         return found.isPresent() ? at(found.getAsDouble()) : 1;
     }
 
+    /** One that goes by a feature. */
+    sealed interface OfFeature extends Modifier {
+        Feature feature();
+
+        @Override
+        default Optional<Feature> goesBy() {
+            return Optional.of(feature());
+        }
+
+        @Override
+        default OptionalDouble found(FilterHistory history) {
+            return history.of(feature());
+        }
+    }
+
     /** Grows with a number without a step: (v ÷ scale)^power, held between low and high. */
-    record Hazard(Feature feature, double scale, double power, Range range, String why) implements Modifier {
-        @Override
-        public Optional<Feature> goesBy() {
-            return Optional.of(feature);
-        }
-
-        @Override
-        public OptionalDouble found(FilterHistory history) {
-            return history.of(feature);
-        }
-
+    record Hazard(Feature feature, double scale, double power, Range range, String why) implements OfFeature {
         @Override
         public double at(double value) {
             return Math.min(range.high(), Math.max(range.low(), Math.pow(value / scale, power)));
@@ -48,17 +53,7 @@ public sealed interface Modifier {
     }
 
     /** Turns from low to high around a middle: low + (high − low) ÷ (1 + exp(−(v − mid) ÷ width)). */
-    record Level(Feature feature, double mid, double width, Range range, String why) implements Modifier {
-        @Override
-        public Optional<Feature> goesBy() {
-            return Optional.of(feature);
-        }
-
-        @Override
-        public OptionalDouble found(FilterHistory history) {
-            return history.of(feature);
-        }
-
+    record Level(Feature feature, double mid, double width, Range range, String why) implements OfFeature {
         @Override
         public double at(double value) {
             return range.low() + (range.high() - range.low()) / (1 + Math.exp(-(value - mid) / width));
@@ -88,17 +83,7 @@ public sealed interface Modifier {
      *
      * @param unless what no says in a keeper's words
      */
-    record Flag(Feature feature, double yes, double no, String why, String unless) implements Modifier {
-        @Override
-        public Optional<Feature> goesBy() {
-            return Optional.of(feature);
-        }
-
-        @Override
-        public OptionalDouble found(FilterHistory history) {
-            return history.of(feature);
-        }
-
+    record Flag(Feature feature, double yes, double no, String why, String unless) implements OfFeature {
         @Override
         public double at(double value) {
             return value > 0 ? yes : no;
@@ -111,17 +96,7 @@ public sealed interface Modifier {
     }
 
     /** One factor from a value on, one below it. */
-    record Step(Feature feature, double from, double above, double below, String why) implements Modifier {
-        @Override
-        public Optional<Feature> goesBy() {
-            return Optional.of(feature);
-        }
-
-        @Override
-        public OptionalDouble found(FilterHistory history) {
-            return history.of(feature);
-        }
-
+    record Step(Feature feature, double from, double above, double below, String why) implements OfFeature {
         @Override
         public double at(double value) {
             return value >= from ? above : below;
@@ -129,19 +104,9 @@ public sealed interface Modifier {
     }
 
     /** A factor a grade, 0 clean to 4 clogged. */
-    record ByGrade(Feature feature, List<Double> table, String why) implements Modifier {
+    record ByGrade(Feature feature, List<Double> table, String why) implements OfFeature {
         public ByGrade {
             table = List.copyOf(table);
-        }
-
-        @Override
-        public Optional<Feature> goesBy() {
-            return Optional.of(feature);
-        }
-
-        @Override
-        public OptionalDouble found(FilterHistory history) {
-            return history.of(feature);
         }
 
         @Override

@@ -282,7 +282,7 @@ public class TroubleOperations {
                     .orElseThrow(() -> Rejected.field(
                             field + "value", "unknown-outcome", "Did it help: solved, partly, no-change?"));
             try {
-                inquiry.after(List.of(step));
+                inquiry.check(step);
             } catch (Inquiry.Unfit unfit) {
                 boolean answer = unfit.field().equals("answer");
                 throw Rejected.field(
