@@ -13,7 +13,7 @@ import { Problem } from './shared/problem'
 
 /** An ended session leads back to the door; what was typed stays in its form's draft. */
 function noticeSignOut(failure: unknown) {
-  if (failure instanceof Problem && failure.status === 401 && failure.code === 'failed') {
+  if (failure instanceof Problem && failure.status === 401 && failure.code === 'not-signed-in') {
     void client.invalidateQueries({ queryKey: ['session'] })
   }
 }

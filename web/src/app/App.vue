@@ -1,16 +1,19 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue'
+import { computed, provide, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useSession } from '@/features/account'
+import { MAY_GO } from '@/shared/allowed'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { usePreferences } from '@/shared/preferences'
 import AppShell from './AppShell.vue'
+import { mayGo } from './router'
 
 /** The door for strangers, the places for people of the site. */
 usePreferences()
 const route = useRoute()
 const router = useRouter()
 const session = useSession()
+provide(MAY_GO, (to) => mayGo(session.data.value, router.resolve(to).meta.needs))
 const inside = computed(() => session.data.value?.name !== undefined)
 
 watch(inside, (now, before) => {
@@ -27,7 +30,7 @@ watch(inside, (now, before) => {
     what="Chervil"
     @retry="session.refetch()"
   >
-    <AppShell v-if="inside && route.name !== 'door'" />
+    <AppShell v-if="inside && !route.meta.open" />
     <RouterView v-else />
   </AsyncState>
 </template>

@@ -7,6 +7,7 @@ import { usePreferences } from '@/shared/preferences'
 import PhoneBar from './PhoneBar.vue'
 import { PLACES } from './places'
 import RailNav from './RailNav.vue'
+import SiteNotice from './SiteNotice.vue'
 
 /** The rail with its places, and the keys that work everywhere. */
 /** Loaded when they are first wanted. */
@@ -45,6 +46,7 @@ const logHere = () =>
     <a class="skip" href="#content">Skip to content</a>
     <RailNav @keys="helping = true" @search="searching = true" />
     <div id="content" tabindex="-1">
+      <SiteNotice />
       <RestartGuard v-if="route.name !== 'service'" />
       <RouterView :key="route.path" />
     </div>

@@ -23,6 +23,7 @@ export const AT_HAND = ['rounds', 'tanks', 'water']
 
 /** What sits behind the site's name. */
 export const OF_SITE = [
+  { name: 'you', label: 'You and your sites' },
   { name: 'people', label: 'People' },
   { name: 'units', label: 'Units' },
   { name: 'eye', label: 'How you see dirt' },

@@ -1,32 +1,69 @@
 import type { QueryClient } from '@tanstack/vue-query'
-import { createRouter, createWebHistory, type RouteLocationNormalized } from 'vue-router'
+import {
+  createRouter,
+  createWebHistory,
+  type RouteComponent,
+  type RouteLocationNormalized,
+  type RouteMeta,
+} from 'vue-router'
 import { sessionOptions, type Session } from '@/features/account'
 
 const number = (value: unknown) => Number(value)
 const tank = (to: RouteLocationNormalized) => ({ tank: number(to.params.tank) })
 
-const WATER = [
+const WATER: { path: string; name: string; component: () => Promise<RouteComponent>; meta?: RouteMeta }[] = [
   { path: '', name: 'tank-water', component: () => import('@/features/water/WaterView.vue') },
   {
     path: '/readings',
     name: 'new-readings',
     component: () => import('@/features/water/NewReadingsView.vue'),
+    meta: { needs: 'HELPER' },
   },
-  { path: '/change', name: 'water-change', component: () => import('@/features/water/ChangeView.vue') },
+  {
+    path: '/change',
+    name: 'water-change',
+    component: () => import('@/features/water/ChangeView.vue'),
+    meta: { needs: 'HELPER' },
+  },
   {
     path: '/condition',
     name: 'water-condition',
     component: () => import('@/features/water/ConditionView.vue'),
+    meta: { needs: 'HELPER' },
   },
   {
     path: '/medication',
     name: 'water-medication',
     component: () => import('@/features/water/MedicationView.vue'),
+    meta: { needs: 'KEEPER' },
   },
-  { path: '/media', name: 'water-media', component: () => import('@/features/water/MediaView.vue') },
+  {
+    path: '/media',
+    name: 'water-media',
+    component: () => import('@/features/water/MediaView.vue'),
+    meta: { needs: 'HELPER' },
+  },
   { path: '/table', name: 'water-table', component: () => import('@/features/water/TableView.vue') },
-  { path: '/methods', name: 'water-methods', component: () => import('@/features/water/MethodsView.vue') },
+  {
+    path: '/methods',
+    name: 'water-methods',
+    component: () => import('@/features/water/MethodsView.vue'),
+    meta: { needs: 'KEEPER' },
+  },
 ]
+
+declare module 'vue-router' {
+  interface RouteMeta {
+    /** Open to who is not signed in. */
+    open?: boolean
+    /** The least that somebody must be to do what the page is for. */
+    needs?: 'KEEPER' | 'HELPER'
+  }
+}
+
+/** Whether somebody is enough for a page. */
+export const mayGo = (session: Session | undefined, needs: 'KEEPER' | 'HELPER' | undefined): boolean =>
+  needs === undefined || session?.role === 'KEEPER' || (needs === 'HELPER' && session?.role === 'HELPER')
 
 /** Routes of the product; without a session every one of them leads to the door. */
 export function makeRouter(client: QueryClient) {
@@ -47,7 +84,12 @@ export function makeRouter(client: QueryClient) {
         meta: { open: true },
       },
       { path: '/tanks', name: 'tanks', component: () => import('@/features/tank/TanksView.vue') },
-      { path: '/tanks/new', name: 'new-tank', component: () => import('@/features/tank/NewTankView.vue') },
+      {
+        path: '/tanks/new',
+        name: 'new-tank',
+        component: () => import('@/features/tank/NewTankView.vue'),
+        meta: { needs: 'KEEPER' },
+      },
       {
         path: '/tanks/:tank(\\d+)',
         name: 'tank',
@@ -59,30 +101,35 @@ export function makeRouter(client: QueryClient) {
         name: 'edit-tank',
         props: tank,
         component: () => import('@/features/tank/EditTankView.vue'),
+        meta: { needs: 'KEEPER' },
       },
       {
         path: '/tanks/:tank(\\d+)/filters/new',
         name: 'new-filter',
         props: tank,
         component: () => import('@/features/tank/EditFilterView.vue'),
+        meta: { needs: 'KEEPER' },
       },
       {
         path: '/tanks/:tank(\\d+)/filters/:filter(\\d+)',
         name: 'edit-filter',
         props: (to) => ({ ...tank(to), filter: number(to.params.filter) }),
         component: () => import('@/features/tank/EditFilterView.vue'),
+        meta: { needs: 'KEEPER' },
       },
       {
         path: '/tanks/:tank(\\d+)/filters/:filter(\\d+)/inside',
         name: 'inside-filter',
         props: (to) => ({ ...tank(to), filter: number(to.params.filter) }),
         component: () => import('@/features/tank/InsideView.vue'),
+        meta: { needs: 'KEEPER' },
       },
       {
         path: '/tanks/:tank(\\d+)/filters/:filter(\\d+)/set-up',
         name: 'set-up',
         props: (to) => ({ ...tank(to), filter: number(to.params.filter) }),
         component: () => import('@/features/procedure/SetUpView.vue'),
+        meta: { needs: 'KEEPER' },
       },
       {
         path: '/tanks/:tank(\\d+)/tasks/:task(\\d+)',
@@ -91,7 +138,12 @@ export function makeRouter(client: QueryClient) {
         component: () => import('@/features/tank/TaskView.vue'),
       },
       { path: '/plan', name: 'plan', component: () => import('@/features/plan/PlanView.vue') },
-      { path: '/plan/time', name: 'plan-time', component: () => import('@/features/plan/TimeView.vue') },
+      {
+        path: '/plan/time',
+        name: 'plan-time',
+        component: () => import('@/features/plan/TimeView.vue'),
+        meta: { needs: 'KEEPER' },
+      },
       {
         path: '/plan/calendars',
         name: 'calendars',
@@ -102,25 +154,34 @@ export function makeRouter(client: QueryClient) {
         name: 'chores',
         props: tank,
         component: () => import('@/features/plan/ChoresView.vue'),
+        meta: { needs: 'KEEPER' },
       },
-      { path: '/log', name: 'pick-log', component: () => import('@/features/visit/LogPickView.vue') },
+      {
+        path: '/log',
+        name: 'pick-log',
+        component: () => import('@/features/visit/LogPickView.vue'),
+        meta: { needs: 'HELPER' },
+      },
       {
         path: '/tanks/:tank(\\d+)/log',
         name: 'log',
         props: tank,
         component: () => import('@/features/visit/LogView.vue'),
+        meta: { needs: 'HELPER' },
       },
       {
         path: '/tanks/:tank(\\d+)/services/:service',
         name: 'correct',
         props: (to) => ({ ...tank(to), service: String(to.params.service) }),
         component: () => import('@/features/visit/LogView.vue'),
+        meta: { needs: 'HELPER' },
       },
       {
         path: '/tanks/:tank(\\d+)/prepare',
         name: 'prepare',
         props: tank,
         component: () => import('@/features/procedure/PrepareView.vue'),
+        meta: { needs: 'HELPER' },
       },
       {
         path: '/service/:service',
@@ -129,14 +190,18 @@ export function makeRouter(client: QueryClient) {
         component: () => import('@/features/procedure/ServiceView.vue'),
       },
       { path: '/water', name: 'water', component: () => import('@/features/water/WaterPickView.vue') },
-      ...WATER.map(({ path, name, component }) => ({
+      ...WATER.map(({ path, ...one }) => ({
         path: `/tanks/:tank(\\d+)/water${path}`,
-        name,
         props: tank,
-        component,
+        ...one,
       })),
       { path: '/units', name: 'units', component: () => import('@/features/account/UnitsView.vue') },
-      { path: '/eye', name: 'eye', component: () => import('@/features/interval/EyeView.vue') },
+      {
+        path: '/eye',
+        name: 'eye',
+        component: () => import('@/features/interval/EyeView.vue'),
+        meta: { needs: 'KEEPER' },
+      },
       { path: '/how', name: 'how', component: () => import('@/features/interval/HowView.vue') },
       { path: '/stores', name: 'stores', component: () => import('@/features/stock/StoresView.vue') },
       {
@@ -144,12 +209,14 @@ export function makeRouter(client: QueryClient) {
         name: 'new-store-item',
         props: (to) => ({ thing: typeof to.query.thing === 'string' ? to.query.thing : undefined }),
         component: () => import('@/features/stock/StoreItemView.vue'),
+        meta: { needs: 'KEEPER' },
       },
       {
         path: '/stores/:item(\\d+)',
         name: 'store-item',
         props: (to) => ({ item: number(to.params.item) }),
         component: () => import('@/features/stock/StoreItemView.vue'),
+        meta: { needs: 'KEEPER' },
       },
       { path: '/bench', name: 'bench', component: () => import('@/features/sums/SumsView.vue') },
       {
@@ -171,6 +238,7 @@ export function makeRouter(client: QueryClient) {
         path: '/bench/trials/new',
         name: 'new-trial',
         component: () => import('@/features/trial/NewTrialView.vue'),
+        meta: { needs: 'KEEPER' },
       },
       {
         path: '/bench/trouble',
@@ -181,6 +249,7 @@ export function makeRouter(client: QueryClient) {
         path: '/trouble/new',
         name: 'start-case',
         component: () => import('@/features/trouble/StartView.vue'),
+        meta: { needs: 'HELPER' },
       },
       {
         path: '/trouble/:case',
@@ -190,6 +259,31 @@ export function makeRouter(client: QueryClient) {
       },
       { path: '/ledger', name: 'ledger', component: () => import('@/features/visit/LedgerView.vue') },
       { path: '/people', name: 'people', component: () => import('@/features/account/PeopleView.vue') },
+      {
+        path: '/people/deeds',
+        name: 'deeds',
+        component: () => import('@/features/account/DeedsView.vue'),
+        meta: { needs: 'KEEPER' },
+      },
+      { path: '/you', name: 'you', component: () => import('@/features/account/OwnView.vue') },
+      {
+        path: '/join',
+        name: 'join',
+        component: () => import('@/features/account/JoinView.vue'),
+        meta: { open: true },
+      },
+      {
+        path: '/recover',
+        name: 'recover',
+        component: () => import('@/features/account/RecoverView.vue'),
+        meta: { open: true },
+      },
+      {
+        path: '/not-yours/:needs(KEEPER|HELPER)',
+        name: 'not-yours',
+        props: true,
+        component: () => import('./NotYoursView.vue'),
+      },
       { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./NowhereView.vue') },
     ],
   })
@@ -199,7 +293,7 @@ export function makeRouter(client: QueryClient) {
     if (!session.name && !to.meta.open) return { name: 'door', query: { to: to.fullPath } }
     if (session.name && to.name === 'door')
       return typeof to.query.to === 'string' ? to.query.to : { name: 'rounds' }
-    return true
+    return mayGo(session, to.meta.needs) ? true : { name: 'not-yours', params: { needs: to.meta.needs } }
   })
   return router
 }

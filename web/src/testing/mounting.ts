@@ -20,6 +20,8 @@ const NAMES = [
   'new-tank',
   'pick-log',
   'people',
+  'deeds',
+  'recover',
   'door',
   'stores',
   'new-store-item',

@@ -5,6 +5,7 @@ import TextField from '@/shared/components/TextField.vue'
 import { useSending } from '@/shared/form'
 import { proposed, SYSTEMS, type System } from '@/shared/units'
 import { useChooseUnits, useDemoDoor, useSession, useSetUp, useSignIn } from './queries'
+import { roleWord } from './rights'
 
 /** Coming in: sign-in, the first account, or the demo's doors. */
 const { data: session } = useSession()
@@ -18,8 +19,6 @@ const first = computed(() => session.value?.needsSetup === true)
 const form = reactive({ login: '', password: '' })
 const setup = reactive({ code: '', siteName: '' })
 const keeper = reactive({ login: '', name: '', password: '' })
-
-const ROLE = { KEEPER: 'keeper', HELPER: 'helper' }
 
 /** Proposed from the browser's language; all of it can be changed later. */
 const proposal = proposed(navigator.language)
@@ -58,7 +57,7 @@ const submit = () => send<unknown>(() => (first.value ? begin() : signIn.mutateA
           :disabled="sending"
           @click="send(() => demo.mutateAsync(account.login))"
         >
-          {{ account.name }}, {{ ROLE[account.role] }}
+          {{ account.name }}, {{ roleWord(account.role) }}
         </el-button>
       </div>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
@@ -86,7 +85,7 @@ const submit = () => send<unknown>(() => (first.value ? begin() : signIn.mutateA
           label="Name to sign in with"
           name="keeper.login"
           autocomplete="username"
-          :error="errors['keeper.login'] ?? errors.login"
+          :error="errors['keeper.login']"
         />
         <TextField
           v-model="keeper.password"
@@ -120,6 +119,7 @@ const submit = () => send<unknown>(() => (first.value ? begin() : signIn.mutateA
       <el-button type="primary" native-type="submit" :disabled="sending">
         {{ first ? 'Make the account' : 'Sign in' }}
       </el-button>
+      <RouterLink v-if="!first" :to="{ name: 'recover' }">Forgot the password? I have a code</RouterLink>
     </form>
   </main>
 </template>

@@ -1,37 +1,57 @@
 <script setup lang="ts">
-import { computed, reactive, ref } from 'vue'
+import { ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
-import TextField from '@/shared/components/TextField.vue'
+import SelectField from '@/shared/components/SelectField.vue'
+import { momentWords } from '@/shared/dates'
 import { useSending } from '@/shared/form'
-import { useAccounts, useAddHelper, useRemoveAccount, useSession } from './queries'
+import { offerUndo } from '@/shared/undo'
+import InviteBox from './InviteBox.vue'
+import { useAccounts, useChangeRole, useRecovery, useRemoveAccount } from './queries'
+import { ROLES, roleWord, useRights, type Role } from './rights'
 
-/** At the table: who may sign in here. */
-const { data: session } = useSession()
+/** At the table: who may come in here, as what, and how somebody new does. */
 const accounts = useAccounts()
-const add = useAddHelper()
+const change = useChangeRole()
 const remove = useRemoveAccount()
-const { sending, errors, trouble, send } = useSending()
+const recovery = useRecovery()
+const { mayKeep } = useRights()
+const { sending, trouble, send } = useSending()
 
-const keeper = computed(() => session.value?.role === 'KEEPER')
-const helper = reactive({ login: '', name: '', password: '' })
-const leaving = ref<{ id: number; name: string }>()
-const asking = computed({ get: () => leaving.value !== undefined, set: () => (leaving.value = undefined) })
+interface Person {
+  id: number
+  name: string
+  role: Role
+}
+const leaving = ref<Person>()
+const forgot = ref<Person>()
 
-async function addHelper() {
-  if (await send(() => add.mutateAsync({ ...helper })))
-    Object.assign(helper, { login: '', name: '', password: '' })
+const shown = (person: Person | undefined) => person !== undefined
+
+async function makeOne(person: Person, role: Role) {
+  if (role === person.role || !(await send(() => change.mutateAsync({ account: person.id, role })))) return
+  offerUndo(`${person.name} is a ${roleWord(role)} now.`, () =>
+    change.mutateAsync({ account: person.id, role: person.role }),
+  )
 }
 
-async function removeHelper(id: number) {
+async function takeAway(id: number) {
   await send(() => remove.mutateAsync(id))
   leaving.value = undefined
+}
+
+function forget(person: Person) {
+  recovery.reset()
+  forgot.value = person
 }
 </script>
 
 <template>
   <main class="page narrow">
     <h1>People</h1>
-    <p class="quiet">Helpers do and log work. Only a keeper deletes tanks and manages people.</p>
+    <p class="quiet">
+      Keepers do everything. Helpers do and log work. Viewers read.
+      <RouterLink v-if="mayKeep" :to="{ name: 'deeds' }">What was done here</RouterLink>
+    </p>
     <AsyncState
       :pending="accounts.isPending.value"
       :error="accounts.error.value"
@@ -43,39 +63,70 @@ async function removeHelper(id: number) {
           <span>
             <strong>{{ account.name }}</strong> <span class="quiet">signs in as {{ account.login }}</span>
           </span>
-          <span>{{ account.role === 'KEEPER' ? 'keeper' : 'helper' }}</span>
-          <el-button
-            v-if="keeper && account.role === 'HELPER'"
-            type="primary"
-            text
-            @click="leaving = account"
-          >
-            Remove<span class="seen-by-readers"> {{ account.name }}</span>
-          </el-button>
+          <template v-if="mayKeep">
+            <SelectField
+              :model-value="account.role"
+              bare
+              :label="`What ${account.name} may do`"
+              :name="`role-${String(account.id)}`"
+              :choices="ROLES.map(({ value, label }) => ({ value, label }))"
+              @update:model-value="(role) => role && makeOne(account, role)"
+            />
+            <span class="deeds">
+              <el-button type="primary" text @click="forget(account)">
+                New password<span class="seen-by-readers"> for {{ account.name }}</span>
+              </el-button>
+              <el-button type="primary" text @click="leaving = account">
+                Remove<span class="seen-by-readers"> {{ account.name }}</span>
+              </el-button>
+            </span>
+          </template>
+          <span v-else>{{ roleWord(account.role) }}</span>
         </li>
       </ul>
     </AsyncState>
-    <form v-if="keeper" novalidate @submit.prevent="addHelper">
-      <h2>Add a helper</h2>
-      <TextField v-model="helper.name" label="Their name" name="name" :error="errors.name" />
-      <TextField v-model="helper.login" label="Name to sign in with" name="login" :error="errors.login" />
-      <TextField
-        v-model="helper.password"
-        label="First password"
-        name="password"
-        type="password"
-        autocomplete="new-password"
-        hint="At least 10 characters; hand it over in person."
-        :error="errors.password"
-      />
-      <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
-      <el-button type="primary" native-type="submit" :disabled="sending">Add helper</el-button>
-    </form>
-    <el-dialog v-model="asking" title="Remove this helper?" width="min(420px, 92vw)">
-      <p>{{ leaving?.name }} can no longer sign in. What they logged keeps their name.</p>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <InviteBox v-if="mayKeep" />
+    <el-dialog
+      :model-value="shown(leaving)"
+      :title="`Remove ${leaving?.name ?? ''}?`"
+      width="min(420px, 92vw)"
+      @close="leaving = undefined"
+    >
+      <p>{{ leaving?.name }} can no longer come in. What they logged keeps their name.</p>
       <template #footer>
         <el-button type="primary" text @click="leaving = undefined">Keep</el-button>
-        <el-button type="primary" @click="leaving && removeHelper(leaving.id)">Remove</el-button>
+        <el-button type="primary" @click="leaving && takeAway(leaving.id)">Remove</el-button>
+      </template>
+    </el-dialog>
+    <el-dialog
+      :model-value="shown(forgot)"
+      :title="`A new password for ${forgot?.name ?? ''}`"
+      width="min(460px, 92vw)"
+      @close="forgot = undefined"
+    >
+      <template v-if="recovery.data.value">
+        <p>
+          {{ forgot?.name }} opens the sign-in page, chooses “I have a code” and types this within a day, by
+          {{ momentWords(recovery.data.value.expiresAt) }}. It is shown only now.
+        </p>
+        <p class="code">{{ recovery.data.value.code.replace(/(.{5})(?=.)/g, '$1-') }}</p>
+      </template>
+      <p v-else>
+        Makes a code by which they choose a new password, once. Be sure that it is {{ forgot?.name }} who
+        asks.
+      </p>
+      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      <template #footer>
+        <el-button type="primary" text @click="forgot = undefined">Close</el-button>
+        <el-button
+          v-if="!recovery.data.value"
+          type="primary"
+          :loading="sending"
+          @click="forgot && send(() => recovery.mutateAsync(forgot!.id))"
+        >
+          Make a code
+        </el-button>
       </template>
     </el-dialog>
   </main>
@@ -88,16 +139,31 @@ async function removeHelper(id: number) {
 
 .people li {
   display: grid;
-  grid-template-columns: 1fr auto 110px;
+  grid-template-columns: minmax(0, 1fr) 130px auto;
   gap: var(--gap-3);
   align-items: center;
-  min-height: 48px;
+  min-height: 56px;
   border-bottom: 1px solid var(--hair);
 }
 
-form {
-  display: grid;
-  gap: var(--gap-3);
-  max-width: 420px;
+.deeds {
+  display: flex;
+}
+
+.code {
+  font: 600 22px/1.4 var(--mono);
+  text-align: center;
+  user-select: all;
+}
+
+@media (width <= 640px) {
+  .people li {
+    grid-template-columns: minmax(0, 1fr) 130px;
+    padding: var(--gap-2) 0;
+  }
+
+  .deeds {
+    grid-column: 1 / -1;
+  }
 }
 </style>

@@ -1,1 +1,10 @@
-export { sessionOptions, useAccounts, useSession, useSignOut, type Session } from './queries'
+export {
+  sessionOptions,
+  useAccounts,
+  useBringBack,
+  useGoTo,
+  useSession,
+  useSignOut,
+  type Session,
+} from './queries'
+export { useRights } from './rights'

@@ -1,11 +1,14 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { api, body, type Schemas } from '@/shared/api/client'
 import { useUnitsOf } from '@/shared/units'
 
 export type Session = Schemas['Session']
+type Role = NonNullable<Session['role']>
 
 const SESSION = ['session'] as const
 const ACCOUNTS = ['accounts'] as const
+const INVITATIONS = ['invitations'] as const
+const SESSIONS = ['own-sessions'] as const
 
 const KEPT = 'chervil.session'
 
@@ -45,6 +48,11 @@ function useFreshStart() {
   }
 }
 
+function useStale(key: readonly string[]) {
+  const client = useQueryClient()
+  return () => client.invalidateQueries({ queryKey: key })
+}
+
 export function useSignIn() {
   return useMutation({
     mutationFn: (input: Schemas['SignIn']) => body(api.POST('/api/session', { body: input })),
@@ -60,10 +68,9 @@ export function useSetUp() {
 }
 
 export function useChooseUnits() {
-  const client = useQueryClient()
   return useMutation({
     mutationFn: (units: Schemas['SiteUnits']) => body(api.PUT('/api/units', { body: units })),
-    onSuccess: () => client.invalidateQueries({ queryKey: SESSION }),
+    onSuccess: useStale(SESSION),
   })
 }
 
@@ -83,15 +90,11 @@ export function useDemoDoor() {
 export const useAccounts = () =>
   useQuery({ queryKey: ACCOUNTS, queryFn: () => body(api.GET('/api/accounts')) })
 
-function useAccountsStale() {
-  const client = useQueryClient()
-  return () => client.invalidateQueries({ queryKey: ACCOUNTS })
-}
-
-export function useAddHelper() {
+export function useChangeRole() {
   return useMutation({
-    mutationFn: (input: Schemas['NewAccount']) => body(api.POST('/api/accounts', { body: input })),
-    onSuccess: useAccountsStale(),
+    mutationFn: ({ account, role }: { account: number; role: Role }) =>
+      body(api.PUT('/api/accounts/{account}/role', { params: { path: { account } }, body: { role } })),
+    onSuccess: useStale(ACCOUNTS),
   })
 }
 
@@ -99,6 +102,116 @@ export function useRemoveAccount() {
   return useMutation({
     mutationFn: (account: number) =>
       body(api.DELETE('/api/accounts/{account}', { params: { path: { account } } })),
-    onSuccess: useAccountsStale(),
+    onSuccess: useStale(ACCOUNTS),
   })
 }
+
+/** A code by which somebody chooses a new password; told this once. */
+export function useRecovery() {
+  return useMutation({
+    mutationFn: (account: number) =>
+      body(api.POST('/api/accounts/{account}/recovery', { params: { path: { account } } })),
+  })
+}
+
+export const useInvitations = () =>
+  useQuery({ queryKey: INVITATIONS, queryFn: () => body(api.GET('/api/invitations')) })
+
+export function useInvite() {
+  return useMutation({
+    mutationFn: (input: Schemas['InvitationInput']) => body(api.POST('/api/invitations', { body: input })),
+    onSuccess: useStale(INVITATIONS),
+  })
+}
+
+export function useTakeBack() {
+  return useMutation({
+    mutationFn: (mark: string) => body(api.DELETE('/api/invitations/{mark}', { params: { path: { mark } } })),
+    onSuccess: useStale(INVITATIONS),
+  })
+}
+
+/** Where an invitation leads; asked by POST, so that its code stands in nobody's log. */
+export const useOffer = (code: string) =>
+  useQuery({
+    queryKey: ['offer', code],
+    queryFn: () => body(api.POST('/api/invitation-look', { body: { code } })),
+    retry: false,
+  })
+
+export function useJoin() {
+  return useMutation({
+    mutationFn: (input: Schemas['Joining']) => body(api.POST('/api/joining', { body: input })),
+    onSuccess: useFreshStart(),
+  })
+}
+
+export function useRecover() {
+  return useMutation({
+    mutationFn: (input: Schemas['NewPassword']) => body(api.POST('/api/recovery', { body: input })),
+    onSuccess: useFreshStart(),
+  })
+}
+
+export function useChangePassword() {
+  return useMutation({
+    mutationFn: (input: Schemas['PasswordChange']) => body(api.PUT('/api/own/password', { body: input })),
+    onSuccess: useStale(SESSIONS),
+  })
+}
+
+export const useOwnSessions = () =>
+  useQuery({ queryKey: SESSIONS, queryFn: () => body(api.GET('/api/own/sessions')) })
+
+export function useEndSession() {
+  return useMutation({
+    mutationFn: (mark: string) =>
+      body(api.DELETE('/api/own/sessions/{mark}', { params: { path: { mark } } })),
+    onSuccess: useStale(SESSIONS),
+  })
+}
+
+export function useGoTo() {
+  return useMutation({
+    mutationFn: (siteId: number) => body(api.PUT('/api/session/site', { body: { siteId } })),
+    onSuccess: useFreshStart(),
+  })
+}
+
+export function useFound() {
+  return useMutation({
+    mutationFn: (name: string) => body(api.POST('/api/own/sites', { body: { name } })),
+    onSuccess: useFreshStart(),
+  })
+}
+
+export function useLeave() {
+  return useMutation({ mutationFn: () => body(api.DELETE('/api/own/place')), onSuccess: useFreshStart() })
+}
+
+export function useDeleteSite() {
+  return useMutation({
+    mutationFn: (name: string) => body(api.POST('/api/site/deletion', { body: { name } })),
+    onSuccess: useStale(SESSION),
+  })
+}
+
+export function useBringBack() {
+  return useMutation({
+    mutationFn: (site: number) =>
+      body(api.POST('/api/own/sites/{site}/return', { params: { path: { site } } })),
+    onSuccess: useStale(SESSION),
+  })
+}
+
+/** What people did, a page at a time, the latest first. */
+export const useDeeds = () =>
+  useInfiniteQuery({
+    queryKey: ['deeds'],
+    queryFn: ({ pageParam }) =>
+      body(
+        api.GET('/api/deeds', { params: { query: pageParam === undefined ? {} : { before: pageParam } } }),
+      ),
+    initialPageParam: undefined as number | undefined,
+    getNextPageParam: (last) => (last.length < 100 ? undefined : last.at(-1)?.id),
+  })

@@ -1,23 +1,27 @@
 <script setup lang="ts">
 import type { Filter } from '@/features/filter'
+import { useMayGo } from '@/shared/allowed'
 
 /** What can be done with a filter from its tank's page. */
-defineProps<{ tank: number; filter: Filter; isNew: boolean }>()
+const props = defineProps<{ tank: number; filter: Filter; isNew: boolean }>()
+const mayGo = useMayGo()
+const change = { name: 'edit-filter', params: { tank: props.tank, filter: props.filter.id } }
 </script>
 
 <template>
   <span class="links">
-    <RouterLink class="small change" :to="{ name: 'edit-filter', params: { tank, filter: filter.id } }"
-      >Change filter</RouterLink
+    <RouterLink v-if="mayGo(change)" class="small change" :to="change">Change filter</RouterLink>
+    <RouterLink
+      v-if="mayGo(change)"
+      class="small change"
+      :to="{ name: 'inside-filter', params: { tank, filter: filter.id } }"
+      >{{ filter.placesStated ? 'What sits where' : 'Say what sits where' }}</RouterLink
     >
-    <RouterLink class="small change" :to="{ name: 'inside-filter', params: { tank, filter: filter.id } }">{{
-      filter.placesStated ? 'What sits where' : 'Say what sits where'
-    }}</RouterLink>
     <RouterLink class="small change" :to="{ name: 'start-case', query: { tank, filter: filter.id } }"
       >Something is wrong</RouterLink
     >
     <RouterLink
-      v-if="isNew"
+      v-if="isNew && mayGo(change)"
       class="small change"
       :to="{ name: 'set-up', params: { tank, filter: filter.id } }"
       >Set it up, step by step</RouterLink

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMayGo } from '@/shared/allowed'
 import { computed, ref } from 'vue'
 import { TaskSettingDialog, useFilters, WaterPath, type Filter, type Task } from '@/features/filter'
 import { TakingOn, TankPauses, useForecasts, WhenList, type Forecast } from '@/features/interval'
@@ -59,6 +60,7 @@ const adjust = (task: number) => (adjusting.value = allTasks.value.find((one) =>
 useKeys((key) => {
   if (key === 'e') void router.push({ name: 'edit-tank', params: { tank: props.tank } })
 })
+const mayGo = useMayGo()
 </script>
 
 <template>
@@ -117,7 +119,10 @@ useKeys((key) => {
           <FilterFacts :tank="props.tank" :filter="filter.id" />
         </section>
         <MediaFact :tank="props.tank" />
-        <RouterLink class="add" :to="{ name: 'new-filter', params: { tank: props.tank } }"
+        <RouterLink
+          v-if="mayGo({ name: 'new-filter', params: { tank: props.tank } })"
+          class="add"
+          :to="{ name: 'new-filter', params: { tank: props.tank } }"
           >Add a filter</RouterLink
         >
         <div class="below">

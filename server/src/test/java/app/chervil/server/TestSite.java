@@ -4,6 +4,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.request;
 
+import app.chervil.server.account.Account;
 import app.chervil.server.account.AccountOperations;
 import app.chervil.server.account.NewAccount;
 import app.chervil.server.account.Role;
@@ -40,8 +41,17 @@ public class TestSite {
     }
 
     public SignedIn helperOf(SignedIn keeper) {
-        long id = accounts.addHelper(keeper, person()).id();
-        return new SignedIn(id, keeper.siteId(), "Helper", Role.HELPER);
+        return personOf(keeper, Role.HELPER);
+    }
+
+    public SignedIn personOf(SignedIn keeper, Role role) {
+        Account added = accounts.add(keeper, person(), role);
+        return new SignedIn(added.id(), keeper.siteId(), added.name(), role);
+    }
+
+    /** Asks without being signed in. */
+    public ResultActions nobody(HttpMethod method, String path) throws Exception {
+        return mvc.perform(request(method, path).with(csrf()));
     }
 
     public ResultActions send(SignedIn who, HttpMethod method, String path, String body) throws Exception {

@@ -9,26 +9,78 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.jspecify.annotations.Nullable;
 
-/** Sites, their accounts and doors, and failed sign-ins. */
+/** Sites, people, and their places on sites, found by doors. */
 @Mapper
 interface AccountMapper {
-    String COLUMNS = "select id, site_id, login, name, role, password_hash from account ";
+    String PLACE = """
+            select account.id, account.site_id, site.name as site_name, site.deleted_at as site_deleted_at,
+                account.login, account.name, account.role
+            """;
 
-    /** The person behind a login: its door leads to the site. */
+    /** What is stored of a person's password. */
+    @Select("select password_hash from person where login = #{login}")
+    Optional<String> findHash(String login);
+
+    @Update("update person set password_hash = #{hash} where login = #{login}")
+    void updateHash(String login, String hash);
+
     @Select("""
-            select account.id, account.site_id, account.login, account.name, account.role, account.password_hash
+            select exists (
+              select 1 from person where translate(login, '01', 'ol') = translate(#{login}, '01', 'ol')
+            )
+            """)
+    boolean findAlike(String login);
+
+    @Insert("""
+            insert into person (login, password_hash, created_at)
+            values (#{login}, #{hash}, #{now})
+            on conflict on constraint person_pk do nothing
+            """)
+    int insertPerson(String login, String hash, Instant now);
+
+    /** Everything a person may enter, where they were last first: their doors lead there. */
+    @Select(PLACE + """
             from door
             join account on account.site_id = door.site_id and account.login = door.mark
+            join site on site.id = door.site_id
             where door.kind = 'LOGIN' and door.mark = #{login} and account.removed_at is null
+            order by account.last_here_at desc nulls last, account.id
             """)
-    Optional<AccountRow> findByLogin(String login);
+    List<AccountRow> listPlaces(String login);
 
-    @Select(COLUMNS + "where site_id = #{site} and id = #{id} and removed_at is null")
+    @Select(PLACE + """
+            from account
+            join site on site.id = account.site_id
+            where account.site_id = #{site} and account.id = #{id} and account.removed_at is null
+            """)
     Optional<AccountRow> find(long site, long id);
 
-    @Select(COLUMNS + "where site_id = #{site} and removed_at is null order by role desc, name")
+    @Select(PLACE + """
+            from account
+            join site on site.id = account.site_id
+            where account.site_id = #{site} and account.removed_at is null
+            order by array_position(array['KEEPER', 'HELPER', 'VIEWER'], account.role), account.name, account.id
+            """)
     List<AccountRow> list(long site);
+
+    /** Keepers, each held until the transaction ends, so that two cannot go at once and leave none. */
+    @Options(flushCache = Options.FlushCachePolicy.TRUE)
+    @Select("""
+            select id
+            from account
+            where site_id = #{site} and role = 'KEEPER' and removed_at is null
+            order by id
+            for update
+            """)
+    List<Long> lockKeepers(long site);
+
+    @Update("update account set role = #{role} where site_id = #{site} and id = #{id}")
+    void updateRole(long site, long id, Role role);
+
+    @Update("update account set last_here_at = #{now} where site_id = #{site} and id = #{id}")
+    void updateHere(long site, long id, Instant now);
 
     @Select("select name from site where id = #{site}")
     String findSiteName(long site);
@@ -53,7 +105,7 @@ interface AccountMapper {
             """)
     void updateUnits(long site, SiteUnits units);
 
-    @Select("select exists (select 1 from door where kind = 'LOGIN')")
+    @Select("select exists (select 1 from person)")
     boolean findAny();
 
     @Select("select pg_advisory_xact_lock(471120261)::text")
@@ -63,22 +115,23 @@ interface AccountMapper {
     @Select(affectData = true, value = "insert into site (name, created_at) values (#{name}, #{now}) returning id")
     long insertSite(String name, Instant now);
 
+    /** Gives a person a place and its door; nothing if they have one. */
     @Options(flushCache = Options.FlushCachePolicy.TRUE)
     @Select(affectData = true, value = """
             with opened as (
               insert into door (kind, mark, site_id)
-              values ('LOGIN', #{person.login}, #{site})
+              values ('LOGIN', #{login}, #{site})
               on conflict on constraint door_pk do nothing
               returning site_id, mark
             )
-            insert into account (site_id, login, name, role, password_hash, created_at)
-            select site_id, mark, #{person.name}, #{role}, #{hash}, #{now}
+            insert into account (site_id, login, name, role, created_at)
+            select site_id, mark, #{name}, #{role}, #{now}
             from opened
             returning id
             """)
-    Optional<Long> insert(long site, Person person, Role role, String hash, Instant now);
+    Optional<Long> insert(long site, String login, String name, Role role, Instant now);
 
-    /** Shuts the door as well, so that the login is free again. */
+    /** Shuts the door as well. */
     @Update("""
             with shut as (
               delete from door
@@ -91,21 +144,17 @@ interface AccountMapper {
             """)
     int delete(long site, long id, Instant now);
 
-    @Insert("insert into sign_in_failure (login, address, failed_at) values (#{login}, #{address}, #{now})")
-    void insertFailure(String login, String address, Instant now);
+    /** Forgets a person who has no place left, so that the name is free again. */
+    @Delete("""
+            delete from person
+            where login = #{login} and not exists (select 1 from door where kind = 'LOGIN' and mark = #{login})
+            """)
+    void deleteUnplaced(String login);
 
-    @Select("select count(*) from sign_in_failure where login = #{login} and failed_at > #{since}")
-    int findFailuresOf(String login, Instant since);
+    /** Deletes a site, or with null brings it back. */
+    @Update("update site set deleted_at = #{at} where id = #{site}")
+    void updateDeleted(long site, @Nullable Instant at);
 
-    @Select("select count(*) from sign_in_failure where address = #{address} and failed_at > #{since}")
-    int findFailuresFrom(String address, Instant since);
-
-    @Delete("delete from sign_in_failure where login = #{login} or failed_at < #{before}")
-    void deleteFailures(String login, Instant before);
-
-    @Delete("delete from spring_session where principal_name = #{account}")
-    void deleteSessions(String account);
-
-    /** Login and name of an account to be made. */
-    record Person(String login, String name) {}
+    @Select("select wrote(#{site}, #{account}, #{relation}, #{row})")
+    boolean findWrote(long site, long account, String relation, String row);
 }

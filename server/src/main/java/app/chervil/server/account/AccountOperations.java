@@ -1,39 +1,25 @@
 package app.chervil.server.account;
 
-import app.chervil.server.account.AccountMapper.Person;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
-import app.chervil.server.problem.Rejected.Violation;
 import java.time.Clock;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
-import org.springframework.http.HttpStatus;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Sign-in, the first account, and the people of a site. */
+/** A site, its units, and the people who have a place on it. */
 @Service
 public class AccountOperations {
-    static final int MOST_FAILURES_OF_LOGIN = 5;
-    static final int MOST_FAILURES_FROM_ADDRESS = 30;
-    static final Duration THROTTLE = Duration.ofMinutes(15);
-
     private final AccountMapper mapper;
-    private final PasswordEncoder encoder;
-    private final SetupCode setupCode;
+    private final Passwords passwords;
+    private final Sessions sessions;
     private final Clock clock;
-    private final String decoyHash;
 
-    AccountOperations(AccountMapper mapper, PasswordEncoder encoder, SetupCode setupCode, Clock clock) {
+    AccountOperations(AccountMapper mapper, Passwords passwords, Sessions sessions, Clock clock) {
         this.mapper = mapper;
-        this.encoder = encoder;
-        this.setupCode = setupCode;
+        this.passwords = passwords;
+        this.sessions = sessions;
         this.clock = clock;
-        this.decoyHash = encoder.encode("nobody has this password");
     }
 
     /** Whether the first visitor still has to make the keeper's account. */
@@ -64,99 +50,160 @@ public class AccountOperations {
         return mapper.findSiteName(who.siteId());
     }
 
-    /**
-     * Checks a login and password. Failures are kept, also when the request is refused.
-     *
-     * @throws Rejected after too many failures, or if they do not belong together
-     */
-    @Transactional(noRollbackFor = Rejected.class)
-    public SignedIn signIn(String login, String password, String address) {
-        String name = canonical(login);
-        refuseIfThrottled(name, address);
-        Optional<AccountRow> account = mapper.findByLogin(name);
-        String hash = account.map(AccountRow::passwordHash).orElse(decoyHash);
-        if (!encoder.matches(password, hash) || account.isEmpty()) {
-            mapper.insertFailure(name, address, clock.instant());
-            throw unauthorised("password", "sign-in-failed", "Wrong name or password.");
-        }
-        mapper.deleteFailures(name, clock.instant().minus(THROTTLE));
-        return account.get().signedIn();
-    }
-
-    /**
-     * Makes the site and its keeper, once.
-     *
-     * @throws Rejected if the code is wrong or there is a keeper already
-     */
-    @Transactional(noRollbackFor = Rejected.class)
-    public SignedIn setUp(String code, String siteName, NewAccount keeper, String address) {
-        mapper.lockSetup();
-        refuseIfThrottled("", address);
-        if (mapper.findAny()) {
-            throw Rejected.field("code", "already-set-up", "This site has a keeper already. Sign in instead.");
-        }
-        if (!setupCode.matches(code)) {
-            mapper.insertFailure("", address, clock.instant());
-            throw unauthorised("code", "wrong-code", "That is not the code printed where Chervil was started.");
-        }
-        return create(siteName, keeper, Role.KEEPER);
+    /** A new site with its first person. */
+    @Transactional
+    public SignedIn create(String siteName, NewAccount keeper, Role role) {
+        return create(siteName, newcomer(keeper, ""), role);
     }
 
     /** A new site with its first person. */
     @Transactional
-    public SignedIn create(String siteName, NewAccount keeper, Role role) {
+    SignedIn create(String siteName, Newcomer keeper, Role role) {
         return add(mapper.insertSite(siteName.strip(), clock.instant()), keeper, role);
+    }
+
+    /**
+     * The first site of all, with its keeper.
+     *
+     * @throws Rejected if somebody else made theirs meanwhile
+     */
+    @Transactional
+    SignedIn createFirst(String siteName, Newcomer keeper) {
+        mapper.lockSetup();
+        if (mapper.findAny()) {
+            throw SignInOperations.setUpAlready();
+        }
+        return create(siteName, keeper, Role.KEEPER);
+    }
+
+    /** A new site of somebody who can sign in already. */
+    @Transactional
+    SignedIn found(String siteName, String login, String name) {
+        return place(mapper.insertSite(siteName.strip(), clock.instant()), login, name, Role.KEEPER);
     }
 
     @Transactional(readOnly = true)
     public List<Account> list(SignedIn who) {
         return mapper.list(who.siteId()).stream()
-                .map(row -> new Account(row.id(), row.login(), row.name(), row.role()))
+                .map(AccountOperations::account)
                 .toList();
     }
 
+    /** A person who is new to everything, on this site. */
     @Transactional
-    public Account addHelper(SignedIn who, NewAccount helper) {
+    public Account add(SignedIn who, NewAccount person, Role role) {
         who.mustBeKeeper();
-        SignedIn added = add(who.siteId(), helper, Role.HELPER);
-        return new Account(added.accountId(), canonical(helper.login()), added.name(), Role.HELPER);
+        Newcomer newcomer = newcomer(person, "");
+        SignedIn added = add(who.siteId(), newcomer, role);
+        return new Account(added.accountId(), newcomer.login(), added.name(), role);
     }
 
-    /** Takes a person's access away at once; their name stays in the log. */
+    /**
+     * Changes what a person may do, from their next question on.
+     *
+     * @throws NotFound if the site has no such person
+     * @throws Rejected if no keeper would be left
+     */
+    @Transactional
+    public Account changeRole(SignedIn who, long id, Role role) {
+        who.mustBeKeeper();
+        AccountRow row = find(who, id);
+        if (role != Role.KEEPER) {
+            leaveAKeeper(row);
+        }
+        mapper.updateRole(who.siteId(), id, role);
+        sessions.endAll(id);
+        return account(find(who, id));
+    }
+
+    /**
+     * Takes a person's access away at once; their name stays in the log.
+     *
+     * @throws NotFound if the site has no such person
+     * @throws Rejected if no keeper would be left
+     */
     @Transactional
     public void remove(SignedIn who, long id) {
         who.mustBeKeeper();
-        AccountRow account = mapper.find(who.siteId(), id).orElseThrow(() -> new NotFound("account"));
-        if (account.role() == Role.KEEPER) {
-            throw Rejected.field("", "keeper-stays", "The keeper cannot be removed.");
+        unplace(find(who, id));
+    }
+
+    /**
+     * Gives up the place of whoever asks.
+     *
+     * @throws Rejected if no keeper would be left
+     */
+    @Transactional
+    public void leave(SignedIn who) {
+        unplace(find(who, who.accountId()));
+    }
+
+    private void unplace(AccountRow row) {
+        leaveAKeeper(row);
+        mapper.delete(row.siteId(), row.id(), clock.instant());
+        mapper.deleteUnplaced(row.login());
+        sessions.endAll(row.id());
+    }
+
+    private void leaveAKeeper(AccountRow going) {
+        if (going.role() == Role.KEEPER && mapper.lockKeepers(going.siteId()).size() == 1) {
+            throw Rejected.field("", "last-keeper", "A site needs a keeper. Make somebody else one first.");
         }
-        mapper.delete(who.siteId(), id, clock.instant());
-        mapper.deleteSessions(account.signedIn().getName());
     }
 
-    private SignedIn add(long site, NewAccount account, Role role) {
-        Person person = new Person(canonical(account.login()), account.name().strip());
-        Instant now = clock.instant();
-        return mapper.insert(site, person, role, encoder.encode(account.password()), now)
-                .map(id -> new SignedIn(id, site, person.name(), role))
-                .orElseThrow(() -> Rejected.field("login", "login-taken", "This name is taken. Choose another."));
+    private AccountRow find(SignedIn who, long id) {
+        return mapper.find(who.siteId(), id).orElseThrow(() -> new NotFound("account"));
     }
 
-    private void refuseIfThrottled(String login, String address) {
-        Instant since = clock.instant().minus(THROTTLE);
-        boolean loginHeld = mapper.findFailuresOf(login, since) >= MOST_FAILURES_OF_LOGIN;
-        if (loginHeld || mapper.findFailuresFrom(address, since) >= MOST_FAILURES_FROM_ADDRESS) {
-            Violation held = new Violation(
-                    "password", "too-many-attempts", "Too many attempts. Wait a quarter of an hour, then try again.");
-            throw new Rejected(HttpStatus.TOO_MANY_REQUESTS, List.of(held));
+    private static Account account(AccountRow row) {
+        return new Account(row.id(), row.login(), row.name(), row.role());
+    }
+
+    /**
+     * Looks a new person over and hashes their password, which takes a while: outside of any transaction, if that can be.
+     *
+     * @param part of the request in which the person stands, as "keeper."; empty if they are the whole
+     * @throws Rejected if the name or the password will not do
+     */
+    Newcomer newcomer(NewAccount account, String part) {
+        String login = Login.canonical(account.login());
+        if (!Login.fit(login)) {
+            throw Rejected.field(
+                    part + "login", "unfit", "Use 2 to 60 letters from a to z, digits, and . _ @ + - after the first.");
         }
+        String hash = passwords.hash(part + "password", login, account.password());
+        return new Newcomer(login, account.name().strip(), hash, part);
     }
 
-    private static Rejected unauthorised(String field, String code, String message) {
-        return new Rejected(HttpStatus.UNAUTHORIZED, List.of(new Violation(field, code, message)));
+    /**
+     * Makes a person and their place on a site.
+     *
+     * @throws Rejected if the name is taken
+     */
+    @Transactional
+    SignedIn add(long site, Newcomer person, Role role) {
+        if (mapper.findAlike(person.login())
+                || mapper.insertPerson(person.login(), person.hash(), clock.instant()) == 0) {
+            throw Rejected.field(
+                    person.part() + "login",
+                    "login-taken",
+                    "This name is taken, or looks like one that is. Choose another.");
+        }
+        return place(site, person.login(), person.name(), role);
     }
 
-    private static String canonical(String login) {
-        return login.strip().toLowerCase(Locale.ROOT);
+    /**
+     * Gives a person who can sign in a place on a site.
+     *
+     * @throws Rejected if they have one
+     */
+    @Transactional
+    SignedIn place(long site, String login, String name, Role role) {
+        return mapper.insert(site, login, name, role, clock.instant())
+                .map(id -> new SignedIn(id, site, name, role))
+                .orElseThrow(() -> Rejected.field("", "here-already", "You are on this site already."));
     }
+
+    /** A person looked over, with their password hashed. */
+    record Newcomer(String login, String name, String hash, String part) {}
 }

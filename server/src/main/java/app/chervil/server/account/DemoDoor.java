@@ -16,7 +16,7 @@ public class DemoDoor {
 
     List<Entry> entries() {
         return DemoPeople.ALL.stream()
-                .flatMap(login -> mapper.findByLogin(login).stream())
+                .flatMap(login -> mapper.listPlaces(login).stream().limit(1))
                 .map(account -> new Entry(account.login(), account.name(), account.role()))
                 .toList();
     }
@@ -29,7 +29,7 @@ public class DemoDoor {
     SignedIn enter(String login) {
         return DemoPeople.ALL.stream()
                 .filter(login::equals)
-                .flatMap(known -> mapper.findByLogin(known).stream())
+                .flatMap(known -> mapper.listPlaces(known).stream())
                 .findFirst()
                 .map(AccountRow::signedIn)
                 .orElseThrow(() -> new app.chervil.server.problem.NotFound("account"));

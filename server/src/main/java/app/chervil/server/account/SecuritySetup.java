@@ -3,8 +3,6 @@ package app.chervil.server.account;
 import java.time.Duration;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.http.HttpMethod;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.BadCredentialsException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -12,7 +10,6 @@ import org.springframework.security.config.annotation.web.configurers.CsrfConfig
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.authentication.HttpStatusEntryPoint;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
@@ -26,13 +23,9 @@ class SecuritySetup {
             + "base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
 
     @Bean
-    SecurityFilterChain guard(HttpSecurity http, SecurityContextRepository contexts) {
-        return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.GET, "/api/session")
-                        .permitAll()
-                        .requestMatchers(HttpMethod.POST, "/api/session", "/api/setup", "/api/demo-session/*")
-                        .permitAll()
-                        .requestMatchers("/api/**")
-                        .authenticated()
+    SecurityFilterChain guard(HttpSecurity http, SecurityContextRepository contexts, Rights rights) {
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers("/api/**")
+                        .access(rights)
                         .anyRequest()
                         .permitAll())
                 .securityContext(context -> context.securityContextRepository(contexts))
@@ -41,7 +34,7 @@ class SecuritySetup {
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN))
                         .permissionsPolicyHeader(policy -> policy.policy("geolocation=(), microphone=(), payment=()")))
                 .exceptionHandling(refusals ->
-                        refusals.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
+                        refusals.authenticationEntryPoint(Refusals::nobody).accessDeniedHandler(Refusals::denied))
                 .requestCache(cache -> cache.disable())
                 .formLogin(form -> form.disable())
                 .httpBasic(basic -> basic.disable())

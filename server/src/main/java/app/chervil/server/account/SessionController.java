@@ -19,16 +19,25 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Coming in and going out. */
+/** Coming in, going over to another site, and going out. */
 @RestController
 @RequestMapping("/api")
 class SessionController {
-    private final AccountOperations operations;
+    private final AccountOperations accounts;
+    private final SignInOperations signIns;
+    private final PassOperations passes;
     private final SignInDesk desk;
     private final Optional<DemoDoor> demo;
 
-    SessionController(AccountOperations operations, SignInDesk desk, Optional<DemoDoor> demo) {
-        this.operations = operations;
+    SessionController(
+            AccountOperations accounts,
+            SignInOperations signIns,
+            PassOperations passes,
+            SignInDesk desk,
+            Optional<DemoDoor> demo) {
+        this.accounts = accounts;
+        this.signIns = signIns;
+        this.passes = passes;
         this.desk = desk;
         this.demo = demo;
     }
@@ -40,7 +49,7 @@ class SessionController {
 
     @PostMapping("/session")
     Session signIn(@Valid @RequestBody SignIn input, HttpServletRequest request, HttpServletResponse response) {
-        SignedIn who = operations.signIn(input.login(), input.password(), request.getRemoteAddr());
+        SignedIn who = signIns.signIn(input.login(), input.password(), request.getRemoteAddr());
         return session(desk.admit(who, request, response));
     }
 
@@ -50,22 +59,68 @@ class SessionController {
         desk.dismiss(request, response);
     }
 
+    @PutMapping("/session/site")
+    Session goTo(
+            @AuthenticationPrincipal SignedIn who,
+            @Valid @RequestBody Destination input,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        return session(desk.admit(signIns.goTo(who, input.siteId()), request, response));
+    }
+
     @PostMapping("/setup")
     Session setUp(@Valid @RequestBody SetUp input, HttpServletRequest request, HttpServletResponse response) {
-        SignedIn who = operations.setUp(input.code(), input.siteName(), input.keeper(), request.getRemoteAddr());
+        SignedIn who = signIns.setUp(input.code(), input.siteName(), input.keeper(), request.getRemoteAddr());
+        return session(desk.admit(who, request, response));
+    }
+
+    @PostMapping("/invitation-look")
+    PassOperations.Offer look(@Valid @RequestBody CodeInput input, HttpServletRequest request) {
+        return passes.look(input.code(), request.getRemoteAddr());
+    }
+
+    /** Accepts an invitation: as the person who is signed in, or as the new one who is told of. */
+    @PostMapping("/joining")
+    Session join(
+            @AuthenticationPrincipal @Nullable SignedIn who,
+            @Valid @RequestBody Joining input,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        String address = request.getRemoteAddr();
+        NewAccount person = input.person();
+        if (person != null) {
+            return session(desk.admit(passes.join(input.code(), person, address), request, response));
+        }
+        if (who == null) {
+            throw SignInOperations.refused("person", "missing", "Say who you are, or sign in first.");
+        }
+        return session(desk.admit(passes.join(input.code(), who, address), request, response));
+    }
+
+    /** Chooses a new password by a code, and signs in with it. */
+    @PostMapping("/recovery")
+    Session recover(@Valid @RequestBody NewPassword input, HttpServletRequest request, HttpServletResponse response) {
+        SignedIn who = passes.recover(input.code(), input.password(), request.getRemoteAddr());
         return session(desk.admit(who, request, response));
     }
 
     @PutMapping("/units")
     SiteUnits chooseUnits(@AuthenticationPrincipal SignedIn who, @Valid @RequestBody SiteUnits units) {
-        return operations.chooseUnits(who, units);
+        return accounts.chooseUnits(who, units);
     }
 
     private Session session(@Nullable SignedIn who) {
         List<DemoDoor.Entry> doors = demo.map(DemoDoor::entries).orElse(List.of());
         return who == null
-                ? new Session(null, null, null, null, operations.needsSetup(), doors)
-                : new Session(who.name(), operations.siteName(who), who.role(), operations.units(who), false, doors);
+                ? new Session(null, null, null, null, accounts.needsSetup(), doors, List.of())
+                : new Session(
+                        who.name(),
+                        accounts.siteName(who),
+                        who.role(),
+                        accounts.units(who),
+                        false,
+                        doors,
+                        signIns.places(who));
     }
 
     /**
@@ -74,6 +129,7 @@ class SessionController {
      * @param name absent if nobody is signed in
      * @param needsSetup whether the keeper's account is still to be made
      * @param demoAccounts accounts that may be entered without a password; empty outside the demo
+     * @param places every site the person may enter; empty if nobody is signed in
      */
     record Session(
             @Nullable String name,
@@ -81,7 +137,8 @@ class SessionController {
             @Nullable Role role,
             @Nullable SiteUnits units,
             boolean needsSetup,
-            List<DemoDoor.Entry> demoAccounts) {}
+            List<DemoDoor.Entry> demoAccounts,
+            List<SitePlace> places) {}
 
     record SignIn(
             @NotBlank(message = "Type your name.") @Size(max = 60, message = "At most 60 characters.")
@@ -98,4 +155,27 @@ class SessionController {
             String siteName,
 
             @Valid NewAccount keeper) {}
+
+    record Destination(long siteId) {}
+
+    record CodeInput(
+            @NotBlank(message = "Type the code.") @Size(max = 60, message = "At most 60 characters.")
+            String code) {}
+
+    /**
+     * An invitation accepted.
+     *
+     * @param person absent if whoever is signed in accepts it
+     */
+    record Joining(
+            @NotBlank(message = "Type the code.") @Size(max = 60, message = "At most 60 characters.")
+            String code,
+
+            @Valid @Nullable NewAccount person) {}
+
+    record NewPassword(
+            @NotBlank(message = "Type the code.") @Size(max = 60, message = "At most 60 characters.")
+            String code,
+
+            @FitPassword String password) {}
 }

@@ -30,6 +30,7 @@ class SignInDesk {
         context.setAuthentication(admitted);
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
+        Sessions.note(request);
         return who;
     }
 

@@ -27,7 +27,7 @@ public record SignedIn(long accountId, long siteId, String name, Role role) impl
     public void mustBeKeeper() {
         if (role != Role.KEEPER) {
             throw new Rejected(
-                    HttpStatus.FORBIDDEN, List.of(new Violation("", "keeper-only", "Only the keeper may do this.")));
+                    HttpStatus.FORBIDDEN, List.of(new Violation("", "keeper-only", "Only a keeper may do this.")));
         }
     }
 }

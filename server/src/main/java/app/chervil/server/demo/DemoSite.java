@@ -50,8 +50,8 @@ class DemoSite implements SmartInitializingSingleton {
             return;
         }
         SignedIn marit = accounts.create("Tern House", person("Marit"), Role.KEEPER);
-        accounts.addHelper(marit, person("Osei"));
-        accounts.addHelper(marit, person("Lin"));
+        accounts.add(marit, person("Osei"), Role.HELPER);
+        accounts.add(marit, person("Lin"), Role.HELPER);
         tanks.rockPool(marit);
         tanks.brookBench(marit);
         tanks.blackwaterNook(marit);

@@ -80,8 +80,8 @@ final class Filling {
                 insert into site (name, created_at)
                 select 'Site ' || n, now() from generate_series(2, %d) n""".formatted(sites));
         run(database, """
-                insert into account (site_id, login, name, role, password_hash, created_at)
-                select id, 'keeper ' || id, 'Keeper', 'KEEPER', (select password_hash from account order by id limit 1), now()
+                insert into account (site_id, login, name, role, created_at)
+                select id, 'keeper ' || id, 'Keeper', 'KEEPER', now()
                 from site where not exists (select 1 from account where account.site_id = site.id)""");
         run(database, """
                 insert into tank (site_id, name, room, net_volume_l, water, established_on, stocking, feeding, bacteria_home,

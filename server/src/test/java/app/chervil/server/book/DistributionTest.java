@@ -22,7 +22,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 class DistributionTest {
     /** By which a site is found, and what belongs to none. */
     private static final Set<String> EVERYWHERE =
-            Set.of("site", "door", "spring_session", "sign_in_failure", "scheduled_tasks");
+            Set.of("site", "door", "person", "known_address", "spring_session", "sign_in_failure", "scheduled_tasks");
 
     private static final Pattern STATEMENT = Pattern.compile("(?s)<(select|insert|update|delete) [^>]*>(.*?)</\\1>");
     private static final Pattern INCLUDE = Pattern.compile("<include refid=\"([^\"]+)\"/>");

@@ -26,6 +26,8 @@ class RevisionTest {
             "plan_change",
             "calendar_feed",
             "digest",
+            "pass",
+            "deed",
             "future_run");
 
     @Autowired

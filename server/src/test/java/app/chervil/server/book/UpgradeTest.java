@@ -9,6 +9,7 @@ import app.chervil.server.ChervilApplication;
 import app.chervil.server.TestClock;
 import app.chervil.server.account.AccountOperations;
 import app.chervil.server.account.Role;
+import app.chervil.server.account.SignInOperations;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.plan.PlanOperations;
 import java.time.LocalDate;
@@ -111,9 +112,9 @@ class UpgradeTest {
                     .singleElement()
                     .satisfies(visit -> assertThat(visit.id()).isEqualTo(VISIT));
 
-            AccountOperations accounts = server.getBean(AccountOperations.class);
-            assertThat(accounts.needsSetup()).isFalse();
-            assertThat(accounts.signIn("ada", "a long enough password", "127.0.0.1")
+            assertThat(server.getBean(AccountOperations.class).needsSetup()).isFalse();
+            assertThat(server.getBean(SignInOperations.class)
+                            .signIn("ada", "a long enough password", "127.0.0.1")
                             .siteId())
                     .isEqualTo(1);
         }

@@ -219,8 +219,8 @@ class FilterOperationsTest {
 
     @Test
     void a_helper_takes_nothing_out() {
-        assertThatThrownBy(() -> operations.delete(HELPER, 5)).hasMessage("Only the keeper may do this.");
-        assertThatThrownBy(() -> operations.restore(HELPER, 5)).hasMessage("Only the keeper may do this.");
+        assertThatThrownBy(() -> operations.delete(HELPER, 5)).hasMessage("Only a keeper may do this.");
+        assertThatThrownBy(() -> operations.restore(HELPER, 5)).hasMessage("Only a keeper may do this.");
         verify(filters, never()).delete(anyLong(), anyLong(), any());
     }
 

@@ -189,7 +189,7 @@ class StockOperationsTest {
         assertThatThrownBy(() -> stock.move(KEEPER, ID, new MoveInput(9, Kind.BOUGHT, 1, TODAY)))
                 .isInstanceOf(NotFound.class);
         assertThatThrownBy(() -> stock.withdraw(KEEPER, ID)).isInstanceOf(NotFound.class);
-        assertThatThrownBy(() -> stock.remove(HELPER, 4)).hasMessage("Only the keeper may do this.");
+        assertThatThrownBy(() -> stock.remove(HELPER, 4)).hasMessage("Only a keeper may do this.");
         assertThatThrownBy(() -> stock.remove(KEEPER, 9)).isInstanceOf(NotFound.class);
         verify(mapper, never()).isNamed(anyLong(), anyString(), anyLong());
     }

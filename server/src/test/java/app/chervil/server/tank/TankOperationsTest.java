@@ -151,8 +151,8 @@ class TankOperationsTest {
 
     @Test
     void only_the_keeper_deletes_and_brings_back() {
-        assertThatThrownBy(() -> operations.delete(HELPER, 3)).hasMessage("Only the keeper may do this.");
-        assertThatThrownBy(() -> operations.restore(HELPER, 3)).hasMessage("Only the keeper may do this.");
+        assertThatThrownBy(() -> operations.delete(HELPER, 3)).hasMessage("Only a keeper may do this.");
+        assertThatThrownBy(() -> operations.restore(HELPER, 3)).hasMessage("Only a keeper may do this.");
         verify(tanks, never()).delete(anyLong(), anyLong(), any());
     }
 

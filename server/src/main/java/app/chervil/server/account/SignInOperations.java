@@ -1,0 +1,124 @@
+package app.chervil.server.account;
+
+import app.chervil.server.problem.NotFound;
+import app.chervil.server.problem.Rejected;
+import app.chervil.server.problem.Rejected.Violation;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+
+/**
+ * Sign-in, the first account, and a person's way between their sites. Passwords are hashed between transactions, so that
+ * no connection waits for it.
+ */
+@Service
+public class SignInOperations {
+    private final AccountMapper mapper;
+    private final AccountOperations accounts;
+    private final Passwords passwords;
+    private final Throttle throttle;
+    private final SetupCode setupCode;
+    private final Clock clock;
+
+    SignInOperations(Doors doors, AccountOperations accounts, Passwords passwords, SetupCode setupCode) {
+        this.mapper = doors.people();
+        this.throttle = doors.throttle();
+        this.clock = doors.clock();
+        this.accounts = accounts;
+        this.passwords = passwords;
+        this.setupCode = setupCode;
+    }
+
+    /**
+     * Checks a login and password, and leads to the site where the person was last.
+     *
+     * @throws Rejected after too many failures, if they do not belong together, or if the person has no site left
+     */
+    public SignedIn signIn(String login, String password, String address) {
+        String name = Login.canonical(login);
+        throttle.check("password", name, address);
+        if (!passwords.match(password, mapper.findHash(name).orElse(null))) {
+            throttle.failed(name, address);
+            throw refused("password", "sign-in-failed", "Wrong name or password.");
+        }
+        throttle.passed(name, address);
+        return mapper.listPlaces(name).stream()
+                .filter(AccountRow::open)
+                .findFirst()
+                .map(this::enter)
+                .orElseThrow(() -> refused("login", "no-site", "Your sites are gone. Ask a keeper to invite you."));
+    }
+
+    /**
+     * Makes the site and its keeper, once.
+     *
+     * @throws Rejected if the code is wrong or there is a keeper already
+     */
+    public SignedIn setUp(String code, String siteName, NewAccount keeper, String address) {
+        throttle.check("code", Throttle.CODES, address);
+        if (!accounts.needsSetup()) {
+            throw setUpAlready();
+        }
+        if (!setupCode.matches(code)) {
+            throttle.failed(Throttle.CODES, address);
+            throw refused("code", "wrong-code", "That is not the code printed where Chervil was started.");
+        }
+        return accounts.createFirst(siteName, accounts.newcomer(keeper, "keeper."));
+    }
+
+    static Rejected setUpAlready() {
+        return Rejected.field("code", "already-set-up", "This site has a keeper already. Sign in instead.");
+    }
+
+    /** Every site a person may enter, where they were last first. */
+    public List<SitePlace> places(SignedIn who) {
+        return placesOf(who).stream()
+                .map(row -> new SitePlace(
+                        row.siteId(), row.siteName(), row.role(), row.siteId() == who.siteId(), row.siteDeletedAt()))
+                .toList();
+    }
+
+    /** Accounts of a person on all their sites. */
+    List<AccountRow> placesOf(SignedIn who) {
+        return mapper.listPlaces(login(who)).stream().filter(AccountRow::open).toList();
+    }
+
+    /** The name by which somebody signs in. */
+    String login(SignedIn who) {
+        return mapper.find(who.siteId(), who.accountId())
+                .map(AccountRow::login)
+                .orElseThrow(() -> new NotFound("account"));
+    }
+
+    /**
+     * Goes over to another site.
+     *
+     * @throws NotFound if the person has no place there
+     */
+    public SignedIn goTo(SignedIn who, long site) {
+        return placesOf(who).stream()
+                .filter(row -> row.siteId() == site)
+                .findFirst()
+                .map(this::enter)
+                .orElseThrow(() -> new NotFound("site"));
+    }
+
+    /** Where a person goes who has just left a site; empty if they have no other. */
+    public Optional<SignedIn> elsewhere(String login) {
+        return mapper.listPlaces(login).stream()
+                .filter(AccountRow::open)
+                .findFirst()
+                .map(this::enter);
+    }
+
+    private SignedIn enter(AccountRow row) {
+        mapper.updateHere(row.siteId(), row.id(), clock.instant());
+        return row.signedIn();
+    }
+
+    static Rejected refused(String field, String code, String message) {
+        return new Rejected(HttpStatus.UNAUTHORIZED, List.of(new Violation(field, code, message)));
+    }
+}

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import { longDay, today } from '@/shared/dates'
+import { useDeeds } from './queries'
+
+/** At the table: who did what, the latest first, by day. */
+const deeds = useDeeds()
+const all = computed(() => deeds.data.value?.pages.flat() ?? [])
+const time = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
+
+const days = computed(() => {
+  const byDay = new Map<string, typeof all.value>()
+  for (const deed of all.value) {
+    const day = today(new Date(deed.didAt))
+    byDay.set(day, [...(byDay.get(day) ?? []), deed])
+  }
+  return [...byDay]
+})
+</script>
+
+<template>
+  <main class="page narrow">
+    <h1>What was done here</h1>
+    <p class="quiet">Everything that changed the site, and who changed it. Only keepers see this.</p>
+    <AsyncState
+      :pending="deeds.isPending.value"
+      :error="deeds.error.value"
+      what="what was done"
+      @retry="deeds.refetch()"
+    >
+      <p v-if="all.length === 0">Nothing yet.</p>
+      <section v-for="[day, some] in days" :key="day">
+        <h2>{{ longDay(day) }}</h2>
+        <ul>
+          <li v-for="deed in some" :key="deed.id">
+            <time :datetime="deed.didAt">{{ time.format(new Date(deed.didAt)) }}</time>
+            <span>
+              <strong>{{ deed.name }}</strong> {{ deed.words }}
+              <RouterLink v-if="deed.thing === 'tank'" :to="{ name: 'tank', params: { tank: deed.subject } }">
+                Open the tank
+              </RouterLink>
+            </span>
+          </li>
+        </ul>
+      </section>
+      <el-button
+        v-if="deeds.hasNextPage.value"
+        :loading="deeds.isFetchingNextPage.value"
+        @click="deeds.fetchNextPage()"
+      >
+        Earlier
+      </el-button>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: 64px minmax(0, 1fr);
+  gap: var(--gap-3);
+  padding: 8px 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+time {
+  color: var(--ink-quiet);
+  font-variant-numeric: tabular-nums;
+}
+</style>

@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { useClipboard } from '@vueuse/core'
+import { computed, reactive, ref } from 'vue'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import TextField from '@/shared/components/TextField.vue'
+import { momentWords } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import { useInvitations, useInvite, useTakeBack } from './queries'
+import { ROLES, roleWord, type Role } from './rights'
+import SquareCode from './SquareCode.vue'
+
+/** Invites somebody: a link that works once, to hand over or to scan. */
+const invitations = useInvitations()
+const invite = useInvite()
+const takeBack = useTakeBack()
+const { sending, errors, trouble, send } = useSending()
+const { copy, copied } = useClipboard({ legacy: true })
+
+const form = reactive<{ role: Role; note: string }>({ role: 'HELPER', note: '' })
+const code = ref<string>()
+const link = computed(() => `${location.origin}/join#${code.value ?? ''}`)
+const reachable = !/^(127\.|localhost$|\[::1\])/.test(location.hostname)
+
+async function make() {
+  const made = await send(() => invite.mutateAsync({ ...form }))
+  if (made?.code) {
+    code.value = made.code
+    form.note = ''
+  }
+}
+</script>
+
+<template>
+  <section>
+    <h2>Invite somebody</h2>
+    <form novalidate @submit.prevent="make">
+      <ChoiceRow v-model="form.role" legend="As" name="role" :choices="ROLES" />
+      <TextField
+        v-model="form.note"
+        label="For whom"
+        name="note"
+        hint="Only for this list"
+        :error="errors.note"
+      />
+      <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
+      <el-button type="primary" native-type="submit" :loading="sending">Make a link</el-button>
+    </form>
+    <div v-if="code" class="made" role="status">
+      <SquareCode v-if="reachable" :text="link" label="Square code of the link" />
+      <div>
+        <p>
+          This link lets one person in, within a week. It is shown only now: hand it over in person, or by a
+          way that nobody else reads.
+        </p>
+        <p class="link">{{ link }}</p>
+        <el-button @click="copy(link)">{{ copied ? 'Copied' : 'Copy the link' }}</el-button>
+        <p v-if="!reachable" class="quiet">
+          It works on this computer only. For phones in the house, start Chervil with
+          <code>./chervil start --house</code>.
+        </p>
+      </div>
+    </div>
+    <AsyncState
+      :pending="invitations.isPending.value"
+      :error="invitations.error.value"
+      what="the invitations"
+      @retry="invitations.refetch()"
+    >
+      <ul v-if="invitations.data.value?.length" class="open">
+        <li v-for="one in invitations.data.value" :key="one.mark">
+          <span>
+            {{ one.note || 'Somebody' }}, as {{ roleWord(one.role) }}
+            <span class="quiet">by {{ one.madeBy }}, until {{ momentWords(one.expiresAt) }}</span>
+          </span>
+          <el-button type="primary" text @click="send(() => takeBack.mutateAsync(one.mark))">
+            Take back<span class="seen-by-readers"> the invitation for {{ one.note || 'somebody' }}</span>
+          </el-button>
+        </li>
+      </ul>
+    </AsyncState>
+  </section>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: var(--gap-3);
+  max-width: 560px;
+}
+
+.made {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--gap-4);
+  align-items: start;
+  margin: var(--gap-4) 0;
+}
+
+.made > div {
+  flex: 1 1 260px;
+}
+
+.link {
+  font-family: var(--mono);
+  overflow-wrap: anywhere;
+}
+
+.open li {
+  display: flex;
+  gap: var(--gap-3);
+  justify-content: space-between;
+  align-items: center;
+  min-height: 48px;
+  border-bottom: 1px solid var(--hair);
+}
+</style>

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { computed, reactive } from 'vue'
+import { useRouter } from 'vue-router'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import TextField from '@/shared/components/TextField.vue'
+import { errorsWithin, useSending } from '@/shared/form'
+import { useJoin, useOffer, useSession } from './queries'
+import { roleWord } from './rights'
+
+/** An invitation opened: where it leads, and who accepts it. Its code stands after the #, which no server is sent. */
+const code = location.hash.slice(1)
+const router = useRouter()
+const { data: session } = useSession()
+const offer = useOffer(code)
+const join = useJoin()
+const { sending, errors, trouble, send } = useSending()
+
+const person = reactive({ login: '', name: '', password: '' })
+const field = computed(() => errorsWithin(errors.value, 'person'))
+const known = computed(() => session.value?.name)
+const offered = computed(() => offer.data.value)
+
+async function accept(asNew: boolean) {
+  const joined = await send(() => join.mutateAsync(asNew ? { code, person: { ...person } } : { code }))
+  if (joined) await router.replace({ name: 'rounds' })
+}
+</script>
+
+<template>
+  <main class="page narrow">
+    <AsyncState
+      :pending="offer.isPending.value"
+      :error="offer.error.value"
+      what="this invitation"
+      @retry="offer.refetch()"
+    >
+      <template v-if="offered">
+        <h1>Join {{ offered.siteName }}</h1>
+        <p>{{ offered.madeBy }} invites you as {{ roleWord(offered.role) }}.</p>
+        <template v-if="known">
+          <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+          <el-button type="primary" :loading="sending" @click="accept(false)">Join as {{ known }}</el-button>
+          <p class="quiet">If that is not you, sign out first and open the link again.</p>
+        </template>
+        <form v-else novalidate @submit.prevent="accept(true)">
+          <TextField v-model="person.name" label="Your name" name="person.name" :error="field.name" />
+          <TextField
+            v-model="person.login"
+            label="Name to sign in with"
+            name="person.login"
+            autocomplete="username"
+            hint="Letters a to z, digits, and . _ @ + -"
+            :error="field.login"
+          />
+          <TextField
+            v-model="person.password"
+            label="Password"
+            name="person.password"
+            type="password"
+            autocomplete="new-password"
+            hint="At least 10 characters; four or five unrelated words make a good one"
+            :error="field.password"
+          />
+          <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
+          <el-button type="primary" native-type="submit" :loading="sending">Join</el-button>
+          <p class="quiet">
+            Already signing in to Chervil here?
+            <RouterLink :to="{ name: 'door', query: { to: `/join#${code}` } }">Sign in first</RouterLink>
+          </p>
+        </form>
+      </template>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: var(--gap-3);
+  max-width: 420px;
+  margin-top: var(--gap-3);
+}
+</style>

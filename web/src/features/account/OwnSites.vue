@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import TextField from '@/shared/components/TextField.vue'
+import { useSending } from '@/shared/form'
+import { useDeleteSite, useFound, useGoTo, useLeave, useSession } from './queries'
+import { roleWord } from './rights'
+
+/** The sites a person is on: going over, founding one, leaving and deleting. */
+const router = useRouter()
+const { data: session } = useSession()
+const goTo = useGoTo()
+const found = useFound()
+const leave = useLeave()
+const remove = useDeleteSite()
+const { sending, errors, trouble, send } = useSending()
+
+const name = ref('')
+const asking = ref<'leave' | 'delete' | 'found'>()
+const places = computed(() => session.value?.places ?? [])
+
+function ask(what: 'leave' | 'delete' | 'found') {
+  name.value = ''
+  errors.value = {}
+  trouble.value = ''
+  asking.value = what
+}
+
+const done = (action: () => Promise<unknown>) =>
+  send(async () => {
+    await action()
+    return true
+  })
+
+async function answer() {
+  const what = asking.value
+  const went = await done(() => {
+    if (what === 'leave') return leave.mutateAsync()
+    return what === 'delete' ? remove.mutateAsync(name.value) : found.mutateAsync(name.value)
+  })
+  if (!went) return
+  asking.value = undefined
+  if (what !== 'delete') await router.push({ name: 'rounds' })
+}
+
+async function go(site: number) {
+  if (await done(() => goTo.mutateAsync(site))) await router.push({ name: 'rounds' })
+}
+
+const TITLE = { leave: 'Leave this site?', delete: 'Delete this site?', found: 'Another site' }
+const ACTION = { leave: 'Leave', delete: 'Delete', found: 'Make the site' }
+</script>
+
+<template>
+  <section>
+    <h2>Your sites</h2>
+    <ul class="sites">
+      <li v-for="place in places" :key="place.siteId">
+        <span>
+          <strong>{{ place.name }}</strong> <span class="quiet">{{ roleWord(place.role) }}</span>
+          <span v-if="place.deletedAt" class="quiet">, deleted</span>
+        </span>
+        <span v-if="place.here">you are here</span>
+        <el-button v-else :disabled="sending" @click="go(place.siteId)">
+          Go there<span class="seen-by-readers">, to {{ place.name }}</span>
+        </el-button>
+      </li>
+    </ul>
+    <p v-if="trouble && !asking" class="trouble" role="alert">{{ trouble }}</p>
+    <el-button type="primary" text @click="ask('found')">Another site</el-button>
+    <el-button type="primary" text @click="ask('leave')">Leave {{ session?.siteName }}</el-button>
+    <el-button v-if="session?.role === 'KEEPER'" type="danger" text @click="ask('delete')">
+      Delete {{ session.siteName }}
+    </el-button>
+    <el-dialog
+      :model-value="asking !== undefined"
+      :title="asking && TITLE[asking]"
+      width="min(460px, 92vw)"
+      @close="asking = undefined"
+    >
+      <form id="site-form" novalidate @submit.prevent="answer">
+        <p v-if="asking === 'leave'">
+          You can come back only by a new invitation. What you logged stays, with your name.
+        </p>
+        <template v-else-if="asking === 'delete'">
+          <p>
+            Everybody but keepers is out at once. You can bring it back for thirty days; then everything is
+            gone for good. Make a backup first: <code>./chervil backup FILE</code>
+          </p>
+          <TextField
+            v-model="name"
+            :label="`To be sure, type ${session?.siteName ?? ''}`"
+            name="name"
+            :error="errors.name"
+          />
+        </template>
+        <template v-else>
+          <p>Tanks, people, stores and plan of its own. You are its keeper.</p>
+          <TextField
+            v-model="name"
+            label="Name"
+            name="name"
+            hint="Your home, club or centre"
+            :error="errors.name"
+          />
+        </template>
+        <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
+      </form>
+      <template #footer>
+        <el-button type="primary" text @click="asking = undefined">Not now</el-button>
+        <el-button
+          :type="asking === 'delete' ? 'danger' : 'primary'"
+          native-type="submit"
+          form="site-form"
+          :loading="sending"
+        >
+          {{ asking && ACTION[asking] }}
+        </el-button>
+      </template>
+    </el-dialog>
+  </section>
+</template>
+
+<style scoped>
+section {
+  margin-bottom: var(--gap-5);
+}
+
+.sites li {
+  display: flex;
+  gap: var(--gap-3);
+  justify-content: space-between;
+  align-items: center;
+  min-height: 52px;
+  border-bottom: 1px solid var(--hair);
+}
+
+form {
+  display: grid;
+  gap: var(--gap-3);
+}
+</style>

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { reactive, ref } from 'vue'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import TextField from '@/shared/components/TextField.vue'
+import { momentWords } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import OwnSites from './OwnSites.vue'
+import { useChangePassword, useEndSession, useOwnSessions } from './queries'
+
+/** At the table: a person's own password, sessions and sites. */
+const sessions = useOwnSessions()
+const end = useEndSession()
+const change = useChangePassword()
+const { sending, errors, trouble, send } = useSending()
+const ending = useSending()
+
+const form = reactive({ present: '', wanted: '' })
+const said = ref(false)
+
+async function changePassword() {
+  said.value = false
+  if ((await send(() => change.mutateAsync({ ...form }).then(() => true))) !== true) return
+  Object.assign(form, { present: '', wanted: '' })
+  said.value = true
+}
+</script>
+
+<template>
+  <main class="page narrow">
+    <h1>You</h1>
+    <OwnSites />
+    <section>
+      <h2>Where you are signed in</h2>
+      <AsyncState
+        :pending="sessions.isPending.value"
+        :error="sessions.error.value"
+        what="your sessions"
+        @retry="sessions.refetch()"
+      >
+        <ul class="sessions">
+          <li v-for="one in sessions.data.value" :key="one.mark">
+            <span>
+              <strong>{{ one.here ? 'Here' : one.device.replace(/^a/, 'A') }}</strong>
+              <template v-if="one.here">, {{ one.device }}</template>
+              <span class="quiet"> at {{ one.address }}, last used {{ momentWords(one.lastUsedAt) }}</span>
+            </span>
+            <el-button
+              v-if="!one.here"
+              type="primary"
+              text
+              @click="ending.send(() => end.mutateAsync(one.mark))"
+            >
+              End it
+            </el-button>
+          </li>
+        </ul>
+        <p v-if="ending.trouble.value" class="trouble" role="alert">{{ ending.trouble.value }}</p>
+      </AsyncState>
+    </section>
+    <section>
+      <h2>Password</h2>
+      <form novalidate @submit.prevent="changePassword">
+        <TextField
+          v-model="form.present"
+          label="Present password"
+          name="present"
+          type="password"
+          autocomplete="current-password"
+          :error="errors.present"
+        />
+        <TextField
+          v-model="form.wanted"
+          label="New password"
+          name="wanted"
+          type="password"
+          autocomplete="new-password"
+          hint="At least 10 characters; four or five unrelated words make a good one"
+          :error="errors.wanted"
+        />
+        <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
+        <p v-if="said" role="status">Changed. You are signed out everywhere else.</p>
+        <el-button native-type="submit" :loading="sending">Change the password</el-button>
+      </form>
+    </section>
+  </main>
+</template>
+
+<style scoped>
+section {
+  margin-bottom: var(--gap-5);
+}
+
+.sessions li {
+  display: flex;
+  gap: var(--gap-3);
+  justify-content: space-between;
+  align-items: center;
+  min-height: 48px;
+  border-bottom: 1px solid var(--hair);
+}
+
+form {
+  display: grid;
+  gap: var(--gap-3);
+  max-width: 420px;
+}
+</style>

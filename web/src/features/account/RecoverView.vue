@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { reactive } from 'vue'
+import { useRouter } from 'vue-router'
+import TextField from '@/shared/components/TextField.vue'
+import { useSending } from '@/shared/form'
+import { useRecover } from './queries'
+
+/** A forgotten password: a code from the keeper, or from where the server runs, opens the way to a new one. */
+const router = useRouter()
+const recover = useRecover()
+const { sending, errors, trouble, send } = useSending()
+const form = reactive({ code: '', password: '' })
+
+async function choose() {
+  if (await send(() => recover.mutateAsync({ ...form }))) await router.replace({ name: 'rounds' })
+}
+</script>
+
+<template>
+  <main class="page narrow">
+    <h1>Choose a new password</h1>
+    <p class="quiet">
+      A keeper makes the code under People. Keepers themselves get one where Chervil runs:
+      <code>./chervil recover NAME</code>
+    </p>
+    <form novalidate @submit.prevent="choose">
+      <TextField
+        v-model="form.code"
+        label="Code"
+        name="code"
+        hint="With or without dashes"
+        :error="errors.code"
+      />
+      <TextField
+        v-model="form.password"
+        label="New password"
+        name="password"
+        type="password"
+        autocomplete="new-password"
+        hint="At least 10 characters; four or five unrelated words make a good one"
+        :error="errors.password"
+      />
+      <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
+      <el-button type="primary" native-type="submit" :loading="sending">Change the password</el-button>
+      <RouterLink :to="{ name: 'door' }">Back to sign in</RouterLink>
+    </form>
+  </main>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: var(--gap-3);
+  max-width: 420px;
+  margin-top: var(--gap-3);
+}
+</style>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { encode } from 'uqr'
+
+/** A text as a square code, for a phone's camera. */
+const props = defineProps<{ text: string; label: string }>()
+
+const code = computed(() => encode(props.text, { border: 2 }))
+const path = computed(() =>
+  code.value.data
+    .flatMap((row, y) => row.map((dark, x) => (dark ? `M${String(x)} ${String(y)}h1v1h-1z` : '')))
+    .join(''),
+)
+</script>
+
+<template>
+  <svg
+    class="square"
+    :viewBox="`0 0 ${String(code.size)} ${String(code.size)}`"
+    role="img"
+    :aria-label="label"
+  >
+    <path :d="path" />
+  </svg>
+</template>
+
+<style scoped>
+/* A camera wants dark on light, also under the lamp. */
+.square {
+  width: 200px;
+  background: #fff;
+}
+
+.square path {
+  fill: #000;
+}
+</style>
