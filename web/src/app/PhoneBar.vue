@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useSession } from '@/features/account'
+import { useMayGo } from '@/shared/allowed'
 import { AT_HAND, OF_SITE, PLACES, placeOf } from './places'
 import { useSiteActions } from './siteActions'
 
@@ -12,6 +13,8 @@ const route = useRoute()
 const { data: session } = useSession()
 const actions = useSiteActions()
 const more = ref(false)
+const mayGo = useMayGo()
+const ways = computed(() => OF_SITE.filter(({ name }) => mayGo({ name })))
 const LOG = 'M12 5v14M5 12h14'
 const MORE = 'M5 12h.01M12 12h.01M19 12h.01'
 const place = computed(() => placeOf(route.path))
@@ -56,7 +59,7 @@ function search() {
         <svg width="24" height="24" viewBox="0 0 24 24" aria-hidden="true"><path :d="one.icon" /></svg>
         {{ one.label }}
       </RouterLink>
-      <RouterLink v-for="one in OF_SITE" :key="one.name" :to="{ name: one.name }" class="way quiet">
+      <RouterLink v-for="one in ways" :key="one.name" :to="{ name: one.name }" class="way quiet">
         {{ one.label }}
       </RouterLink>
       <el-button class="way" text @click="search">Search</el-button>

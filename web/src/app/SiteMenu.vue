@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Session } from '@/features/account'
 import { BackupAge } from '@/features/upkeep'
+import { useMayGo } from '@/shared/allowed'
 import { OF_SITE } from './places'
 import { useSiteActions } from './siteActions'
 
@@ -11,6 +13,8 @@ const emit = defineEmits<{ keys: []; search: [] }>()
 
 const router = useRouter()
 const actions = useSiteActions()
+const mayGo = useMayGo()
+const ways = computed(() => OF_SITE.filter(({ name }) => mayGo({ name })))
 </script>
 
 <template>
@@ -22,7 +26,7 @@ const actions = useSiteActions()
     </el-button>
     <template #dropdown>
       <el-dropdown-menu>
-        <el-dropdown-item v-for="one in OF_SITE" :key="one.name" @click="router.push({ name: one.name })">
+        <el-dropdown-item v-for="one in ways" :key="one.name" @click="router.push({ name: one.name })">
           {{ one.label }}
         </el-dropdown-item>
         <el-dropdown-item divided @click="actions.turnTheme">

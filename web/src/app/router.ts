@@ -265,6 +265,12 @@ export function makeRouter(client: QueryClient) {
         component: () => import('@/features/account/DeedsView.vue'),
         meta: { needs: 'KEEPER' },
       },
+      {
+        path: '/phones',
+        name: 'phones',
+        component: () => import('@/features/upkeep/PhonesView.vue'),
+        meta: { needs: 'KEEPER' },
+      },
       { path: '/you', name: 'you', component: () => import('@/features/account/OwnView.vue') },
       {
         path: '/join',

@@ -3,15 +3,17 @@ import { useClipboard } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import SquareCode from '@/shared/components/SquareCode.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { momentWords } from '@/shared/dates'
 import { useSending } from '@/shared/form'
+import { useHouse } from '@/features/upkeep'
 import { useInvitations, useInvite, useTakeBack } from './queries'
 import { ROLES, roleWord, type Role } from './rights'
-import SquareCode from './SquareCode.vue'
 
 /** Invites somebody: a link that works once, to hand over or to scan. */
 const invitations = useInvitations()
+const house = useHouse()
 const invite = useInvite()
 const takeBack = useTakeBack()
 const { sending, errors, trouble, send } = useSending()
@@ -19,8 +21,14 @@ const { copy, copied } = useClipboard({ legacy: true })
 
 const form = reactive<{ role: Role; note: string }>({ role: 'HELPER', note: '' })
 const code = ref<string>()
-const link = computed(() => `${location.origin}/join#${code.value ?? ''}`)
-const reachable = !/^(127\.|localhost$|\[::1\])/.test(location.hostname)
+const here = /^(127\.|localhost$|\[::1\])/.test(location.hostname)
+/** Where others reach the site: by the address it is open under, or as this browser does. */
+const origin = computed(() => {
+  const inHouse = house.data.value?.addresses[0]
+  return here && inHouse ? inHouse.replace(/\/$/, '') : location.origin
+})
+const link = computed(() => `${origin.value}/join#${code.value ?? ''}`)
+const reachable = computed(() => origin.value !== location.origin || !here)
 
 async function make() {
   const made = await send(() => invite.mutateAsync({ ...form }))

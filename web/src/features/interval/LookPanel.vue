@@ -8,6 +8,7 @@ import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
 import { say, typedNumber } from '@/shared/units'
 import { useDropLook, useLooks, useSaveLook, type Forecast } from './queries'
+import { newId } from '@/shared/ids'
 
 /** What a look between services told, and a place to log the next: one tap, or a number. */
 const props = defineProps<{ forecast: Forecast }>()
@@ -37,7 +38,7 @@ async function log(sign: Sign) {
     if (form.amount) refuse({ amount: 'This is not a number.' })
     return
   }
-  const id = crypto.randomUUID()
+  const id = newId()
   const look = {
     stageId: props.forecast.subject.stageId ?? 0,
     on: form.on,

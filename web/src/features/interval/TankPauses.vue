@@ -5,6 +5,7 @@ import { shortDay, today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
 import { useDropPause, useEndPause, usePauses, useSavePause, type Pause } from './queries'
+import { newId } from '@/shared/ids'
 
 /** When a filter stood still or its keeper was away: those days gather less dirt, so its dates wait. */
 const props = defineProps<{ tank: number; filters: { id: number; name: string }[] }>()
@@ -29,7 +30,7 @@ const nameOf = (pause: Pause) =>
   props.filters.find((filter) => filter.id === pause.filterId)?.name ?? 'All filters'
 
 async function add() {
-  const id = crypto.randomUUID()
+  const id = newId()
   const saved = await send(() =>
     save.mutateAsync({
       id,

@@ -8,6 +8,7 @@ import { typedNumber } from '@/shared/units'
 import { useChoreDone, useChoreNotDone, useSaveChore, type Chore } from './queries'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import NumberField from '@/shared/components/NumberField.vue'
+import { newId } from '@/shared/ids'
 
 /** One chore: every so many days or not planned, done today, and when it was done lately. */
 const props = defineProps<{ tank: number; chore: Chore }>()
@@ -35,7 +36,7 @@ async function plan() {
 }
 
 async function log() {
-  const id = crypto.randomUUID()
+  const id = newId()
   const kind = props.chore.kind
   const logged = send(async () => {
     await done.mutateAsync({ id, tankId: props.tank, kind, doneOn: today() })

@@ -14,6 +14,7 @@ import { useSending } from '@/shared/form'
 import { typedNumber } from '@/shared/units'
 import BenchCard from './BenchCard.vue'
 import { useProcedure, useStartGuided, type Chore } from './queries'
+import { newId } from '@/shared/ids'
 
 /** At the tank, before hands get wet: choose the work, see what it takes, begin. */
 const props = defineProps<{ tank: number }>()
@@ -74,7 +75,7 @@ function choose(one: Filter | undefined) {
 
 async function begin() {
   if (filterId.value === undefined) return
-  const id = crypto.randomUUID()
+  const id = newId()
   const grams = typedNumber(media.grams)
   const exchange = chores.value.includes('BIO_PART_REPLACED')
   if (exchange && (media.stage === undefined || grams === undefined || Number.isNaN(grams))) {

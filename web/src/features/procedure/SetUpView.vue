@@ -6,6 +6,7 @@ import LinkButton from '@/shared/components/LinkButton.vue'
 import { useSending } from '@/shared/form'
 import BenchCard from './BenchCard.vue'
 import { useSetUp, useStartGuided } from './queries'
+import { newId } from '@/shared/ids'
 
 /** At the tank, before a new filter is put together: what it takes, every step, and the start. */
 const props = defineProps<{ tank: number; filter: number }>()
@@ -17,7 +18,7 @@ const startGuided = useStartGuided()
 const { sending, trouble, send } = useSending()
 
 async function begin() {
-  const id = crypto.randomUUID()
+  const id = newId()
   const start = { filterId: props.filter, tasks: [], chores: [], occasion: 'SET_UP' as const }
   if (await send(() => startGuided.mutateAsync({ id, start })))
     await router.push({ name: 'service', params: { service: id } })

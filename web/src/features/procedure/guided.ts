@@ -3,6 +3,7 @@ import { computed, reactive, ref, toRaw } from 'vue'
 import { Problem } from '@/shared/problem'
 import { progressOf } from './progress'
 import { exchange, type Guided, type GuidedEvent } from './queries'
+import { newId } from '@/shared/ids'
 
 const SYNC_MS = 3000
 
@@ -41,7 +42,7 @@ export function useGuided(id: string) {
   }
 
   function record(kind: GuidedEvent['kind'], step: string, value = '') {
-    kept.outbox.push({ id: crypto.randomUUID(), happenedAt: new Date().toISOString(), kind, step, value })
+    kept.outbox.push({ id: newId(), happenedAt: new Date().toISOString(), kind, step, value })
     keep()
     void sync()
   }

@@ -9,6 +9,7 @@ import { lowerFirst } from '@/shared/words'
 import { useMove, useOpenKit, useTakeMoveBack, type StockItem, type StockMove } from './queries'
 import { amountWords, KIND_WORDS, lastsWords, markOf, money, shelfWords } from './stores'
 import StockLine from './StockLine.vue'
+import { newId } from '@/shared/ids'
 
 /** One thing: what is there, how long it lasts, and what happened to it in one number and one press. */
 const props = defineProps<{ entry: StockItem; currency: string }>()
@@ -35,7 +36,7 @@ async function happened(kind: StockMove['kind']) {
     refuse({ amount: 'How many?' })
     return
   }
-  const id = crypto.randomUUID()
+  const id = newId()
   const done = send(async () => {
     await move.mutateAsync({ id, itemId: props.entry.id, kind, amount, on: today() })
     return true
@@ -49,7 +50,7 @@ async function happened(kind: StockMove['kind']) {
 
 /** Its parts are on the shelf from now on. */
 async function openOne() {
-  const id = crypto.randomUUID()
+  const id = newId()
   const opened = send(async () => {
     await open.mutateAsync({ id, itemId: props.entry.id, on: today() })
     return true

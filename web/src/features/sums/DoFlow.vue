@@ -9,6 +9,7 @@ import { offerUndo } from '@/shared/undo'
 import { tell } from './measures'
 import type { Known } from './prefill'
 import type { Answer } from './queries'
+import { newId } from '@/shared/ids'
 
 /** A flow that was caught becomes a reading of its filter; right after a service it is what clean means from now on. */
 const props = defineProps<{ tank: number; known: Known; answer: Answer }>()
@@ -41,7 +42,7 @@ const withdraw = useMutation({
 })
 
 async function keepFlow(when: 'before' | 'after') {
-  const id = crypto.randomUUID() as string
+  const id = newId()
   const reading = { litresPerHour: lph.value }
   const service = {
     tankId: props.tank,

@@ -7,6 +7,7 @@ import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
 import type { Known } from './prefill'
 import type { Answer } from './queries'
+import { newId } from '@/shared/ids'
 
 /** Sheets that were cut up leave the shelf, and the pieces come onto theirs. */
 const props = defineProps<{ known: Known; answer: Answer }>()
@@ -31,7 +32,7 @@ const pieces = computed(() => Number(props.answer.values.best ?? 0) * sheets.val
 async function cut() {
   const moves = [
     {
-      id: crypto.randomUUID() as string,
+      id: newId(),
       itemId: sheet.value ?? 0,
       kind: 'LOST' as const,
       amount: sheets.value,
@@ -39,7 +40,7 @@ async function cut() {
     ...(piece.value && pieces.value
       ? [
           {
-            id: crypto.randomUUID() as string,
+            id: newId(),
             itemId: piece.value,
             kind: 'BOUGHT' as const,
             amount: pieces.value,

@@ -9,6 +9,7 @@ import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
 import { fieldOf, scaleOf, storedOf, tell } from './measures'
 import { useRemoveVessel, useSaveVessel, useVessels, type Vessel } from './queries'
+import { newId } from '@/shared/ids'
 
 /** At the table: the tubs, caps and spoons this keeper measures with. */
 const vessels = useVessels()
@@ -31,7 +32,7 @@ async function keep() {
     return
   }
   const vessel: Vessel = {
-    id: form.id || (crypto.randomUUID() as string),
+    id: form.id || newId(),
     kind: form.kind,
     name: form.name,
     millilitres: value * perUnit(form.kind),

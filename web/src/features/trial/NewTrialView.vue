@@ -11,6 +11,7 @@ import { addDays, shortDay, today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { useBeginTrial } from './queries'
 import { emptyTrial, toTrial } from './trials'
+import { newId } from '@/shared/ids'
 
 /** At the table: which task, which two intervals, and how long they take turns. */
 const router = useRouter()
@@ -19,7 +20,7 @@ const filters = useSiteFilters()
 const begin = useBeginTrial()
 const { sending, errors, trouble, send, refuse } = useSending()
 const form = ref(emptyTrial())
-const id = crypto.randomUUID()
+const id = newId()
 
 const tasks = computed(() =>
   (filters.data.value ?? [])

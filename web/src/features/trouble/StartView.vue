@@ -14,6 +14,7 @@ import { complaintsOf } from './network'
 import { glyphOfComplaint } from './pictures'
 import { useCases, useOpenCase } from './queries'
 import { complaintWords } from './words'
+import { newId } from '@/shared/ids'
 
 /** At the tank: which filter, and what is wrong with it. */
 const route = useRoute()
@@ -60,7 +61,7 @@ watch(everywhere.data, (all) => (tank.value ??= all?.find(({ id }) => id === fil
 async function begin(complaint: string) {
   const filterId = filter.value
   if (filterId === undefined) return
-  const id = crypto.randomUUID()
+  const id = newId()
   const begun = await send(() => open.mutateAsync({ id, filterId, complaint, noticedOn: noticed.value }))
   if (begun) void router.push({ name: 'case', params: { case: id } })
 }

@@ -3,6 +3,7 @@ import { computed, reactive, ref, toRaw } from 'vue'
 import { Problem } from '@/shared/problem'
 import { Inquiry, type Step } from './finder'
 import { exchange, type Case, type TroubleEvent } from './queries'
+import { newId } from '@/shared/ids'
 
 const SYNC_MS = 4000
 
@@ -53,7 +54,7 @@ export function useCase(id: string) {
   }
 
   function record(kind: TroubleEvent['kind'], about: string, value = '') {
-    kept.outbox.push({ id: crypto.randomUUID(), happenedAt: new Date().toISOString(), kind, about, value })
+    kept.outbox.push({ id: newId(), happenedAt: new Date().toISOString(), kind, about, value })
     keep()
     void sync()
   }

@@ -1,1 +1,2 @@
 export { default as BackupAge } from './BackupAge.vue'
+export { useHouse } from './queries'

@@ -13,3 +13,7 @@ export const useBackup = () =>
     refetchInterval: AN_HOUR_MS,
     staleTime: AN_HOUR_MS,
   })
+
+/** How phones in the house reach the site. */
+export const useHouse = () =>
+  useQuery({ queryKey: ['house'], queryFn: () => body(api.GET('/api/house')), staleTime: AN_HOUR_MS })

@@ -5,6 +5,7 @@ import WindowLine from '@/shared/components/WindowLine.vue'
 import type { Day } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
+import { newId } from '@/shared/ids'
 
 /** A chore of the day: its window, and that it was done. */
 const props = defineProps<{ tank: number; chore: Schemas['ChoreErrand']; today: Day }>()
@@ -14,7 +15,7 @@ const notDone = useChoreNotDone()
 const { sending, trouble, send } = useSending()
 
 async function log() {
-  const id = crypto.randomUUID()
+  const id = newId()
   const { kind, name } = props.chore
   const logged = send(async () => {
     await done.mutateAsync({ id, tankId: props.tank, kind, doneOn: props.today })

@@ -3,6 +3,7 @@ import { today } from '@/shared/dates'
 import { typedNumber } from '@/shared/units'
 import type { Finding } from '@/shared/words'
 import type { Service, ServiceInput } from './queries'
+import { newId } from '@/shared/ids'
 
 /** A flow as typed: litres per hour, or litres caught in seconds. */
 export interface FlowDraft {
@@ -35,7 +36,7 @@ export const blankFlow = (): FlowDraft => ({ way: 'rate', litresPerHour: '', lit
 
 export function blankDraft(doneBy: string): Draft {
   return {
-    id: crypto.randomUUID(),
+    id: newId(),
     doneOn: today(),
     doneBy,
     minutes: '',

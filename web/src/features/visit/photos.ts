@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { api, body, type Schemas } from '@/shared/api/client'
+import { newId } from '@/shared/ids'
 
 export type Photo = Schemas['Photo']
 
@@ -32,7 +33,7 @@ export function useAddPhoto() {
       file: Blob
     }) => {
       const picture = await resized(file)
-      const path = { service, photo: crypto.randomUUID() }
+      const path = { service, photo: newId() }
       return body(
         api.PUT('/api/services/{service}/photos/{photo}', {
           params: { path, query: { moment } },

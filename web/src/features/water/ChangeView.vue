@@ -16,6 +16,7 @@ import { say, typedNumber } from '@/shared/units'
 import ChangeEffects from './ChangeEffects.vue'
 import { useLogChange, useRemoveChange, useWater } from './queries'
 import { useUnits } from './units'
+import { newId } from '@/shared/ids'
 
 /** At the tank: log a water change; rinse buckets count into it. */
 const props = defineProps<{ tank: number }>()
@@ -37,7 +38,7 @@ const handed = (name: string) => {
   return value > 0 ? String(Number(value.toPrecision(6))) : ''
 }
 const form = reactive({
-  id: crypto.randomUUID() as string,
+  id: newId(),
   way: 'LITRES' as 'LITRES' | 'SHARE',
   amount: handed('litres') || (buckets ? String(buckets) : ''),
   share: '',

@@ -8,6 +8,7 @@ import TextField from '@/shared/components/TextField.vue'
 import type { Schemas } from '@/shared/api/client'
 import { useSending } from '@/shared/form'
 import { useCheckCondition, useParameters, useQuestions } from './queries'
+import { newId } from '@/shared/ids'
 
 /** At the tank: a look at animals and water, one tap a question. */
 const props = defineProps<{ tank: number }>()
@@ -20,7 +21,7 @@ const parameters = useParameters()
 const check = useCheckCondition(() => props.tank)
 const { sending, trouble, errors, send } = useSending()
 
-const id = crypto.randomUUID()
+const id = newId()
 const answers = ref<Partial<Record<Code, boolean>>>({})
 const note = ref('')
 const advice = ref<Schemas['AdviceView']>()

@@ -8,6 +8,7 @@ import { useSending } from '@/shared/form'
 import { inOurUnits, mass, typedNumber } from '@/shared/units'
 import MediaPick from './MediaPick.vue'
 import { useReplacements, useReplaceMedia } from './queries'
+import { newId } from '@/shared/ids'
 
 /** Log an exchange of bio media, held to the share the tank can bear. */
 const props = defineProps<{ tank: number }>()
@@ -18,7 +19,7 @@ const replace = useReplaceMedia(() => props.tank)
 const { sending, errors, trouble, send, refuse } = useSending()
 
 const blank = () => ({
-  id: crypto.randomUUID() as string,
+  id: newId(),
   stage: undefined as number | undefined,
   grams: '',
   reason: '',

@@ -22,6 +22,7 @@ import {
 import { keptSet, type ValueDraft } from './tests'
 import { useUnits } from './units'
 import ValueRow from './ValueRow.vue'
+import { newId } from '@/shared/ids'
 
 /** At the tank: a set of values with a large keypad, each beside its last value and its test's times. */
 const props = defineProps<{ tank: number }>()
@@ -59,7 +60,7 @@ const lastOf = (parameter: Parameter) =>
   water.data.value?.last.find((one) => one.parameter === parameter.code)
 
 const blank = (parameter: Parameter): ValueDraft => ({
-  id: crypto.randomUUID(),
+  id: newId(),
   text: '',
   method: lastOf(parameter)?.method || (methodsOf(parameter)[0]?.name ?? ''),
   early: false,

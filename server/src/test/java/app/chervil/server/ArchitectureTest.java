@@ -36,7 +36,7 @@ class ArchitectureTest {
             Map.entry("storage", Set.of()),
             Map.entry("schedule", Set.of()),
             Map.entry("web", Set.of("account")),
-            Map.entry("upkeep", Set.of("account")),
+            Map.entry("upkeep", Set.of("account", "web")),
             // 2: people who sign in
             Map.entry("account", Set.of()),
             // 3: what a site has

@@ -44,6 +44,7 @@ final class RightsTable {
             post("/api/site/deletion", KEEPER, "deleted the site"),
             put("/api/units", KEEPER, "changed the units"),
             ask("/api/backup", KEEPER),
+            ask("/api/house", KEEPER),
             // What is known everywhere
             ask("/api/vocabulary", VIEWER),
             ask("/api/engine-facts", VIEWER),

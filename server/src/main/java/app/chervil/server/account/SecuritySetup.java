@@ -1,12 +1,16 @@
 package app.chervil.server.account;
 
 import java.time.Duration;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.BadCredentialsException;
+import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.CsrfConfigurer;
+import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
@@ -22,24 +26,57 @@ class SecuritySetup {
     private static final String CONTENT_POLICY = "default-src 'self'; img-src 'self' data: blob:; object-src 'none'; "
             + "base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
 
+    /** Questions to the API, each held against the table of rights. */
     @Bean
+    @Order(1)
     SecurityFilterChain guard(HttpSecurity http, SecurityContextRepository contexts, Rights rights) {
-        return http.authorizeHttpRequests(requests -> requests.requestMatchers("/api/**")
-                        .access(rights)
-                        .anyRequest()
-                        .permitAll())
+        return headers(http)
+                .securityMatcher("/api/**")
+                .authorizeHttpRequests(requests -> requests.anyRequest().access(rights))
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .csrf(CsrfConfigurer::spa)
-                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
-                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN))
-                        .permissionsPolicyHeader(policy -> policy.policy("geolocation=(), microphone=(), payment=()")))
                 .exceptionHandling(refusals ->
                         refusals.authenticationEntryPoint(Refusals::nobody).accessDeniedHandler(Refusals::denied))
+                .build();
+    }
+
+    /** Health and metrics, for this machine and for whoever has the token. */
+    @Bean
+    @Order(2)
+    SecurityFilterChain monitoring(HttpSecurity http, @Value("${chervil.monitor-token:}") String token) {
+        return headers(http)
+                .securityMatcher("/manage/**")
+                .authorizeHttpRequests(requests -> requests.anyRequest()
+                        .access((asking, context) ->
+                                new AuthorizationDecision(Monitor.may(context.getRequest(), token))))
+                .csrf(csrf -> csrf.disable())
+                .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                .exceptionHandling(refusals -> refusals.authenticationEntryPoint(Refusals::nobody))
+                .build();
+    }
+
+    /** Pages, their scripts and calendars: open to everybody, and without a look at any session. */
+    @Bean
+    @Order(3)
+    SecurityFilterChain pages(HttpSecurity http) {
+        return headers(http)
+                .securityMatcher("/**")
+                .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+                .csrf(csrf -> csrf.disable())
+                .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                .build();
+    }
+
+    /** Not the one that makes a browser insist on encryption: it would hold for everything else by this machine’s name. */
+    private static HttpSecurity headers(HttpSecurity http) {
+        return http.headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN))
+                        .permissionsPolicyHeader(policy -> policy.policy("geolocation=(), microphone=(), payment=()"))
+                        .httpStrictTransportSecurity(strict -> strict.disable()))
                 .requestCache(cache -> cache.disable())
                 .formLogin(form -> form.disable())
                 .httpBasic(basic -> basic.disable())
-                .logout(logout -> logout.disable())
-                .build();
+                .logout(logout -> logout.disable());
     }
 
     @Bean

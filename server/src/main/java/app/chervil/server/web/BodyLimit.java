@@ -12,7 +12,6 @@ import java.util.regex.Pattern;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -21,7 +20,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * an import 8 MB, a photo 5 MB.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE)
+@Order(Ordered.HIGHEST_PRECEDENCE + 2)
 class BodyLimit extends OncePerRequestFilter {
     static final long USUAL_BYTES = 1_000_000;
     static final long IMPORT_BYTES = 8_000_000;
@@ -67,11 +66,8 @@ class BodyLimit extends OncePerRequestFilter {
 
     private static void refuse(HttpServletResponse response, HttpStatus status, String code, String detail)
             throws IOException {
-        response.setStatus(status.value());
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
         response.setHeader("Connection", "close");
-        response.getWriter()
-                .write("{\"status\":%d,\"code\":\"%s\",\"detail\":\"%s\"}".formatted(status.value(), code, detail));
+        Problems.write(response, status, code, detail);
     }
 
     /** A body that went on beyond its limit, without having said so. */

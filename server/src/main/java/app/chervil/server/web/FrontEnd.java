@@ -32,7 +32,7 @@ class FrontEnd implements WebMvcConfigurer {
         @Override
         protected @Nullable Resource getResource(String path, Resource location) throws IOException {
             @Nullable Resource file = super.getResource(path, location);
-            boolean place = !path.startsWith("api/") && !path.contains(".");
+            boolean place = !path.startsWith("api/") && !path.startsWith("manage/") && !path.contains(".");
             return file == null && place ? super.getResource("index.html", location) : file;
         }
     }

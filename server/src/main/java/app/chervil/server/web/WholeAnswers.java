@@ -15,7 +15,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * looked up again when the last has gone.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE)
+@Order(Ordered.HIGHEST_PRECEDENCE + 3)
 class WholeAnswers extends OncePerRequestFilter {
     private static final int MOST_BYTES = 1 << 22;
 

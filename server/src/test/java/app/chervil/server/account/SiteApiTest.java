@@ -303,6 +303,7 @@ class SiteApiTest {
                     .with(csrf())
                     .with(one -> {
                         one.setRemoteAddr(address);
+                        one.setSecure(true);
                         return one;
                     })
                     .header("User-Agent", agent)

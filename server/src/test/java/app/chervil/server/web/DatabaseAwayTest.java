@@ -1,0 +1,71 @@
+package app.chervil.server.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import java.sql.SQLException;
+import java.sql.SQLTransientConnectionException;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.springframework.jdbc.CannotGetJdbcConnectionException;
+import org.springframework.mock.web.MockHttpServletRequest;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.transaction.CannotCreateTransactionException;
+
+class DatabaseAwayTest {
+    private final MockHttpServletResponse response = new MockHttpServletResponse();
+
+    static Stream<Exception> away() {
+        return Stream.of(
+                new CannotCreateTransactionException("no connection"),
+                new CannotGetJdbcConnectionException("no connection"),
+                new IllegalStateException(new SQLTransientConnectionException("timed out")),
+                new ServletException(new RuntimeException(new SQLException("cut", "57P01"))),
+                new RuntimeException(new SQLException("gone", "08006")),
+                new RuntimeException(new SQLException("a standby only reads", "25006")));
+    }
+
+    @ParameterizedTest
+    @MethodSource("away")
+    void whatever_tells_that_the_database_is_away_is_said_so(Exception failure) throws Exception {
+        response.getWriter().write("half an ans");
+
+        answer(failure);
+
+        assertThat(response.getStatus()).isEqualTo(503);
+        assertThat(response.getHeader("Retry-After")).isEqualTo("5");
+        assertThat(response.getContentAsString())
+                .startsWith("{")
+                .contains("\"code\":\"database-away\"")
+                .contains("What you typed is kept");
+    }
+
+    @Test
+    void what_went_wrong_otherwise_is_not_said_to_be_that() {
+        RuntimeException other = new RuntimeException(new SQLException("twice", "23505"));
+
+        assertThatThrownBy(() -> answer(other)).isSameAs(other);
+    }
+
+    @Test
+    void an_answer_that_is_on_its_way_is_not_written_over() {
+        response.setCommitted(true);
+
+        assertThatThrownBy(() -> answer(new CannotCreateTransactionException("gone")))
+                .isInstanceOf(CannotCreateTransactionException.class);
+    }
+
+    private void answer(Exception failure) throws Exception {
+        FilterChain chain = (request, answer) -> {
+            if (failure instanceof ServletException wrapped) {
+                throw wrapped;
+            }
+            throw (RuntimeException) failure;
+        };
+        new DatabaseAway().doFilter(new MockHttpServletRequest("GET", "/api/tanks"), response, chain);
+    }
+}
