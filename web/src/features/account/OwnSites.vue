@@ -123,7 +123,7 @@ const ACTION = { leave: 'Leave', delete: 'Delete', found: 'Make the site' }
 
 <style scoped>
 section {
-  margin-bottom: var(--gap-5);
+  margin: var(--gap-4) 0 var(--gap-5);
 }
 
 .sites li {

@@ -90,6 +90,14 @@ section {
   margin-bottom: var(--gap-5);
 }
 
+h2 {
+  margin-top: var(--gap-4);
+}
+
+.sessions .el-button {
+  flex: none;
+}
+
 .sessions li {
   display: flex;
   gap: var(--gap-3);

@@ -15,6 +15,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 
 /** The packaged server as its own process, on a database and port of its own. */
@@ -40,9 +41,20 @@ final class RunningServer implements AutoCloseable {
         return start();
     }
 
+    /** The demo with settings of its own. */
+    static RunningServer demo(Map<String, String> environment) {
+        return start(environment, "--chervil.demo=true");
+    }
+
     private static RunningServer start(String... flags) {
+        return start(Map.of(), flags);
+    }
+
+    private static RunningServer start(Map<String, String> environment, String... flags) {
         try {
-            int port = freePort();
+            int port = environment.containsKey("CHERVIL_PORT")
+                    ? Integer.parseInt(environment.get("CHERVIL_PORT"))
+                    : freePort();
             List<String> command = new ArrayList<>(List.of(
                     Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                     "-XX:TieredStopAtLevel=1",
@@ -52,6 +64,7 @@ final class RunningServer implements AutoCloseable {
             ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
             builder.environment().put("CHERVIL_DB_URL", freshDatabase());
             builder.environment().put("CHERVIL_PORT", Integer.toString(port));
+            builder.environment().putAll(environment);
             RunningServer server = new RunningServer(builder, port);
             server.awaitStart();
             return server;
@@ -133,7 +146,7 @@ final class RunningServer implements AutoCloseable {
         }
     }
 
-    private static int freePort() throws IOException {
+    static int freePort() throws IOException {
         try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
             return socket.getLocalPort();
         }

@@ -24,6 +24,14 @@ public final class Rejected extends RuntimeException {
         return new Rejected(List.of(new Violation(field, code, message)));
     }
 
+    /** What was sent under an id under which something else is kept: nobody shall believe that it was stored. */
+    public static Rejected taken() {
+        return new Rejected(
+                HttpStatus.CONFLICT,
+                List.of(new Violation(
+                        "", "id-taken", "Something else is kept under this id already. Reload, then enter it again.")));
+    }
+
     /** Every violation, in the order they were found. */
     public List<Violation> violations() {
         return violations;

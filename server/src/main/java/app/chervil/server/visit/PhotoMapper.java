@@ -19,6 +19,26 @@ interface PhotoMapper {
             """)
     List<Photo> list(long site, UUID service);
 
+    /** Lets one after the other add photos to a service, so that two at once do not both take the last place. */
+    @Select("select pg_advisory_xact_lock(hashtextextended(#{service}::text, #{site}))::text")
+    String lock(long site, UUID service);
+
+    /** Whether there is such a service, in progress or logged. */
+    @Select("""
+            select exists (select 1 from service where site_id = #{site} and id = #{service})
+              or exists (select 1 from guided_service where site_id = #{site} and id = #{service})
+            """)
+    boolean findService(long site, UUID service);
+
+    /** Whether a photo is kept as it is here. */
+    @Select("""
+            select exists (
+              select 1 from photo
+              where site_id = #{site} and id = #{id} and service_id = #{service} and bytes = #{bytes}
+            )
+            """)
+    boolean findSame(long site, UUID service, UUID id, byte[] bytes);
+
     @Select("select content_type, bytes from photo where site_id = #{site} and id = #{id}")
     Optional<Picture> find(long site, UUID id);
 

@@ -7,10 +7,10 @@ import app.chervil.server.visit.Photo.Moment;
 import app.chervil.server.visit.PhotoMapper.Picture;
 import java.time.Clock;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionOperations;
 
 /** Photos before and after a service, kept beside it in the database. */
 @Service
@@ -19,10 +19,12 @@ public class PhotoOperations {
     static final int MOST_OF_SERVICE = 20;
 
     private final PhotoMapper mapper;
+    private final TransactionOperations transactions;
     private final Clock clock;
 
-    PhotoOperations(PhotoMapper mapper, Clock clock) {
+    PhotoOperations(PhotoMapper mapper, TransactionOperations transactions, Clock clock) {
         this.mapper = mapper;
+        this.transactions = transactions;
         this.clock = clock;
     }
 
@@ -33,24 +35,33 @@ public class PhotoOperations {
     }
 
     /**
-     * Keeps a photo under an id its client made; sent again, it is kept once.
+     * Keeps a photo under an id its client made; sent again, it is kept once. What is kept is the picture alone: where and
+     * with what it was taken is left out.
      *
-     * @throws Rejected if it is too large, no picture, or one too many
+     * @throws NotFound if the site has no such service
+     * @throws Rejected if it is too large, no picture, one too many, or if another is kept under its id
      */
-    @Transactional
     public void add(SignedIn who, UUID service, UUID id, Moment moment, byte[] bytes) {
-        Optional<String> type = contentType(bytes);
-        new Rejected.Gatherer()
-                .check(bytes.length <= MOST_BYTES, "photo", "too-large", "At most 5 MB a photo.")
-                .check(type.isPresent(), "photo", "no-picture", "This is no JPEG, PNG or WebP picture.")
-                .check(
-                        mapper.list(who.siteId(), service).size() < MOST_OF_SERVICE,
-                        "photo",
-                        "too-many",
-                        "At most 20 photos a service.")
-                .done();
-        Photo photo = new Photo(id, moment, clock.instant(), who.name());
-        mapper.insert(who.siteId(), service, photo, new Picture(type.orElseThrow(), bytes));
+        if (bytes.length > MOST_BYTES) {
+            throw Rejected.field("photo", "too-large", "At most 5 MB a photo.");
+        }
+        byte[] picture = PlainPicture.of(bytes);
+        transactions.executeWithoutResult(status -> {
+            mapper.lock(who.siteId(), service);
+            if (!mapper.findService(who.siteId(), service)) {
+                throw new NotFound("service");
+            }
+            if (mapper.findSame(who.siteId(), service, id, picture)) {
+                return;
+            }
+            if (mapper.list(who.siteId(), service).size() >= MOST_OF_SERVICE) {
+                throw Rejected.field("photo", "too-many", "At most 20 photos a service.");
+            }
+            Photo photo = new Photo(id, moment, clock.instant(), who.name());
+            if (mapper.insert(who.siteId(), service, photo, new Picture(PlainPicture.TYPE, picture)) == 0) {
+                throw Rejected.taken();
+            }
+        });
     }
 
     /**
@@ -68,25 +79,5 @@ public class PhotoOperations {
         if (mapper.delete(who.siteId(), id) == 0) {
             throw new NotFound("photo");
         }
-    }
-
-    /** By what the file begins with; what its sender calls it is not trusted. */
-    private static Optional<String> contentType(byte[] bytes) {
-        if (begins(bytes, 0xFF, 0xD8, 0xFF)) {
-            return Optional.of("image/jpeg");
-        }
-        if (begins(bytes, 0x89, 'P', 'N', 'G')) {
-            return Optional.of("image/png");
-        }
-        return begins(bytes, 'R', 'I', 'F', 'F') ? Optional.of("image/webp") : Optional.empty();
-    }
-
-    private static boolean begins(byte[] bytes, int... start) {
-        for (int i = 0; i < start.length; i++) {
-            if (bytes.length <= i || (bytes[i] & 0xFF) != start[i]) {
-                return false;
-            }
-        }
-        return true;
     }
 }

@@ -30,6 +30,9 @@ interface HusbandryMapper {
 
     int insertChange(long site, ChangeRow change);
 
+    /** A water change, also one that was taken out. */
+    Optional<ChangeRow> findKeptChange(long site, UUID id);
+
     @Update("update water_change set removed_at = #{now} where site_id = #{site} and id = #{id} and removed_at is null")
     int deleteChange(long site, UUID id, Instant now);
 

@@ -186,7 +186,10 @@ public class HusbandryOperations {
                 surprises.isEmpty()
                         ? null
                         : surprises.stream().map(Violation::message).collect(Collectors.joining(" ")));
-        mapper.insertChange(who.siteId(), row);
+        boolean fresh = mapper.insertChange(who.siteId(), row) == 1;
+        if (!fresh && !mapper.findKeptChange(who.siteId(), id).filter(row::same).isPresent()) {
+            throw Rejected.taken();
+        }
         return view(row, volume);
     }
 

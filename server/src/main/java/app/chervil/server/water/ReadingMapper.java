@@ -34,12 +34,18 @@ interface ReadingMapper {
 
     Optional<ReadingRow> find(long site, UUID id);
 
+    /** A reading, also one that was taken out. */
+    Optional<ReadingRow> findKept(long site, UUID id);
+
     /**
      * Adds a reading unless one with that id is there.
      *
      * @param confirmed what was asked about it; null if nothing was
      */
     int insert(long site, ReadingRow reading, @Nullable String confirmed);
+
+    /** Adds readings; one that was taken out comes back as it is here, one that is there stays as it is. */
+    void insertAll(long site, List<ReadingRow> readings);
 
     int delete(long site, UUID id, Instant now);
 

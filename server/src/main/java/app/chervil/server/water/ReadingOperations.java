@@ -93,8 +93,15 @@ public class ReadingOperations {
         for (Value value : set.values()) {
             @Nullable ParameterView parameter = parameters.get(value.parameter());
             if (parameter != null) {
-                mapper.insert(who.siteId(), row(who, tank, set, value, parameter), odd.get(value.parameter()));
+                keep(who, row(who, tank, set, value, parameter), odd.get(value.parameter()));
             }
+        }
+    }
+
+    private void keep(SignedIn who, ReadingRow row, @Nullable String odd) {
+        boolean fresh = mapper.insert(who.siteId(), row, odd) == 1;
+        if (!fresh && !mapper.findKept(who.siteId(), row.id()).filter(row::same).isPresent()) {
+            throw Rejected.taken();
         }
     }
 

@@ -22,6 +22,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
@@ -34,6 +35,11 @@ class ReadingTable {
     private static final String TIME = "Time";
     private static final String EARLY = "Read early";
     private static final int MOST_PROBLEMS = 200;
+    private static final int FIRST_YEAR = 1950;
+    private static final Pattern NUMBER = Pattern.compile("[+-]?\\d{1,9}([.,]\\d{0,9})?");
+
+    /** With which a spreadsheet takes a cell for a formula. */
+    private static final String FORMULA = "=+-@\t\r";
 
     private final Clock clock;
 
@@ -74,7 +80,7 @@ class ReadingTable {
                     .orElse(""));
             reading.filter(ReadingRow::early).ifPresent(one -> early.add(parameter.label()));
         }
-        cells.add(String.join("; ", early));
+        cells.add(harmless(String.join("; ", early)));
         return cells;
     }
 
@@ -106,7 +112,13 @@ class ReadingTable {
     }
 
     private static String heading(ParameterView parameter) {
-        return parameter.unit().isEmpty() ? parameter.label() : parameter.label() + " (" + parameter.unit() + ")";
+        return harmless(
+                parameter.unit().isEmpty() ? parameter.label() : parameter.label() + " (" + parameter.unit() + ")");
+    }
+
+    /** A text that no spreadsheet runs. */
+    private static String harmless(String text) {
+        return !text.isEmpty() && FORMULA.indexOf(text.charAt(0)) >= 0 ? "'" + text : text;
     }
 
     private static String plain(double value) {
@@ -131,6 +143,9 @@ class ReadingTable {
         if (!headings.contains(TIME)) {
             problems.add(new RowProblem(1, TIME, "There is no column \"" + TIME + "\"."));
         }
+        if (headings.stream().filter(TIME::equals).count() > 1) {
+            problems.add(new RowProblem(1, TIME, "This column is there twice."));
+        }
         for (String heading : headings) {
             if (heading.equals(TIME) || heading.equals(EARLY) || heading.isEmpty()) {
                 continue;
@@ -138,6 +153,9 @@ class ReadingTable {
             Optional<ParameterView> found = parameters.stream()
                     .filter(parameter -> heading(parameter).equalsIgnoreCase(heading))
                     .findFirst();
+            if (found.filter(columns::containsValue).isPresent()) {
+                problems.add(new RowProblem(1, heading, "This column is there twice."));
+            }
             found.ifPresentOrElse(
                     parameter -> columns.put(heading, parameter),
                     () -> problems.add(new RowProblem(
@@ -201,13 +219,11 @@ class ReadingTable {
 
         private Optional<ReadingRow> reading(Instant at, ParameterView parameter, String cell, boolean early) {
             boolean below = cell.startsWith("<");
-            double amount;
-            try {
-                amount = Double.parseDouble(
-                        (below ? cell.substring(1) : cell).strip().replace(',', '.'));
-            } catch (NumberFormatException notNumber) {
+            String written = (below ? cell.substring(1) : cell).strip();
+            if (!NUMBER.matcher(written).matches()) {
                 return Optional.empty();
             }
+            double amount = Double.parseDouble(written.replace(',', '.'));
             boolean possible = WaterRows.known(parameter.code())
                             .map(known -> known.possible(amount))
                             .orElse(Double.isFinite(amount))
@@ -237,7 +253,9 @@ class ReadingTable {
                 LocalDateTime local = text.contains("T") || text.contains(" ")
                         ? LocalDateTime.parse(text.replace(' ', 'T'))
                         : LocalDate.parse(text).atTime(12, 0);
-                return Optional.of(local.atZone(clock.getZone()).toInstant());
+                return Optional.of(local)
+                        .filter(one -> one.getYear() >= FIRST_YEAR)
+                        .map(one -> one.atZone(clock.getZone()).toInstant());
             } catch (DateTimeParseException noTime) {
                 return Optional.empty();
             }

@@ -20,6 +20,9 @@ import org.springframework.transaction.annotation.Transactional;
 public class TransferOperations {
     static final int MOST_CHARACTERS = 4_000_000;
 
+    /** Rows a statement takes; each has twelve values, and a statement at most 65,535. */
+    private static final int AT_ONCE = 1000;
+
     private final ReadingMapper mapper;
     private final MethodOperations methods;
     private final TankOperations tanks;
@@ -73,13 +76,17 @@ public class TransferOperations {
     }
 
     /**
-     * Stores the readings of a file; one that is stored already stays as it is.
+     * Stores the readings of a file; one that is stored already stays as it is, one that was taken out comes back.
      *
      * @throws Rejected if any row is at fault; then nothing is stored
      */
     @Transactional
     public ImportPreview bringIn(SignedIn who, long tank, String csv) {
-        ImportPreview preview = preview(who, tank, csv);
+        tanks.find(who, tank);
+        ReadingTable.Parsed parsed = table.read(methods.parameters(who), tank, csv, who.name());
+        List<ReadingRow> fresh = fresh(who, tank, parsed.rows());
+        ImportPreview preview = new ImportPreview(
+                parsed.rows().size(), parsed.rows().size() - fresh.size(), parsed.columns(), parsed.problems());
         new Rejected.Gatherer()
                 .check(
                         preview.problems().isEmpty() && preview.readings() > 0,
@@ -87,9 +94,9 @@ public class TransferOperations {
                         "rows-at-fault",
                         "Some rows are at fault; nothing was brought in.")
                 .done();
-        List<ReadingRow> rows =
-                table.read(methods.parameters(who), tank, csv, who.name()).rows();
-        fresh(who, tank, rows).forEach(row -> mapper.insert(who.siteId(), row, null));
+        for (int from = 0; from < fresh.size(); from += AT_ONCE) {
+            mapper.insertAll(who.siteId(), fresh.subList(from, Math.min(from + AT_ONCE, fresh.size())));
+        }
         return preview;
     }
 

@@ -11,7 +11,9 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -59,6 +61,17 @@ final class WaterRows {
                             .orElseGet(() -> new Amount.Exact(amount));
         }
 
+        /** Whether this is the other, sent again. */
+        boolean same(ReadingRow other) {
+            return tankId == other.tankId
+                    && parameter.equals(other.parameter)
+                    && amount == other.amount
+                    && belowDetection == other.belowDetection
+                    && early == other.early
+                    && moment == other.moment
+                    && takenAt.truncatedTo(ChronoUnit.MILLIS).equals(other.takenAt.truncatedTo(ChronoUnit.MILLIS));
+        }
+
         ReadingView view() {
             return new ReadingView(
                     id, tankId, parameter, amount, belowDetection, takenAt, early, method, moment, takenBy);
@@ -77,7 +90,19 @@ final class WaterRows {
             @Nullable Double newWaterC,
             String doneBy,
             String note,
-            @Nullable String confirmed) {}
+            @Nullable String confirmed) {
+        /** Whether this is the other, sent again. */
+        boolean same(ChangeRow other) {
+            return tankId == other.tankId
+                    && litres == other.litres
+                    && bucketLitres == other.bucketLitres
+                    && note.equals(other.note)
+                    && Objects.equals(conditionerMl, other.conditionerMl)
+                    && dosedFor == other.dosedFor
+                    && Objects.equals(newWaterC, other.newWaterC)
+                    && changedAt.truncatedTo(ChronoUnit.MILLIS).equals(other.changedAt.truncatedTo(ChronoUnit.MILLIS));
+        }
+    }
 
     /** Table medication. */
     record MedicationRow(

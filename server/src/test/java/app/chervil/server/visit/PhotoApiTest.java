@@ -11,20 +11,24 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import app.chervil.server.ChervilTest;
 import app.chervil.server.TestSite;
 import app.chervil.server.account.SignedIn;
-import java.util.Arrays;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.MediaType;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.ResultActions;
+import tools.jackson.databind.JsonNode;
 
 @ChervilTest
 class PhotoApiTest {
-    private static final byte[] JPEG = {(byte) 0xFF, (byte) 0xD8, (byte) 0xFF, 1, 2, 3};
-
     @Autowired
     TestSite site;
 
@@ -33,58 +37,104 @@ class PhotoApiTest {
 
     private final UUID service = UUID.randomUUID();
     private final UUID photo = UUID.randomUUID();
+    private SignedIn keeper;
+
+    @BeforeEach
+    void somethingWasServed() throws Exception {
+        keeper = site.keeper();
+        log(keeper, service);
+    }
+
+    private void log(SignedIn who, UUID id) throws Exception {
+        long tank = site.tank(who);
+        JsonNode weir = site.canister(who, tank, "Weir", "2026-03-01");
+        site.put(who, "/api/services/" + id, """
+            {"tankId": %d, "doneOn": "2026-05-30", "doneBy": "Ada", "minutes": 6, "note": "",
+             "tasks": [{"taskId": %d, "finding": "LIGHT"}], "flows": []}""".formatted(tank, TestSite.task(weir, "Rinse the pre-filter")));
+    }
 
     @Test
-    void a_photo_sent_twice_is_kept_once_and_comes_back_as_it_was() throws Exception {
-        SignedIn keeper = site.keeper();
-        send(keeper, JPEG).andExpect(status().isNoContent());
-        send(keeper, JPEG).andExpect(status().isNoContent());
+    void a_photo_sent_twice_is_kept_once_as_a_plain_picture() throws Exception {
+        send(keeper, photo, Pictures.png(40, 30)).andExpect(status().isNoContent());
+        send(keeper, photo, Pictures.png(40, 30)).andExpect(status().isNoContent());
 
         site.get(keeper, "/api/services/" + service + "/photos")
                 .andExpect(jsonPath("$.length()").value(1))
                 .andExpect(jsonPath("$[0].moment").value("BEFORE"));
-        site.get(keeper, "/api/photos/" + photo)
-                .andExpect(content().bytes(JPEG))
-                .andExpect(content().contentType(MediaType.IMAGE_JPEG));
+        site.get(keeper, "/api/photos/" + photo).andExpect(content().contentType(MediaType.IMAGE_JPEG));
     }
 
     @Test
-    void five_megabytes_are_accepted_and_not_a_byte_more() throws Exception {
-        SignedIn keeper = site.keeper();
+    void another_photo_under_an_id_that_is_taken_is_not_said_to_be_kept() throws Exception {
+        send(keeper, photo, Pictures.png(40, 30));
 
-        send(keeper, Arrays.copyOf(JPEG, PhotoOperations.MOST_BYTES + 1))
+        send(keeper, photo, Pictures.png(41, 30))
+                .andExpect(status().isConflict())
+                .andExpect(jsonPath("$.code").value("id-taken"));
+    }
+
+    @Test
+    void a_photo_of_no_service_is_refused() throws Exception {
+        mvc.perform(asked(keeper, UUID.randomUUID(), photo, Pictures.png(4, 4)))
+                .andExpect(status().isNotFound())
+                .andExpect(jsonPath("$.code").value("service-not-found"));
+    }
+
+    @Test
+    void twenty_photos_are_the_most_however_many_come_at_once() throws Exception {
+        byte[] bytes = Pictures.png(4, 4);
+        ExecutorService pool = Executors.newFixedThreadPool(8);
+        List<Callable<Integer>> all = new ArrayList<>();
+        for (int i = 0; i < 30; i++) {
+            all.add(() -> send(keeper, UUID.randomUUID(), bytes)
+                    .andReturn()
+                    .getResponse()
+                    .getStatus());
+        }
+        int kept = 0;
+        for (Future<Integer> one : pool.invokeAll(all)) {
+            kept += one.get() == 204 ? 1 : 0;
+        }
+        pool.shutdown();
+
+        assertThat(kept).isEqualTo(PhotoOperations.MOST_OF_SERVICE);
+        site.get(keeper, "/api/services/" + service + "/photos")
+                .andExpect(jsonPath("$.length()").value(kept));
+    }
+
+    @Test
+    void more_than_five_megabytes_and_what_is_no_picture_are_refused() throws Exception {
+        send(keeper, photo, new byte[PhotoOperations.MOST_BYTES + 1])
                 .andExpect(jsonPath("$.errors[0].code").value("too-large"));
-        send(keeper, Arrays.copyOf(JPEG, PhotoOperations.MOST_BYTES)).andExpect(status().isNoContent());
-    }
-
-    @Test
-    void what_is_no_picture_is_refused_whatever_it_is_called() throws Exception {
-        send(site.keeper(), "<svg onload='x'/>".getBytes(java.nio.charset.StandardCharsets.UTF_8))
+        send(keeper, photo, "<svg onload='x'/>".getBytes(java.nio.charset.StandardCharsets.UTF_8))
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(jsonPath("$.errors[0].code").value("no-picture"));
     }
 
     @Test
     void a_photo_of_another_site_is_not_found() throws Exception {
-        SignedIn keeper = site.keeper();
         SignedIn stranger = site.keeper();
-        send(keeper, JPEG);
+        send(keeper, photo, Pictures.png(4, 4)).andExpect(status().isNoContent());
 
         site.get(stranger, "/api/photos/" + photo).andExpect(status().isNotFound());
         site.delete(stranger, "/api/photos/" + photo).andExpect(status().isNotFound());
+        mvc.perform(asked(stranger, service, UUID.randomUUID(), Pictures.png(4, 4)))
+                .andExpect(status().isNotFound());
         site.get(stranger, "/api/services/" + service + "/photos")
                 .andExpect(jsonPath("$.length()").value(0));
         site.delete(keeper, "/api/photos/" + photo).andExpect(status().isNoContent());
-        assertThat(site.read(site.get(keeper, "/api/services/" + service + "/photos"))
-                        .isEmpty())
-                .isTrue();
     }
 
-    private ResultActions send(SignedIn who, byte[] bytes) throws Exception {
-        return mvc.perform(put("/api/services/" + service + "/photos/" + photo + "?moment=BEFORE")
+    private ResultActions send(SignedIn who, UUID id, byte[] bytes) throws Exception {
+        return mvc.perform(asked(who, service, id, bytes));
+    }
+
+    private static org.springframework.test.web.servlet.RequestBuilder asked(
+            SignedIn who, UUID service, UUID id, byte[] bytes) {
+        return put("/api/services/" + service + "/photos/" + id + "?moment=BEFORE")
                 .with(csrf())
                 .with(authentication(UsernamePasswordAuthenticationToken.authenticated(who, null, List.of())))
                 .contentType(MediaType.IMAGE_JPEG)
-                .content(bytes));
+                .content(bytes);
     }
 }

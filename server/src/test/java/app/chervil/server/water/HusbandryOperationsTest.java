@@ -44,6 +44,7 @@ class HusbandryOperationsTest {
 
     @BeforeEach
     void tank() {
+        when(mapper.insertChange(anyLong(), any())).thenReturn(1);
         Tank tank = mock(Tank.class, RETURNS_DEEP_STUBS);
         when(tank.netVolumeL()).thenReturn(38.0);
         when(tanks.find(KEEPER, 3)).thenReturn(tank);

@@ -13,6 +13,7 @@ import app.chervil.server.account.SignedIn;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -314,6 +315,86 @@ class WaterApiTest {
         site.get(keeper, readings()).andExpect(jsonPath("$", hasSize(0)));
         site.post(keeper, readings() + "/import-preview", text("Time,Nitrate (mg)\n2026-05-01,1"))
                 .andExpect(jsonPath("$.problems[0].message").value(containsString("Nitrate (mg/L)")));
+    }
+
+    @Test
+    void another_value_under_an_id_that_is_taken_is_not_said_to_be_kept() throws Exception {
+        String set = set(0, value("NITRATE", 20));
+        site.post(keeper, readings(), set).andExpect(status().isOk());
+        String other = set.replaceFirst("\"amount\": ?20", "\"amount\": 21");
+        assertThat(other).isNotEqualTo(set);
+
+        site.post(keeper, readings(), other)
+                .andExpect(status().isConflict())
+                .andExpect(jsonPath("$.code").value("id-taken"));
+
+        site.get(keeper, readings()).andExpect(jsonPath("$[0].amount").value(20));
+    }
+
+    @Test
+    void a_water_change_sent_again_with_another_amount_is_not_said_to_be_kept() throws Exception {
+        String path = "/api/tanks/" + tank + "/water-changes/" + java.util.UUID.randomUUID();
+        String change = """
+            {"changedAt": "2026-06-01T10:00:00Z", "litres": 40, "bucketLitres": 12, "note": ""}""";
+        site.put(keeper, path, change).andExpect(status().isOk());
+        site.put(keeper, path, change).andExpect(status().isOk());
+
+        site.put(keeper, path, change.replace("40", "50"))
+                .andExpect(status().isConflict())
+                .andExpect(jsonPath("$.code").value("id-taken"));
+    }
+
+    @Test
+    void a_reading_that_was_removed_comes_back_when_it_is_imported_again() throws Exception {
+        String csv = "Time,Nitrate (mg/L)\n2026-05-01T08:00,25\n";
+        site.post(keeper, readings() + "/import", text(csv)).andExpect(status().isOk());
+        String id = site.read(site.get(keeper, readings())).get(0).get("id").asString();
+        site.delete(keeper, "/api/readings/" + id).andExpect(status().is2xxSuccessful());
+
+        site.post(keeper, readings() + "/import", text(csv))
+                .andExpect(jsonPath("$.readings").value(1))
+                .andExpect(jsonPath("$.known").value(0));
+
+        site.get(keeper, readings()).andExpect(jsonPath("$", hasSize(1)));
+    }
+
+    @Test
+    void days_and_numbers_that_only_a_machine_would_write_are_named() throws Exception {
+        for (String row : List.of(
+                "0001-01-01T08:00,5",
+                "-0005-01-01T08:00,5",
+                "1949-12-31,5",
+                "2026-05-01,0x1p3",
+                "2026-05-01,5d",
+                "2026-05-01,NaN",
+                "2026-05-01,1e3",
+                "2026-05-01,٣")) {
+            site.post(keeper, readings() + "/import-preview", text("Time,Nitrate (mg/L)\n" + row + "\n"))
+                    .andExpect(jsonPath("$.problems", hasSize(1)))
+                    .andExpect(jsonPath("$.problems[0].line").value(2));
+        }
+    }
+
+    @Test
+    void a_column_that_is_there_twice_is_named() throws Exception {
+        for (String heading :
+                List.of("Time,Nitrate (mg/L),Nitrate (mg/L)", "Time,Nitrate (mg/L),NITRATE (MG/L)", "Time,Time,pH")) {
+            site.post(keeper, readings() + "/import-preview", text(heading + "\n2026-05-01,5,6\n"))
+                    .andExpect(jsonPath("$.problems[0].message").value("This column is there twice."));
+        }
+    }
+
+    @Test
+    void no_cell_of_an_export_is_a_formula() throws Exception {
+        site.post(keeper, "/api/parameters", "{\"name\": \"=HYPERLINK(1)\", \"unit\": \"\"}")
+                .andExpect(status().is2xxSuccessful());
+
+        String csv =
+                site.get(keeper, readings() + ".csv").andReturn().getResponse().getContentAsString();
+
+        assertThat(csv).contains("'=HYPERLINK(1)").doesNotContain(",=");
+        site.post(keeper, readings() + "/import-preview", text(csv))
+                .andExpect(jsonPath("$.problems").isEmpty());
     }
 
     @Test
