@@ -22,12 +22,15 @@ public record Chain(long id, Place place, Rhythm rhythm, Work work, Demand deman
      * When it comes round.
      *
      * @param first the next occurrence, in days of the plan; negative days have gone by
-     * @param gap every later one, in days after the one before; the ideal at least 1
+     * @param gap every later one, in days after the one before; the ideal from 1 to {@link #LONGEST_GAP}
      * @param times whether it comes again
      */
     public record Rhythm(Span first, Span gap, Times times) {
+        /** Eleven years; nothing that is cared for goes without for longer. */
+        public static final int LONGEST_GAP = 4000;
+
         public Rhythm {
-            Check.within("gap.ideal", gap.ideal(), 1, 4000);
+            Check.within("gap.ideal", gap.ideal(), 1, LONGEST_GAP);
         }
     }
 

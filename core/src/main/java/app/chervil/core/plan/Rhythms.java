@@ -16,11 +16,12 @@ public final class Rhythms {
      *
      * @param since the day from which the window is counted
      * @param rule says how long they are if the next one is not counted from a service, such as that of a lamp of unknown age
+     *     or of a filter that nobody knows to have been cared for
      * @param first the date of the plan's day 0
      */
     public static Rhythm of(LocalDate since, Window window, CareRule rule, LocalDate first) {
         Span gap = span(since, window);
-        boolean usual = gap.ideal() >= rule.bounds().leastDays();
+        boolean usual = gap.ideal() >= rule.bounds().leastDays() && gap.ideal() <= Rhythm.LONGEST_GAP;
         int start = rule.startDays();
         Span later = usual ? gap : new Span(start - start / 5, start, start + start / 5);
         return new Rhythm(span(first, window), later, Times.AGAIN);
@@ -28,7 +29,10 @@ public final class Rhythms {
 
     /** The rhythm of something that is done every so many days. */
     public static Rhythm of(LocalDate since, Window window, LocalDate first) {
-        return new Rhythm(span(first, window), span(since, window), Times.AGAIN);
+        Span gap = span(since, window);
+        int days = Math.max(1, Math.min(gap.ideal(), Rhythm.LONGEST_GAP));
+        Span later = days == gap.ideal() ? gap : new Span(days, days, days);
+        return new Rhythm(span(first, window), later, Times.AGAIN);
     }
 
     /** The window of something that is done every so many days, with some slack. */

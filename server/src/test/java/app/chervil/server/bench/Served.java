@@ -1,14 +1,6 @@
 package app.chervil.server.bench;
 
 import java.io.IOException;
-import java.net.CookieManager;
-import java.net.HttpCookie;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpRequest.BodyPublishers;
-import java.net.http.HttpResponse;
-import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -28,14 +20,13 @@ final class Served implements AutoCloseable {
     private final Process process;
     private final Path log;
     private final String base;
-    private final CookieManager cookies = new CookieManager();
-    private final HttpClient client =
-            HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final Visitor first;
 
     private Served(Process process, Path log, int port) {
         this.process = process;
         this.log = log;
         this.base = "http://127.0.0.1:" + port;
+        this.first = new Visitor(base);
     }
 
     /**
@@ -65,7 +56,7 @@ final class Served implements AutoCloseable {
 
     private boolean answers() throws InterruptedException {
         try {
-            return send("GET", "/api/session", "").statusCode() == 200;
+            return first.send("GET", "/api/session", "").statusCode() == 200;
         } catch (IOException notYet) {
             return false;
         }
@@ -95,29 +86,22 @@ final class Served implements AutoCloseable {
     }
 
     String get(String path) throws Exception {
-        return ask("GET", path, "");
+        return first.get(path);
     }
 
     /** Sends a request and takes nothing but success for an answer. */
     String ask(String method, String path, String body) throws Exception {
-        HttpResponse<String> answer = send(method, path, body);
-        if (answer.statusCode() >= 300) {
-            throw new IllegalStateException(method + " " + path + ": " + answer.statusCode() + " " + answer.body());
-        }
-        return answer.body();
+        return first.ask(method, path, body);
     }
 
-    private HttpResponse<String> send(String method, String path, String body)
-            throws IOException, InterruptedException {
-        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
-                .header("Content-Type", "application/json")
-                .method(method, body.isEmpty() ? BodyPublishers.noBody() : BodyPublishers.ofString(body));
-        cookies.getCookieStore().getCookies().stream()
-                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
-                .map(HttpCookie::getValue)
-                .findFirst()
-                .ifPresent(token -> request.header("X-XSRF-TOKEN", token));
-        return client.send(request.build(), BodyHandlers.ofString());
+    /** Somebody else, with cookies of their own. */
+    Visitor visitor() {
+        return new Visitor(base);
+    }
+
+    /** Ends it without a word, as a power cut would. */
+    void kill() {
+        process.destroyForcibly().onExit().join();
     }
 
     @Override

@@ -58,15 +58,21 @@ public final class ServerBench {
     }
 
     public static void main(String[] args) throws Exception {
-        Map<String, String> options = new LinkedHashMap<>();
-        for (int i = 0; i + 1 < args.length; i += 2) {
-            options.put(args[i].substring(2), args[i + 1]);
-        }
+        Map<String, String> options = options(args);
         String url = System.getenv("CHERVIL_DB_URL");
         try (Connection database = DriverManager.getConnection(
                 url, System.getenv("CHERVIL_DB_USER"), System.getenv("CHERVIL_DB_PASSWORD"))) {
             new ServerBench(options, database).run();
         }
+    }
+
+    /** What was asked for on the command line, by name. */
+    static Map<String, String> options(String... args) {
+        Map<String, String> options = new LinkedHashMap<>();
+        for (int i = 0; i + 1 < args.length; i += 2) {
+            options.put(args[i].substring(2), args[i + 1]);
+        }
+        return options;
     }
 
     private int number(String name, int otherwise) {
@@ -77,12 +83,14 @@ public final class ServerBench {
         return options.getOrDefault("tanks", "").equals("demo");
     }
 
-    private Served start() throws Exception {
+    /** Starts the server that the command names. */
+    static Served start(Map<String, String> options, boolean demo) throws Exception {
         List<String> java = new ArrayList<>(List.of("java"));
         java.addAll(Arrays.asList(options.getOrDefault("java", "").split(" ")));
         java.removeIf(String::isEmpty);
-        Path state = Path.of(options.get("state"));
-        return Served.start(java, Path.of(options.get("jar")), number("port", 8090), state.resolve("app.log"), demo());
+        int port = Integer.parseInt(options.getOrDefault("port", "8090"));
+        Path log = Path.of(options.get("state")).resolve("app.log");
+        return Served.start(java, Path.of(options.get("jar")), port, log, demo);
     }
 
     private void enter(Served served) throws Exception {
@@ -97,7 +105,7 @@ public final class ServerBench {
         int tanks = demo() ? 7 : number("tanks", 7);
         int services = number("services", 20);
         int sites = number("sites", 1);
-        try (Served served = start()) {
+        try (Served served = start(options, demo())) {
             if (!demo()) {
                 served.setUp();
                 fill(served, tanks, services, sites);
@@ -157,7 +165,7 @@ public final class ServerBench {
     /** Each question first after a start; the second start has its classes warmed by other questions. */
     private void cold() throws Exception {
         for (String path : PATHS) {
-            try (Served served = start()) {
+            try (Served served = start(options, demo())) {
                 enter(served);
                 served.get("/api/accounts");
                 reset();
@@ -169,7 +177,7 @@ public final class ServerBench {
     }
 
     private void warm() throws Exception {
-        try (Served served = start()) {
+        try (Served served = start(options, demo())) {
             enter(served);
             double[] bare = times(TIMES, this::bare);
             for (String path : PATHS) {
