@@ -28,7 +28,7 @@ export default defineConfig({
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
         navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^\/api\//],
+        navigateFallbackDenylist: [/^\/(api|manage|calendar)\//],
       },
     }),
     Components({ dirs: [], resolvers: [resolver], dts: 'src/generated/components.d.ts' }),

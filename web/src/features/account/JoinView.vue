@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue'
-import { useRouter } from 'vue-router'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { errorsWithin, useSending } from '@/shared/form'
@@ -9,7 +8,6 @@ import { roleWord } from './rights'
 
 /** An invitation opened: where it leads, and who accepts it. Its code stands after the #, which no server is sent. */
 const code = location.hash.slice(1)
-const router = useRouter()
 const { data: session } = useSession()
 const offer = useOffer(code)
 const join = useJoin()
@@ -20,10 +18,8 @@ const field = computed(() => errorsWithin(errors.value, 'person'))
 const known = computed(() => session.value?.name)
 const offered = computed(() => offer.data.value)
 
-async function accept(asNew: boolean) {
-  const joined = await send(() => join.mutateAsync(asNew ? { code, person: { ...person } } : { code }))
-  if (joined) await router.replace({ name: 'rounds' })
-}
+const accept = (asNew: boolean) =>
+  send(() => join.mutateAsync(asNew ? { code, person: { ...person } } : { code }))
 </script>
 
 <template>

@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
 import TextField from '@/shared/components/TextField.vue'
 import { useSending } from '@/shared/form'
 import { useDeleteSite, useFound, useGoTo, useLeave, useSession } from './queries'
 import { roleWord } from './rights'
 
 /** The sites a person is on: going over, founding one, leaving and deleting. */
-const router = useRouter()
 const { data: session } = useSession()
 const goTo = useGoTo()
 const found = useFound()
@@ -40,12 +38,9 @@ async function answer() {
   })
   if (!went) return
   asking.value = undefined
-  if (what !== 'delete') await router.push({ name: 'rounds' })
 }
 
-async function go(site: number) {
-  if (await done(() => goTo.mutateAsync(site))) await router.push({ name: 'rounds' })
-}
+const go = (site: number) => done(() => goTo.mutateAsync(site))
 
 const TITLE = { leave: 'Leave this site?', delete: 'Delete this site?', found: 'Another site' }
 const ACTION = { leave: 'Leave', delete: 'Delete', found: 'Make the site' }

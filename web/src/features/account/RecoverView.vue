@@ -1,19 +1,15 @@
 <script setup lang="ts">
 import { reactive } from 'vue'
-import { useRouter } from 'vue-router'
 import TextField from '@/shared/components/TextField.vue'
 import { useSending } from '@/shared/form'
 import { useRecover } from './queries'
 
 /** A forgotten password: a code from the keeper, or from where the server runs, opens the way to a new one. */
-const router = useRouter()
 const recover = useRecover()
 const { sending, errors, trouble, send } = useSending()
 const form = reactive({ code: '', password: '' })
 
-async function choose() {
-  if (await send(() => recover.mutateAsync({ ...form }))) await router.replace({ name: 'rounds' })
-}
+const choose = () => send(() => recover.mutateAsync({ ...form }))
 </script>
 
 <template>

@@ -48,6 +48,12 @@ function useFreshStart() {
   }
 }
 
+/** On another site everything begins anew: questions that are still on their way would bring answers of the one before. */
+function beginAnew() {
+  localStorage.removeItem(KEPT)
+  location.assign('/')
+}
+
 function useStale(key: readonly string[]) {
   const client = useQueryClient()
   return () => client.invalidateQueries({ queryKey: key })
@@ -142,14 +148,14 @@ export const useOffer = (code: string) =>
 export function useJoin() {
   return useMutation({
     mutationFn: (input: Schemas['Joining']) => body(api.POST('/api/joining', { body: input })),
-    onSuccess: useFreshStart(),
+    onSuccess: beginAnew,
   })
 }
 
 export function useRecover() {
   return useMutation({
     mutationFn: (input: Schemas['NewPassword']) => body(api.POST('/api/recovery', { body: input })),
-    onSuccess: useFreshStart(),
+    onSuccess: beginAnew,
   })
 }
 
@@ -174,19 +180,19 @@ export function useEndSession() {
 export function useGoTo() {
   return useMutation({
     mutationFn: (siteId: number) => body(api.PUT('/api/session/site', { body: { siteId } })),
-    onSuccess: useFreshStart(),
+    onSuccess: beginAnew,
   })
 }
 
 export function useFound() {
   return useMutation({
     mutationFn: (name: string) => body(api.POST('/api/own/sites', { body: { name } })),
-    onSuccess: useFreshStart(),
+    onSuccess: beginAnew,
   })
 }
 
 export function useLeave() {
-  return useMutation({ mutationFn: () => body(api.DELETE('/api/own/place')), onSuccess: useFreshStart() })
+  return useMutation({ mutationFn: () => body(api.DELETE('/api/own/place')), onSuccess: beginAnew })
 }
 
 export function useDeleteSite() {

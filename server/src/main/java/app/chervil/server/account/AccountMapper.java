@@ -155,6 +155,15 @@ interface AccountMapper {
     @Update("update site set deleted_at = #{at} where id = #{site}")
     void updateDeleted(long site, @Nullable Instant at);
 
+    /** Sites whose days of grace are over. */
+    @Select("select id from site where deleted_at < #{before} order by id")
+    List<Long> listOverdue(Instant before);
+
+    /** Takes everything of a site away, for good. */
+    @Options(flushCache = Options.FlushCachePolicy.TRUE)
+    @Select("select forget_site(#{site})::text")
+    String forget(long site);
+
     @Select("select wrote(#{site}, #{account}, #{relation}, #{row})")
     boolean findWrote(long site, long account, String relation, String row);
 }

@@ -2,6 +2,7 @@ package app.chervil.server.account;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -22,8 +23,10 @@ class SignInDesk {
     }
 
     SignedIn admit(SignedIn who, HttpServletRequest request, HttpServletResponse response) {
-        if (request.getSession(false) != null) {
-            request.changeSessionId();
+        // A new session, not the old one under another id: a request still on its way would write the old id back.
+        @Nullable HttpSession before = request.getSession(false);
+        if (before != null) {
+            before.invalidate();
         }
         Authentication admitted = UsernamePasswordAuthenticationToken.authenticated(who, null, List.of());
         SecurityContext context = SecurityContextHolder.createEmptyContext();

@@ -117,6 +117,14 @@ public class SiteOperations {
                 .forEach(row -> sessions.endAll(row.id()));
     }
 
+    /** Takes away for good what was deleted thirty days ago; answers how many sites that were. */
+    @Transactional
+    public int forgetOverdue() {
+        List<Long> overdue = mapper.listOverdue(clock.instant().minus(GRACE));
+        overdue.forEach(mapper::forget);
+        return overdue.size();
+    }
+
     /**
      * Brings a deleted site back.
      *

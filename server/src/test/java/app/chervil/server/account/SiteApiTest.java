@@ -37,6 +37,9 @@ class SiteApiTest {
     TestSite site;
 
     @Autowired
+    SiteOperations sites;
+
+    @Autowired
     JdbcClient jdbc;
 
     private static int browsers;
@@ -237,6 +240,34 @@ class SiteApiTest {
         again.signIn(ada, PASSWORD).andExpect(jsonPath("$.places[0].deletedAt").exists());
         again.post("/api/own/sites/" + keeper.siteId() + "/return", "").andExpect(status().isNoContent());
         new Browser().signIn(ben, PASSWORD).andExpect(status().isOk());
+    }
+
+    @Test
+    void after_thirty_days_everything_of_it_is_gone_and_nothing_of_others() throws Exception {
+        SignedIn other = site.keeper();
+        site.canister(other, site.tank(other), "Stays", "2026-03-01");
+        site.canister(keeper, site.tank(keeper), "Weir", "2026-03-01");
+        desk.post("/api/site/deletion", "{\"name\": \"Tern House\"}").andExpect(status().isNoContent());
+        assertThat(sites.forgetOverdue()).isZero();
+        jdbc.sql("update site set deleted_at = deleted_at - interval '31 days' where id = ?")
+                .param(keeper.siteId())
+                .update();
+
+        desk.post("/api/own/sites/" + keeper.siteId() + "/return", "").andExpect(status().isNotFound());
+        assertThat(sites.forgetOverdue()).isEqualTo(1);
+
+        assertThat(jdbc.sql("""
+                        select table_name::text from information_schema.columns
+                        where table_schema = 'public' and column_name = 'site_id'""").query(String.class).list())
+                .hasSizeGreaterThan(40)
+                .allSatisfy(table -> assertThat(jdbc.sql("select count(*) from " + table + " where site_id = ?")
+                                .param(keeper.siteId())
+                                .query(Long.class)
+                                .single())
+                        .as(table)
+                        .isZero());
+        site.get(other, "/api/filters").andExpect(jsonPath("$[0].name").value("Stays"));
+        new Browser().signIn(ada, PASSWORD).andExpect(jsonPath("$.code").value("sign-in-failed"));
     }
 
     private long account(String login) throws Exception {

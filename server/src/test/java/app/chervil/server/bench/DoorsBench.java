@@ -138,7 +138,8 @@ public final class DoorsBench {
     private void walk(String who, Visitor visitor, Walker as) throws Exception {
         String before = snapshot();
         for (Operation operation : operations()) {
-            if (operation.least().equals("ANYBODY") || operation.path().matches("/api/(own/(place|sites)|site/|session/site).*")) {
+            if (operation.least().equals("ANYBODY")
+                    || operation.path().matches("/api/(own/(place|sites)|site/|session/site).*")) {
                 continue;
             }
             HttpResponse<String> answer = visitor.send(operation.method(), operation.filled(), operation.body());

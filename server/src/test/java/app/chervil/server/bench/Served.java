@@ -7,6 +7,8 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -16,6 +18,10 @@ final class Served implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofMinutes(3);
     private static final String LOGIN = "ada";
     private static final String PASSWORD = "a long enough password";
+
+    /** What the keeper signs in with. */
+    static final String SIGN_IN = """
+            {"login": "%s", "password": "%s"}""".formatted(LOGIN, PASSWORD);
 
     private final Process process;
     private final Path log;
@@ -35,12 +41,20 @@ final class Served implements AutoCloseable {
      * @param java command and flags, up to the jar
      */
     static Served start(List<String> java, Path jar, int port, Path log, boolean demo) throws Exception {
+        return start(java, jar, port, log, demo ? Map.of("CHERVIL_DEMO", "true") : Map.of());
+    }
+
+    /**
+     * Starts a server and waits until it answers.
+     *
+     * @param environment settings beside those of this process
+     */
+    static Served start(List<String> java, Path jar, int port, Path log, Map<String, String> environment)
+            throws Exception {
         List<String> command = new ArrayList<>(java);
         command.addAll(List.of("-jar", jar.toString()));
-        if (demo) {
-            command.add("--chervil.demo=true");
-        }
         ProcessBuilder builder = new ProcessBuilder(command);
+        builder.environment().putAll(environment);
         builder.environment().put("CHERVIL_PORT", Integer.toString(port));
         builder.redirectErrorStream(true).redirectOutput(log.toFile());
         Served served = new Served(builder.start(), log, port);
@@ -49,7 +63,7 @@ final class Served implements AutoCloseable {
             if (!served.process.isAlive() || Instant.now().isAfter(patient)) {
                 throw new IllegalStateException("the server did not start; see " + log);
             }
-            Thread.onSpinWait();
+            TimeUnit.MILLISECONDS.sleep(50);
         }
         return served;
     }
@@ -77,8 +91,7 @@ final class Served implements AutoCloseable {
     }
 
     void signIn() throws Exception {
-        ask("POST", "/api/session", """
-                {"login": "%s", "password": "%s"}""".formatted(LOGIN, PASSWORD));
+        ask("POST", "/api/session", SIGN_IN);
     }
 
     void enterDemo() throws Exception {

@@ -1,0 +1,319 @@
+package app.chervil.server.bench;
+
+import java.io.IOException;
+import java.net.http.HttpResponse;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicLong;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Kills the server, kills the database and cuts the connections between them while four people write, each retrying under the
+ * id it made; then proves that what was acknowledged is there, whole and once. Called by {@code ./chervil bench faults}.
+ */
+public final class FaultsBench {
+    private static final int WRITERS = 4;
+    private static final Duration PATIENCE = Duration.ofMinutes(2);
+    private static final String TANK = """
+            {"name": "Tank", "room": "", "netVolumeL": 220, "establishedOn": "2020-01-01",
+             "setting": {"water": "FRESH", "stocking": "NORMAL", "feeding": "NORMAL", "bacteriaHome": "MEDIA",
+                         "tapWater": "CHLORAMINE"},
+             "schools": {"opening": "CONDITION_LED", "sock": "CLARITY", "rinse": "TANK_WATER", "thoroughness": "LIGHT"}}""";
+
+    private static final String FILTER = """
+            {"name": "Weir", "kind": "CANISTER", "direction": "BOTTOM_UP", "rating": {"flowLph": 900},
+             "careFrom": "2024-01-01", "stages": [
+               {"kind": "PREFILTER_SPONGE", "label": "", "quantity": 1, "make": "WASHABLE", "bagged": false},
+               {"kind": "COARSE_FOAM", "label": "", "quantity": 1, "make": "WASHABLE", "bagged": false}]}""";
+
+    private enum Fault {
+        SERVER_KILLED,
+        DATABASE_KILLED,
+        CONNECTIONS_CUT
+    }
+
+    /** What is written, and how many rows of which table must then hold its id. */
+    private enum Kind {
+        SERVICE("service_task", "service_id", 1),
+        READINGS("reading", "id", 2),
+        WATER_CHANGE("water_change", "id", 1),
+        CHORE("chore_done", "id", 1),
+        CONDITION("condition_check", "id", 1),
+        GUIDED("guided_event", "id", 3);
+
+        private final String table;
+        private final String column;
+        private final int rows;
+
+        Kind(String table, String column, int rows) {
+            this.table = table;
+            this.column = column;
+            this.rows = rows;
+        }
+    }
+
+    private record Written(Kind kind, UUID id) {
+        /** Ids of its rows, which follow from the first. */
+        UUID id(int place) {
+            return new UUID(id.getMostSignificantBits(), id.getLeastSignificantBits() + place);
+        }
+    }
+
+    private final Map<String, String> options;
+    private final JsonMapper json = JsonMapper.builder().build();
+    private final Random random;
+    private final Cable cable;
+    private final List<Written> acknowledged = new ArrayList<>();
+    private final Map<Fault, Integer> faults = new EnumMap<>(Fault.class);
+    private final AtomicLong retries = new AtomicLong();
+    private Served server;
+    private long tank;
+    private long task;
+    private UUID guided;
+    private String step;
+
+    private FaultsBench(Map<String, String> options, Cable cable) {
+        this.options = options;
+        this.random = new Random(Long.parseLong(options.getOrDefault("seed", "1")));
+        this.cable = cable;
+    }
+
+    public static void main(String[] args) throws Exception {
+        Map<String, String> options = ServerBench.options(args);
+        int database = Integer.parseInt(options.get("db-port"));
+        try (Cable cable = new Cable(database)) {
+            boolean sound = new FaultsBench(options, cable).run();
+            System.exit(sound ? 0 : 1);
+        }
+    }
+
+    private boolean run() throws Exception {
+        int rounds = Integer.parseInt(options.getOrDefault("rounds", "20"));
+        server = start();
+        server.setUp();
+        fill();
+        for (int round = 1; round <= rounds; round++) {
+            round(Fault.values()[random.nextInt(Fault.values().length)]);
+            if (round % 10 == 0) {
+                System.out.printf(
+                        "%d rounds, %d writes acknowledged, %d tried again%n",
+                        round, acknowledged.size(), retries.get());
+            }
+        }
+        server.close();
+        faults.forEach((fault, times) ->
+                System.out.printf("%-20s %5d%n", fault.name().toLowerCase().replace('_', ' '), times));
+        int lost = 0;
+        try (Connection database = direct()) {
+            for (Written one : acknowledged) {
+                int rows = rows(database, one);
+                if (rows != one.kind().rows) {
+                    lost++;
+                    System.out.printf("%s %s: %d rows for %d%n", one.kind(), one.id(), rows, one.kind().rows);
+                }
+            }
+        }
+        System.out.printf(
+                "%d writes acknowledged, %d tried again, %d lost or doubled%n",
+                acknowledged.size(), retries.get(), lost);
+        return lost == 0 && acknowledged.size() > rounds;
+    }
+
+    private Served start() throws Exception {
+        return Served.start(
+                List.of("java"),
+                Path.of(options.get("jar")),
+                Integer.parseInt(options.get("port")),
+                Path.of(options.get("state")).resolve("app.log"),
+                Map.of("CHERVIL_DB_URL", "jdbc:postgresql://127.0.0.1:" + cable.port() + "/chervil"));
+    }
+
+    private void fill() throws Exception {
+        tank = json.readTree(server.ask("POST", "/api/tanks", TANK)).get("id").asLong();
+        JsonNode made = json.readTree(server.ask("POST", "/api/tanks/" + tank + "/filters", FILTER));
+        task = made.get("tasks").get(0).get("id").asLong();
+        guided = UUID.randomUUID();
+        String begun = server.ask("PUT", "/api/guided-services/" + guided, """
+            {"filterId": %d, "tasks": [%d], "chores": []}""".formatted(
+                        made.get("id").asLong(), task));
+        step = json.readTree(begun).get("steps").get(0).get("code").asString();
+    }
+
+    /** Four people write; in the midst of it something breaks, and is mended; they go on until each of their writes is in. */
+    private void round(Fault fault) throws Exception {
+        faults.merge(fault, 1, Integer::sum);
+        AtomicBoolean stop = new AtomicBoolean();
+        ExecutorService people = Executors.newFixedThreadPool(WRITERS);
+        List<Future<List<Written>>> work = new ArrayList<>();
+        for (int i = 0; i < WRITERS; i++) {
+            long seed = random.nextLong();
+            work.add(people.submit(() -> write(new Random(seed), stop)));
+        }
+        TimeUnit.MILLISECONDS.sleep(150 + random.nextInt(850));
+        breakAndMend(fault);
+        TimeUnit.MILLISECONDS.sleep(300);
+        stop.set(true);
+        for (Future<List<Written>> one : work) {
+            acknowledged.addAll(one.get());
+        }
+        people.shutdown();
+    }
+
+    private void breakAndMend(Fault fault) throws Exception {
+        switch (fault) {
+            case SERVER_KILLED -> {
+                server.kill();
+                server = start();
+            }
+            case DATABASE_KILLED -> {
+                command("db-kill");
+                TimeUnit.MILLISECONDS.sleep(random.nextInt(1500));
+                command("db-start");
+            }
+            case CONNECTIONS_CUT -> cable.cut();
+        }
+    }
+
+    private void command(String which) throws IOException, InterruptedException {
+        Process process =
+                new ProcessBuilder("bash", "-c", options.get(which)).inheritIO().start();
+        if (process.waitFor() != 0) {
+            throw new IOException(which + " did not work");
+        }
+    }
+
+    private List<Written> write(Random mine, AtomicBoolean stop) throws Exception {
+        Visitor visitor = server.visitor();
+        List<Written> kept = new ArrayList<>();
+        while (!stop.get()) {
+            Kind kind = Kind.values()[mine.nextInt(Kind.values().length)];
+            Written one =
+                    new Written(kind, new UUID(mine.nextLong() & ~0xF000L | 0x4000L, mine.nextLong() >>> 2 | 1L << 63));
+            until(visitor, one);
+            kept.add(one);
+            TimeUnit.MILLISECONDS.sleep(mine.nextInt(30));
+        }
+        return kept;
+    }
+
+    /** Sends a write again and again under the same id until it is acknowledged. */
+    private void until(Visitor visitor, Written one) throws Exception {
+        Instant patient = Instant.now().plus(PATIENCE);
+        while (true) {
+            try {
+                if (sent(visitor, one)) {
+                    return;
+                }
+            } catch (IOException away) {
+                // Nobody answered; it may be in or not.
+            }
+            retries.incrementAndGet();
+            if (Instant.now().isAfter(patient)) {
+                throw new IllegalStateException(one + " was not taken within two minutes");
+            }
+            TimeUnit.MILLISECONDS.sleep(100);
+        }
+    }
+
+    private boolean sent(Visitor visitor, Written one) throws Exception {
+        if (visitor.cookie("chervil_session").isEmpty()) {
+            visitor.send("GET", "/api/session", "");
+            visitor.send("POST", "/api/session", Served.SIGN_IN);
+        }
+        for (Request request : requests(one)) {
+            HttpResponse<String> answer = visitor.send(request.method(), request.path(), request.body());
+            int status = answer.statusCode();
+            if (status >= 400 && status != 401 && status != 429 && status < 500) {
+                throw new IllegalStateException(request + ": " + status + " " + answer.body());
+            }
+            if (status >= 300) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private List<Request> requests(Written one) {
+        UUID id = one.id();
+        return switch (one.kind()) {
+            case SERVICE -> List.of(request("PUT", "/api/services/" + id, """
+                {"tankId": %d, "doneOn": "%s", "doneBy": "Ada", "minutes": 5, "note": "", "flows": [],
+                 "tasks": [{"taskId": %d, "finding": "LIGHT"}]}""".formatted(tank, day(id), task)));
+            case READINGS ->
+                List.of(request("POST", "/api/tanks/" + tank + "/readings", """
+                {"takenAt": "%s", "moment": "PLAIN", "confirmed": true, "values": [
+                  {"id": "%s", "parameter": "NITRATE", "amount": 20, "belowDetection": false, "early": false, "method": ""},
+                  {"id": "%s", "parameter": "PH", "amount": 7.2, "belowDetection": false, "early": false, "method": ""}]}""".formatted(fixed(id), id, one.id(1))));
+            case WATER_CHANGE ->
+                List.of(request("PUT", "/api/tanks/" + tank + "/water-changes/" + id, """
+                {"changedAt": "%s", "litres": 40, "bucketLitres": 0, "note": ""}""".formatted(fixed(id))));
+            case CHORE -> List.of(request("PUT", "/api/chores-done/" + id, """
+                {"tankId": %d, "kind": "LIGHTS_AND_COVERS", "doneOn": "%s"}""".formatted(tank, day(id))));
+            case CONDITION -> List.of(request("PUT", "/api/tanks/" + tank + "/condition-checks/" + id, """
+                {"amiss": [], "note": ""}"""));
+            case GUIDED -> List.of(request("POST", "/api/guided-services/" + guided + "/events", events(one)));
+        };
+    }
+
+    private static Request request(String method, String path, String body) {
+        return new Request(method, path, body);
+    }
+
+    private record Request(String method, String path, String body) {}
+
+    private String events(Written one) {
+        StringBuilder all = new StringBuilder();
+        for (int i = 0; i < Kind.GUIDED.rows; i++) {
+            all.append(i == 0 ? "" : ",")
+                    .append("""
+                {"id": "%s", "step": "%s", "kind": "%s", "value": "", "happenedAt": "%s"}""".formatted(one.id(i), step, i % 2 == 0 ? "DONE" : "UNDONE", fixed(one.id())));
+        }
+        return "{\"events\": [" + all + "]}";
+    }
+
+    /** A time that is the same whenever this is sent. */
+    private static Instant fixed(UUID id) {
+        return Instant.parse("2026-01-01T00:00:00Z")
+                .plusSeconds(Math.floorMod(id.getLeastSignificantBits(), 8_000_000));
+    }
+
+    private static java.time.LocalDate day(UUID id) {
+        return fixed(id).atZone(java.time.ZoneOffset.UTC).toLocalDate();
+    }
+
+    private Connection direct() throws SQLException {
+        return DriverManager.getConnection(
+                options.get("db-url"), System.getenv("CHERVIL_DB_USER"), System.getenv("CHERVIL_DB_PASSWORD"));
+    }
+
+    private static int rows(Connection database, Written one) throws SQLException {
+        String query = "select count(*) from " + one.kind().table + " where " + one.kind().column + " = any (?)";
+        UUID[] ids = new UUID[one.kind().rows];
+        java.util.Arrays.setAll(ids, one::id);
+        try (PreparedStatement asked = database.prepareStatement(query)) {
+            asked.setArray(1, database.createArrayOf("uuid", ids));
+            try (ResultSet found = asked.executeQuery()) {
+                found.next();
+                return found.getInt(1);
+            }
+        }
+    }
+}
