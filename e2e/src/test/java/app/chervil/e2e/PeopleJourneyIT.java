@@ -119,16 +119,10 @@ class PeopleJourneyIT extends InTheDemo {
         assertThat(keeper.link("Add the first tank")).isVisible();
 
         keeper.go("/you");
-        page.getByRole(AriaRole.BUTTON)
-                .filter(new Locator.FilterOptions().setHasText("Go there"))
-                .click();
-        page.waitForURL(server.url("/"));
+        goThere(page);
         assertThat(page.getByRole(AriaRole.ARTICLE).first()).isVisible();
         keeper.go("/you");
-        page.getByRole(AriaRole.BUTTON)
-                .filter(new Locator.FilterOptions().setHasText("Go there"))
-                .click();
-        page.waitForURL(server.url("/"));
+        goThere(page);
         keeper.go("/you");
         keeper.button("Delete Club tanks").click();
         page.getByLabel("To be sure, type Club tanks").fill("Club tanks");
@@ -136,5 +130,14 @@ class PeopleJourneyIT extends InTheDemo {
         assertThat(page.getByText("This site was deleted.")).isVisible();
         keeper.button("Bring it back").click();
         assertThat(page.getByText("This site was deleted.")).hasCount(0);
+        goThere(page);
+    }
+
+    /** From one of two sites to the other. */
+    private static void goThere(Page page) {
+        page.getByRole(AriaRole.BUTTON)
+                .filter(new Locator.FilterOptions().setHasText("Go there"))
+                .click();
+        page.waitForURL(server.url("/"));
     }
 }

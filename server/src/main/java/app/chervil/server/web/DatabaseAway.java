@@ -17,6 +17,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.CannotGetJdbcConnectionException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /** Says that the database is away, wherever that came to light: with the session, in an operation, at its end. */
@@ -45,12 +46,13 @@ class DatabaseAway extends OncePerRequestFilter {
         }
     }
 
-    /** Whether a failure comes from a connection that could not be had, or was cut. */
+    /** Whether a failure comes from a connection that could not be had, or was cut, also while something was taken back. */
     static boolean isAway(Throwable failure) {
         for (@Nullable Throwable cause = failure; cause != null; cause = cause.getCause()) {
             if (cause instanceof CannotGetJdbcConnectionException
                     || cause instanceof CannotCreateTransactionException
                     || cause instanceof DataAccessResourceFailureException
+                    || cause instanceof TransactionSystemException
                     || cause instanceof SQLTransientConnectionException
                     || cause instanceof SQLNonTransientConnectionException
                     || (cause instanceof java.sql.SQLException sql && cutOff(sql.getSQLState()))) {

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
@@ -84,6 +85,8 @@ public final class FaultsBench {
     private final List<Written> acknowledged = new ArrayList<>();
     private final Map<Fault, Integer> faults = new EnumMap<>(Fault.class);
     private final AtomicLong retries = new AtomicLong();
+    private final Map<String, Integer> refusals = new ConcurrentSkipListMap<>();
+    private final List<Visitor> visitors = new ArrayList<>();
     private Served server;
     private long tank;
     private long task;
@@ -110,6 +113,9 @@ public final class FaultsBench {
         server = start();
         server.setUp();
         fill();
+        for (int i = 0; i < WRITERS; i++) {
+            visitors.add(server.visitor());
+        }
         for (int round = 1; round <= rounds; round++) {
             round(Fault.values()[random.nextInt(Fault.values().length)]);
             if (round % 10 == 0) {
@@ -121,6 +127,7 @@ public final class FaultsBench {
         server.close();
         faults.forEach((fault, times) ->
                 System.out.printf("%-20s %5d%n", fault.name().toLowerCase().replace('_', ' '), times));
+        refusals.forEach((what, times) -> System.out.printf("answered %-24s %5d%n", what, times));
         int lost = 0;
         try (Connection database = direct()) {
             for (Written one : acknowledged) {
@@ -134,7 +141,8 @@ public final class FaultsBench {
         System.out.printf(
                 "%d writes acknowledged, %d tried again, %d lost or doubled%n",
                 acknowledged.size(), retries.get(), lost);
-        return lost == 0 && acknowledged.size() > rounds;
+        boolean failed = refusals.keySet().stream().anyMatch(what -> what.startsWith("500"));
+        return lost == 0 && !failed && acknowledged.size() > rounds;
     }
 
     private Served start() throws Exception {
@@ -154,7 +162,7 @@ public final class FaultsBench {
         String begun = server.ask("PUT", "/api/guided-services/" + guided, """
             {"filterId": %d, "tasks": [%d], "chores": []}""".formatted(
                         made.get("id").asLong(), task));
-        step = json.readTree(begun).get("steps").get(0).get("code").asString();
+        step = json.readTree(begun).get("steps").get(0).get("id").asString();
     }
 
     /** Four people write; in the midst of it something breaks, and is mended; they go on until each of their writes is in. */
@@ -165,11 +173,12 @@ public final class FaultsBench {
         List<Future<List<Written>>> work = new ArrayList<>();
         for (int i = 0; i < WRITERS; i++) {
             long seed = random.nextLong();
-            work.add(people.submit(() -> write(new Random(seed), stop)));
+            Visitor visitor = visitors.get(i);
+            work.add(people.submit(() -> write(visitor, new Random(seed), stop)));
         }
         TimeUnit.MILLISECONDS.sleep(150 + random.nextInt(850));
         breakAndMend(fault);
-        TimeUnit.MILLISECONDS.sleep(300);
+        TimeUnit.MILLISECONDS.sleep(700);
         stop.set(true);
         for (Future<List<Written>> one : work) {
             acknowledged.addAll(one.get());
@@ -200,8 +209,7 @@ public final class FaultsBench {
         }
     }
 
-    private List<Written> write(Random mine, AtomicBoolean stop) throws Exception {
-        Visitor visitor = server.visitor();
+    private List<Written> write(Visitor visitor, Random mine, AtomicBoolean stop) throws Exception {
         List<Written> kept = new ArrayList<>();
         while (!stop.get()) {
             Kind kind = Kind.values()[mine.nextInt(Kind.values().length)];
@@ -245,6 +253,7 @@ public final class FaultsBench {
                 throw new IllegalStateException(request + ": " + status + " " + answer.body());
             }
             if (status >= 300) {
+                refusals.merge(status + " " + one.kind(), 1, Integer::sum);
                 return false;
             }
         }

@@ -15,6 +15,7 @@ import org.springframework.jdbc.CannotGetJdbcConnectionException;
 import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionSystemException;
 
 class DatabaseAwayTest {
     private final MockHttpServletResponse response = new MockHttpServletResponse();
@@ -23,6 +24,7 @@ class DatabaseAwayTest {
         return Stream.of(
                 new CannotCreateTransactionException("no connection"),
                 new CannotGetJdbcConnectionException("no connection"),
+                new TransactionSystemException("JDBC rollback failed", new SQLException("Connection is closed")),
                 new IllegalStateException(new SQLTransientConnectionException("timed out")),
                 new ServletException(new RuntimeException(new SQLException("cut", "57P01"))),
                 new RuntimeException(new SQLException("gone", "08006")),
