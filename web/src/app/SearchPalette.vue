@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, useTemplateRef } from 'vue'
+import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRouter, type RouteLocationRaw } from 'vue-router'
 import { useSiteFilters } from '@/features/filter'
 import { useStores } from '@/features/stock'
@@ -15,7 +15,7 @@ const tanks = useTanks()
 const filters = useSiteFilters()
 const stores = useStores()
 const wanted = ref('')
-const input = useTemplateRef<{ focus: () => void }>('input')
+const input = useTemplateRef<{ focus: () => void; getData: (letters: string) => Promise<void> }>('input')
 
 const all = computed((): Findable[] => {
   const nameOf = (id: number) => tanks.data.value?.find((tank) => tank.id === id)?.tank.name ?? ''
@@ -54,6 +54,9 @@ const all = computed((): Findable[] => {
     })),
   ]
 })
+
+/** What is known may come after the first letters were typed. */
+watch(all, () => wanted.value && void input.value?.getData(wanted.value))
 
 /** The dialog takes the focus as it opens; the field has it after. */
 onMounted(() => setTimeout(() => input.value?.focus(), 100))

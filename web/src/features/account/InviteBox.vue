@@ -75,7 +75,7 @@ async function make() {
       what="the invitations"
       @retry="invitations.refetch()"
     >
-      <ul v-if="invitations.data.value?.length" class="open">
+      <ul v-if="invitations.data.value?.length" class="open lines">
         <li v-for="one in invitations.data.value" :key="one.mark">
           <span>
             {{ one.note || 'Somebody' }}, as {{ roleWord(one.role) }}
@@ -112,14 +112,5 @@ form {
 .link {
   font-family: var(--mono);
   overflow-wrap: anywhere;
-}
-
-.open li {
-  display: flex;
-  gap: var(--gap-3);
-  justify-content: space-between;
-  align-items: center;
-  min-height: 48px;
-  border-bottom: 1px solid var(--hair);
 }
 </style>

@@ -2,6 +2,7 @@
 import { computed, reactive } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import TextField from '@/shared/components/TextField.vue'
+import NewPasswordField from './NewPasswordField.vue'
 import { errorsWithin, useSending } from '@/shared/form'
 import { useJoin, useOffer, useSession } from './queries'
 import { roleWord } from './rights'
@@ -38,7 +39,7 @@ const accept = (asNew: boolean) =>
           <el-button type="primary" :loading="sending" @click="accept(false)">Join as {{ known }}</el-button>
           <p class="quiet">If that is not you, sign out first and open the link again.</p>
         </template>
-        <form v-else novalidate @submit.prevent="accept(true)">
+        <form v-else class="short-form" novalidate @submit.prevent="accept(true)">
           <TextField v-model="person.name" label="Your name" name="person.name" :error="field.name" />
           <TextField
             v-model="person.login"
@@ -48,15 +49,7 @@ const accept = (asNew: boolean) =>
             hint="Letters a to z, digits, and . _ @ + -"
             :error="field.login"
           />
-          <TextField
-            v-model="person.password"
-            label="Password"
-            name="person.password"
-            type="password"
-            autocomplete="new-password"
-            hint="At least 10 characters; four or five unrelated words make a good one"
-            :error="field.password"
-          />
+          <NewPasswordField v-model="person.password" name="person.password" :error="field.password" />
           <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
           <el-button type="primary" native-type="submit" :loading="sending">Join</el-button>
           <p class="quiet">
@@ -68,12 +61,3 @@ const accept = (asNew: boolean) =>
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: var(--gap-3);
-  max-width: 420px;
-  margin-top: var(--gap-3);
-}
-</style>

@@ -49,7 +49,7 @@ const ACTION = { leave: 'Leave', delete: 'Delete', found: 'Make the site' }
 <template>
   <section>
     <h2>Your sites</h2>
-    <ul class="sites">
+    <ul class="sites lines">
       <li v-for="place in places" :key="place.siteId">
         <span>
           <strong>{{ place.name }}</strong> <span class="quiet">{{ roleWord(place.role) }}</span>
@@ -62,6 +62,10 @@ const ACTION = { leave: 'Leave', delete: 'Delete', found: 'Make the site' }
       </li>
     </ul>
     <p v-if="trouble && !asking" class="trouble" role="alert">{{ trouble }}</p>
+    <p v-if="session?.role === 'KEEPER'">
+      <a href="/api/archive.zip" download>Download everything of {{ session.siteName }}</a>
+      <span class="quiet">, in open formats, photos too</span>
+    </p>
     <el-button type="primary" text @click="ask('found')">Another site</el-button>
     <el-button type="primary" text @click="ask('leave')">Leave {{ session?.siteName }}</el-button>
     <el-button v-if="session?.role === 'KEEPER'" type="danger" text @click="ask('delete')">
@@ -80,7 +84,8 @@ const ACTION = { leave: 'Leave', delete: 'Delete', found: 'Make the site' }
         <template v-else-if="asking === 'delete'">
           <p>
             Everybody but keepers is out at once. You can bring it back for thirty days; then everything is
-            gone for good. Make a backup first: <code>./chervil backup FILE</code>
+            gone for good. Take it with you first:
+            <a href="/api/archive.zip" download>download everything</a>.
           </p>
           <TextField
             v-model="name"
@@ -119,15 +124,6 @@ const ACTION = { leave: 'Leave', delete: 'Delete', found: 'Make the site' }
 <style scoped>
 section {
   margin: var(--gap-4) 0 var(--gap-5);
-}
-
-.sites li {
-  display: flex;
-  gap: var(--gap-3);
-  justify-content: space-between;
-  align-items: center;
-  min-height: 52px;
-  border-bottom: 1px solid var(--hair);
 }
 
 form {

@@ -2,6 +2,7 @@
 import { reactive, ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import TextField from '@/shared/components/TextField.vue'
+import NewPasswordField from './NewPasswordField.vue'
 import { momentWords } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import OwnSites from './OwnSites.vue'
@@ -37,7 +38,7 @@ async function changePassword() {
         what="your sessions"
         @retry="sessions.refetch()"
       >
-        <ul class="sessions">
+        <ul class="sessions lines">
           <li v-for="one in sessions.data.value" :key="one.mark">
             <span>
               <strong>{{ one.here ? 'Here' : one.device.replace(/^a/, 'A') }}</strong>
@@ -59,7 +60,7 @@ async function changePassword() {
     </section>
     <section>
       <h2>Password</h2>
-      <form novalidate @submit.prevent="changePassword">
+      <form class="short-form" novalidate @submit.prevent="changePassword">
         <TextField
           v-model="form.present"
           label="Present password"
@@ -68,15 +69,7 @@ async function changePassword() {
           autocomplete="current-password"
           :error="errors.present"
         />
-        <TextField
-          v-model="form.wanted"
-          label="New password"
-          name="wanted"
-          type="password"
-          autocomplete="new-password"
-          hint="At least 10 characters; four or five unrelated words make a good one"
-          :error="errors.wanted"
-        />
+        <NewPasswordField v-model="form.wanted" label="New password" name="wanted" :error="errors.wanted" />
         <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
         <p v-if="said" role="status">Changed. You are signed out everywhere else.</p>
         <el-button native-type="submit" :loading="sending">Change the password</el-button>
@@ -96,20 +89,5 @@ h2 {
 
 .sessions .el-button {
   flex: none;
-}
-
-.sessions li {
-  display: flex;
-  gap: var(--gap-3);
-  justify-content: space-between;
-  align-items: center;
-  min-height: 48px;
-  border-bottom: 1px solid var(--hair);
-}
-
-form {
-  display: grid;
-  gap: var(--gap-3);
-  max-width: 420px;
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { reactive } from 'vue'
 import TextField from '@/shared/components/TextField.vue'
+import NewPasswordField from './NewPasswordField.vue'
 import { useSending } from '@/shared/form'
 import { useRecover } from './queries'
 
@@ -19,7 +20,7 @@ const choose = () => send(() => recover.mutateAsync({ ...form }))
       A keeper makes the code under People. Keepers themselves get one where Chervil runs:
       <code>./chervil recover NAME</code>
     </p>
-    <form novalidate @submit.prevent="choose">
+    <form class="short-form" novalidate @submit.prevent="choose">
       <TextField
         v-model="form.code"
         label="Code"
@@ -27,13 +28,10 @@ const choose = () => send(() => recover.mutateAsync({ ...form }))
         hint="With or without dashes"
         :error="errors.code"
       />
-      <TextField
+      <NewPasswordField
         v-model="form.password"
         label="New password"
         name="password"
-        type="password"
-        autocomplete="new-password"
-        hint="At least 10 characters; four or five unrelated words make a good one"
         :error="errors.password"
       />
       <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
@@ -42,12 +40,3 @@ const choose = () => send(() => recover.mutateAsync({ ...form }))
     </form>
   </main>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: var(--gap-3);
-  max-width: 420px;
-  margin-top: var(--gap-3);
-}
-</style>

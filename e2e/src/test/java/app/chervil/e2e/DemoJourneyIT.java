@@ -283,13 +283,17 @@ class DemoJourneyIT extends InTheDemo {
     }
 
     @Test
-    void a_helper_sees_no_way_to_delete() {
+    void a_helper_sees_no_way_to_change_or_delete_a_tank() {
         keeper.close();
         keeper = new Keeper(server);
         keeper.enterDemoAs("Osei");
+        keeper.go("/tanks/2");
+        assertThat(keeper.link("Log a service")).isVisible();
+        assertThat(keeper.page().locator(".actions a", new Page.LocatorOptions().setHasText("Change")))
+                .hasCount(0);
         keeper.go("/tanks/2/edit");
 
-        assertThat(keeper.button("Save")).isVisible();
+        assertThat(keeper.heading("This is for keepers")).isVisible();
         assertThat(keeper.button("Delete tank…")).hasCount(0);
     }
 

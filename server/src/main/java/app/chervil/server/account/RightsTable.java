@@ -45,6 +45,7 @@ final class RightsTable {
             put("/api/units", KEEPER, "changed the units"),
             ask("/api/backup", KEEPER),
             ask("/api/house", KEEPER),
+            ask("/api/archive.zip", KEEPER),
             // What is known everywhere
             ask("/api/vocabulary", VIEWER),
             ask("/api/engine-facts", VIEWER),

@@ -1,13 +1,11 @@
 package app.chervil.server.account;
 
 import java.time.Duration;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.BadCredentialsException;
-import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.CsrfConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
@@ -37,21 +35,6 @@ class SecuritySetup {
                 .csrf(CsrfConfigurer::spa)
                 .exceptionHandling(refusals ->
                         refusals.authenticationEntryPoint(Refusals::nobody).accessDeniedHandler(Refusals::denied))
-                .build();
-    }
-
-    /** Health and metrics, for this machine and for whoever has the token. */
-    @Bean
-    @Order(2)
-    SecurityFilterChain monitoring(HttpSecurity http, @Value("${chervil.monitor-token:}") String token) {
-        return headers(http)
-                .securityMatcher("/manage/**")
-                .authorizeHttpRequests(requests -> requests.anyRequest()
-                        .access((asking, context) ->
-                                new AuthorizationDecision(Monitor.may(context.getRequest(), token))))
-                .csrf(csrf -> csrf.disable())
-                .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
-                .exceptionHandling(refusals -> refusals.authenticationEntryPoint(Refusals::nobody))
                 .build();
     }
 

@@ -1,10 +1,12 @@
 package app.chervil.server.web;
 
+import app.chervil.server.problem.Problems;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.sql.SQLException;
 import java.sql.SQLNonTransientConnectionException;
 import java.sql.SQLTransientConnectionException;
 import org.jspecify.annotations.Nullable;
@@ -20,10 +22,16 @@ import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Says that the database is away, wherever that came to light: with the session, in an operation, at its end. */
+/**
+ * Says that the database is away, or that its disk is full, wherever that came to light: with the session, in an operation, at
+ * its end.
+ */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 10)
 class DatabaseAway extends OncePerRequestFilter {
+    /** The state of PostgreSQL where its disk is full. */
+    private static final String FULL = "53100";
+
     private static final Logger LOG = LoggerFactory.getLogger(DatabaseAway.class);
 
     @Override
@@ -32,11 +40,20 @@ class DatabaseAway extends OncePerRequestFilter {
         try {
             chain.doFilter(request, response);
         } catch (RuntimeException | ServletException failure) {
-            if (!isAway(failure) || response.isCommitted()) {
+            boolean full = has(failure, FULL);
+            if ((!full && !isAway(failure)) || response.isCommitted()) {
                 throw failure;
             }
-            LOG.warn("The database is away: {}", failure.getMessage());
+            LOG.warn("{}: {}", full ? "The disk is full" : "The database is away", failure.getMessage());
             response.reset();
+            if (full) {
+                Problems.write(
+                        response,
+                        HttpStatus.INSUFFICIENT_STORAGE,
+                        "disk-full",
+                        "There is no room left where Chervil keeps its records, so this was not stored. Make room, then try again.");
+                return;
+            }
             response.setHeader("Retry-After", "5");
             Problems.write(
                     response,
@@ -55,15 +72,28 @@ class DatabaseAway extends OncePerRequestFilter {
                     || cause instanceof TransactionSystemException
                     || cause instanceof SQLTransientConnectionException
                     || cause instanceof SQLNonTransientConnectionException
-                    || (cause instanceof java.sql.SQLException sql && cutOff(sql.getSQLState()))) {
+                    || (cause instanceof SQLException sql && cutOff(sql.getSQLState()))) {
                 return true;
             }
         }
         return false;
     }
 
-    /** States of connections (08), of a server that shuts down (57P), and of one that only reads (25006). */
+    private static boolean has(Throwable failure, String state) {
+        for (@Nullable Throwable cause = failure; cause != null; cause = cause.getCause()) {
+            if (cause instanceof SQLException sql && state.equals(sql.getSQLState())) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** States of connections (08, 53300), of a server that shuts down (57P), and of one that only reads (25006). */
     private static boolean cutOff(@Nullable String state) {
-        return state != null && (state.startsWith("08") || state.startsWith("57P") || state.equals("25006"));
+        return state != null
+                && (state.startsWith("08")
+                        || state.startsWith("57P")
+                        || state.equals("53300")
+                        || state.equals("25006"));
     }
 }

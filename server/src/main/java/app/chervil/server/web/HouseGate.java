@@ -1,5 +1,6 @@
 package app.chervil.server.web;
 
+import app.chervil.server.problem.Problems;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;

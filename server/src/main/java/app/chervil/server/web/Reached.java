@@ -13,7 +13,7 @@ import org.springframework.stereotype.Component;
 
 /** By which names the server may be called, and from where. */
 @Component
-class Reached {
+public class Reached {
     private static final Set<String> LOOPBACK = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
 
     private final Set<String> names = new HashSet<>(LOOPBACK);
@@ -47,8 +47,13 @@ class Reached {
         return names.contains(host.toLowerCase(Locale.ROOT));
     }
 
+    /** Whether a name is this machine's own for itself. */
+    public static boolean loopback(String name) {
+        return LOOPBACK.contains(name);
+    }
+
     /** Whether who asks sits on this machine. */
-    static boolean fromHere(String address) {
+    public static boolean fromHere(String address) {
         try {
             return InetAddress.getByName(address).isLoopbackAddress();
         } catch (UnknownHostException nowhere) {

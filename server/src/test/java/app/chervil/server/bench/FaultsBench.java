@@ -48,7 +48,11 @@ public final class FaultsBench {
     private enum Fault {
         SERVER_KILLED,
         DATABASE_KILLED,
-        CONNECTIONS_CUT
+        CONNECTIONS_CUT,
+        /** The primary is lost for good and its standby promoted. */
+        PRIMARY_LOST;
+
+        private static final List<Fault> USUAL = List.of(SERVER_KILLED, DATABASE_KILLED, CONNECTIONS_CUT);
     }
 
     /** What is written, and how many rows of which table must then hold its id. */
@@ -109,15 +113,26 @@ public final class FaultsBench {
     }
 
     private boolean run() throws Exception {
-        int rounds = Integer.parseInt(options.getOrDefault("rounds", "20"));
-        server = start();
+        boolean failover = options.containsKey("standby-promote");
+        int rounds = failover ? 0 : Integer.parseInt(options.getOrDefault("rounds", "20"));
+        server = start(Integer.parseInt(options.get("port")));
         server.setUp();
         fill();
+        Served second = failover ? start(Integer.parseInt(options.get("second-port"))) : server;
         for (int i = 0; i < WRITERS; i++) {
-            visitors.add(server.visitor());
+            visitors.add((i % 2 == 0 ? server : second).visitor());
+        }
+        if (failover) {
+            command("standby-bind");
+            System.out.printf("saving a service, median: %.1f ms with the standby in step, ", medianMs());
+            command("standby-free");
+            System.out.printf("%.1f ms without%n", medianMs());
+            command("standby-bind");
+            round(Fault.PRIMARY_LOST);
+            second.close();
         }
         for (int round = 1; round <= rounds; round++) {
-            round(Fault.values()[random.nextInt(Fault.values().length)]);
+            round(Fault.USUAL.get(random.nextInt(Fault.USUAL.size())));
             if (round % 10 == 0) {
                 System.out.printf(
                         "%d rounds, %d writes acknowledged, %d tried again%n",
@@ -142,16 +157,34 @@ public final class FaultsBench {
                 "%d writes acknowledged, %d tried again, %d lost or doubled%n",
                 acknowledged.size(), retries.get(), lost);
         boolean failed = refusals.keySet().stream().anyMatch(what -> what.startsWith("500"));
-        return lost == 0 && !failed && acknowledged.size() > rounds;
+        return lost == 0 && !failed && acknowledged.size() > Math.max(rounds, 60);
     }
 
-    private Served start() throws Exception {
+    private Served start(int port) throws Exception {
+        String hosts = "127.0.0.1:" + cable.port();
+        if (options.containsKey("standby-port")) {
+            hosts = "127.0.0.1:" + options.get("db-port") + ",127.0.0.1:" + options.get("standby-port");
+        }
         return Served.start(
                 List.of("java"),
                 Path.of(options.get("jar")),
-                Integer.parseInt(options.get("port")),
-                Path.of(options.get("state")).resolve("app.log"),
-                Map.of("CHERVIL_DB_URL", "jdbc:postgresql://127.0.0.1:" + cable.port() + "/chervil"));
+                port,
+                Path.of(options.get("state"))
+                        .resolve(port == Integer.parseInt(options.get("port")) ? "app.log" : "second.log"),
+                Map.of("CHERVIL_DB_URL", "jdbc:postgresql://" + hosts + "/chervil"));
+    }
+
+    private double medianMs() throws Exception {
+        List<Double> times = new ArrayList<>();
+        for (int i = 0; i < 60; i++) {
+            Written one = new Written(Kind.SERVICE, new UUID(random.nextLong(), random.nextLong()));
+            Instant before = Instant.now();
+            until(visitors.get(0), one);
+            times.add(Duration.between(before, Instant.now()).toNanos() / 1e6);
+            acknowledged.add(one);
+        }
+        times.sort(null);
+        return times.get(times.size() / 2);
     }
 
     private void fill() throws Exception {
@@ -190,7 +223,7 @@ public final class FaultsBench {
         switch (fault) {
             case SERVER_KILLED -> {
                 server.kill();
-                server = start();
+                server = start(Integer.parseInt(options.get("port")));
             }
             case DATABASE_KILLED -> {
                 command("db-kill");
@@ -198,6 +231,18 @@ public final class FaultsBench {
                 command("db-start");
             }
             case CONNECTIONS_CUT -> cable.cut();
+            case PRIMARY_LOST -> {
+                command("db-kill");
+                Instant lost = Instant.now();
+                command("standby-promote");
+                while (server.visitor().send("GET", "/api/session", "").statusCode() != 200) {
+                    TimeUnit.MILLISECONDS.sleep(50);
+                }
+                System.out.printf(
+                        "questions answered again %.1f s after the primary was lost%n",
+                        Duration.between(lost, Instant.now()).toMillis() / 1000.0);
+                TimeUnit.SECONDS.sleep(3);
+            }
         }
     }
 
@@ -310,7 +355,9 @@ public final class FaultsBench {
 
     private Connection direct() throws SQLException {
         return DriverManager.getConnection(
-                options.get("db-url"), System.getenv("CHERVIL_DB_USER"), System.getenv("CHERVIL_DB_PASSWORD"));
+                options.getOrDefault("standby-url", options.get("db-url")),
+                System.getenv("CHERVIL_DB_USER"),
+                System.getenv("CHERVIL_DB_PASSWORD"));
     }
 
     private static int rows(Connection database, Written one) throws SQLException {

@@ -47,6 +47,14 @@ class DatabaseAwayTest {
     }
 
     @Test
+    void a_full_disk_is_said_to_be_full() throws Exception {
+        answer(new IllegalStateException(new SQLException("could not extend file", "53100")));
+
+        assertThat(response.getStatus()).isEqualTo(507);
+        assertThat(response.getContentAsString()).contains("\"code\":\"disk-full\"", "was not stored");
+    }
+
+    @Test
     void what_went_wrong_otherwise_is_not_said_to_be_that() {
         RuntimeException other = new RuntimeException(new SQLException("twice", "23505"));
 

@@ -1,4 +1,4 @@
-package app.chervil.server.web;
+package app.chervil.server.problem;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -6,10 +6,12 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 
 /** Problem documents of refusals that come before any operation was found. */
-final class Problems {
+public final class Problems {
     private Problems() {}
 
-    static void write(HttpServletResponse response, HttpStatus status, String code, String detail) throws IOException {
+    /** Refuses a request in the one form there is. */
+    public static void write(HttpServletResponse response, HttpStatus status, String code, String detail)
+            throws IOException {
         response.setStatus(status.value());
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
         response.setCharacterEncoding("UTF-8");

@@ -1,4 +1,4 @@
-package app.chervil.server.account;
+package app.chervil.server.upkeep;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

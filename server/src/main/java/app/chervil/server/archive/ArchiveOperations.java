@@ -1,0 +1,223 @@
+package app.chervil.server.archive;
+
+import app.chervil.server.account.AccountOperations;
+import app.chervil.server.account.SignedIn;
+import app.chervil.server.archive.ArchiveMapper.Column;
+import app.chervil.server.calendar.CalendarOperations;
+import app.chervil.server.tank.TankOperations;
+import app.chervil.server.water.TransferOperations;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.OutputStreamWriter;
+import java.io.UncheckedIOException;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.apache.ibatis.cursor.Cursor;
+import org.jspecify.annotations.Nullable;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Isolation;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * A whole site as one ZIP: each table as JSON Lines with a JSON Schema, services and readings as CSV, photos, the plan as a
+ * calendar, and a text that says what is what. All of it is of one and the same moment.
+ */
+@Service
+public class ArchiveOperations {
+    /** What is worked out from the rest, and what opens doors. */
+    static final Set<String> LEFT_OUT = Set.of(
+            "door",
+            "pass",
+            "calendar_feed",
+            "site_revision",
+            "tank_revision",
+            "plan",
+            "plan_visit",
+            "plan_change",
+            "future_run");
+
+    private final ArchiveMapper mapper;
+    private final AccountOperations accounts;
+    private final TankOperations tanks;
+    private final TransferOperations readings;
+    private final CalendarOperations calendars;
+    private final Clock clock;
+    private final JsonMapper json = JsonMapper.builder().build();
+
+    ArchiveOperations(
+            ArchiveMapper mapper,
+            AccountOperations accounts,
+            TankOperations tanks,
+            TransferOperations readings,
+            CalendarOperations calendars,
+            Clock clock) {
+        this.mapper = mapper;
+        this.accounts = accounts;
+        this.tanks = tanks;
+        this.readings = readings;
+        this.calendars = calendars;
+        this.clock = clock;
+    }
+
+    /**
+     * Writes everything of a site into a file.
+     *
+     * @param address under which the site is reached, for links in the calendar
+     */
+    @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
+    public void write(SignedIn who, Path file, String address) throws IOException {
+        who.mustBeKeeper();
+        Map<String, List<Column>> tables = mapper.listColumns().stream()
+                .filter(column -> !LEFT_OUT.contains(column.relation()))
+                .filter(column -> !Set.of("site_id", "bytes").contains(column.name()))
+                .collect(Collectors.groupingBy(Column::relation, LinkedHashMap::new, Collectors.toList()));
+        try (OutputStream output = Files.newOutputStream(file);
+                ZipOutputStream zip = new ZipOutputStream(output, StandardCharsets.UTF_8)) {
+            text(zip, "README.txt", readme(who));
+            text(zip, "schema.json", json.writerWithDefaultPrettyPrinter().writeValueAsString(schema(tables)));
+            for (String table : tables.keySet()) {
+                rows(zip, who, table);
+            }
+            services(zip, who);
+            for (var tank : tanks.list(who)) {
+                text(zip, "readings/" + tank.id() + "-" + plain(tank.name()) + ".csv", readings.export(who, tank.id()));
+            }
+            text(zip, "plan.ics", calendars.download(who, address));
+            photos(zip, who);
+        }
+    }
+
+    private String readme(SignedIn who) throws IOException {
+        return new ClassPathResource("archive-readme.txt")
+                .getContentAsString(StandardCharsets.UTF_8)
+                .replace("{site}", accounts.siteName(who))
+                .replace("{moment}", clock.instant().toString());
+    }
+
+    /** A file name of letters, digits and dashes. */
+    private static String plain(String name) {
+        String plain = name.replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "");
+        return plain.substring(0, Math.min(plain.length(), 40));
+    }
+
+    private void rows(ZipOutputStream zip, SignedIn who, String table) throws IOException {
+        zip.putNextEntry(entry("tables/" + table + ".jsonl"));
+        try (Cursor<String> rows = mapper.rows(who.siteId(), table)) {
+            for (String row : rows) {
+                zip.write((row + '\n').getBytes(StandardCharsets.UTF_8));
+            }
+        }
+        zip.closeEntry();
+    }
+
+    private void photos(ZipOutputStream zip, SignedIn who) throws IOException {
+        try (Cursor<ArchiveMapper.Picture> photos = mapper.photos(who.siteId())) {
+            for (ArchiveMapper.Picture photo : photos) {
+                zip.putNextEntry(entry("photos/" + photo.id() + ".jpg"));
+                zip.write(photo.bytes());
+                zip.closeEntry();
+            }
+        }
+    }
+
+    private void services(ZipOutputStream zip, SignedIn who) throws IOException {
+        zip.putNextEntry(entry("services.csv"));
+        Writer writer = new OutputStreamWriter(zip, StandardCharsets.UTF_8);
+        CSVPrinter printer = new CSVPrinter(writer, CSVFormat.RFC4180);
+        printer.printRecord("Date", "Tank", "Filters", "Done", "Minutes", "By", "Note");
+        try (Cursor<ArchiveMapper.ServiceLine> services = mapper.services(who.siteId())) {
+            services.forEach(one -> print(
+                    printer,
+                    one.doneOn(),
+                    one.tank(),
+                    one.filters(),
+                    one.done(),
+                    one.minutes(),
+                    one.doneBy(),
+                    one.note()));
+        }
+        printer.flush();
+        zip.closeEntry();
+    }
+
+    private static void print(CSVPrinter printer, @Nullable String... cells) {
+        try {
+            for (@Nullable String cell : cells) {
+                printer.print(TransferOperations.harmless(Objects.requireNonNullElse(cell, "")));
+            }
+            printer.println();
+        } catch (IOException failure) {
+            throw new UncheckedIOException(failure);
+        }
+    }
+
+    /** What each line of each table holds (JSON Schema 2020-12). */
+    static Map<String, Object> schema(Map<String, List<Column>> tables) {
+        Map<String, Object> definitions = new LinkedHashMap<>();
+        tables.forEach((table, columns) -> {
+            Map<String, Object> properties = new LinkedHashMap<>();
+            columns.forEach(column -> properties.put(column.name(), type(column)));
+            definitions.put(
+                    table,
+                    Map.of(
+                            "type",
+                            "object",
+                            "properties",
+                            properties,
+                            "required",
+                            columns.stream().map(Column::name).toList(),
+                            "additionalProperties",
+                            false));
+        });
+        return Map.of("$schema", "https://json-schema.org/draft/2020-12/schema", "$defs", definitions);
+    }
+
+    private static Map<String, Object> type(Column column) {
+        String plain =
+                switch (column.type()) {
+                    case "bigint", "integer", "smallint" -> "integer";
+                    case "double precision", "numeric", "real" -> "number";
+                    case "boolean" -> "boolean";
+                    case "ARRAY" -> "array";
+                    case "json", "jsonb" -> "object";
+                    default -> "string";
+                };
+        Map<String, Object> told = new LinkedHashMap<>();
+        told.put("type", column.nullable() ? List.of(plain, "null") : plain);
+        switch (column.type()) {
+            case "uuid" -> told.put("format", "uuid");
+            case "date" -> told.put("format", "date");
+            case "timestamp with time zone" -> told.put("format", "date-time");
+            default -> {}
+        }
+        return told;
+    }
+
+    private static void text(ZipOutputStream zip, String name, String text) throws IOException {
+        zip.putNextEntry(entry(name));
+        zip.write(text.getBytes(StandardCharsets.UTF_8));
+        zip.closeEntry();
+    }
+
+    /** Without a time of its own, so that the same site gives the same bytes. */
+    private static ZipEntry entry(String name) {
+        ZipEntry entry = new ZipEntry(name);
+        entry.setTime(0);
+        return entry;
+    }
+}

@@ -1,0 +1,3 @@
+/** Everything of a site in open formats, to be read by people and by other programs. Read ArchiveOperations first. */
+@org.jspecify.annotations.NullMarked
+package app.chervil.server.archive;
