@@ -137,7 +137,7 @@ class HouseIT {
                 BrowserContext phone = phone(playwright, "paired")) {
             Page page = phone.newPage();
             page.navigate(house + "/");
-            button(page, "Osei, helper").click();
+            InTheDemo.button(page, "Osei, helper").click();
             assertThat(page.getByRole(AriaRole.ARTICLE).first()).isVisible();
             assertThat(phone.cookies().stream()
                             .filter(one -> one.name.equals("chervil_session"))
@@ -145,17 +145,17 @@ class HouseIT {
                     .isTrue();
             page.navigate(house + "/tanks/1/prepare");
             page.locator(".tick input:checked").first().waitFor();
-            button(page, "Start").click();
+            InTheDemo.button(page, "Start").click();
             page.waitForFunction("() => navigator.serviceWorker.ready.then(() => true)");
             page.reload();
             page.waitForFunction("() => navigator.serviceWorker.controller !== null");
-            button(page, "Done").click();
+            InTheDemo.button(page, "Done").click();
             assertThat(page.getByText("step 2 of")).isVisible();
 
             onPhone("ip", "link", "set", "eth0", "down");
             page.reload();
             assertThat(page.getByText("No connection")).isVisible();
-            button(page, "Done").click();
+            InTheDemo.button(page, "Done").click();
             assertThat(page.getByText("step 3 of")).isVisible();
             onPhone("ip", "link", "set", "eth0", "up");
 
@@ -163,11 +163,6 @@ class HouseIT {
             page.reload();
             assertThat(page.getByText("step 3 of")).isVisible();
         }
-    }
-
-    private static com.microsoft.playwright.Locator button(Page page, String name) {
-        return page.getByRole(
-                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     /** A browser of the phone, with a home of its own that keeps what it trusts. */

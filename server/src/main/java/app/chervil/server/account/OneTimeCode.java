@@ -8,7 +8,7 @@ import java.util.HexFormat;
 import java.util.Locale;
 
 /** Secrets that are told once and stored as marks. */
-final class OneTimeCode {
+public final class OneTimeCode {
     /** Without letters and digits that are taken for others. */
     private static final String ALPHABET = "abcdefghjkmnpqrstuvwxyz23456789";
 
@@ -19,8 +19,13 @@ final class OneTimeCode {
 
     /** Twenty characters, near 99 bits. */
     static String draw() {
+        return draw(LENGTH);
+    }
+
+    /** So many characters, near five bits each. */
+    static String draw(int length) {
         StringBuilder drawn = new StringBuilder();
-        RANDOM.ints(LENGTH, 0, ALPHABET.length()).forEach(place -> drawn.append(ALPHABET.charAt(place)));
+        RANDOM.ints(length, 0, ALPHABET.length()).forEach(place -> drawn.append(ALPHABET.charAt(place)));
         return drawn.toString();
     }
 
@@ -30,7 +35,8 @@ final class OneTimeCode {
         return markOf(plain.getBytes(StandardCharsets.UTF_8));
     }
 
-    static String markOf(byte[] secret) {
+    /** What is stored of a secret: SHA-256, in hexadecimal digits. */
+    public static String markOf(byte[] secret) {
         try {
             return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(secret));
         } catch (NoSuchAlgorithmException everywhere) {

@@ -83,7 +83,7 @@ class SecuritySetup {
         return PasswordEncoderFactories.createDelegatingPasswordEncoder();
     }
 
-    /** Sign-in goes through AccountOperations; nothing else may authenticate. */
+    /** Sign-in goes through SignInOperations; nothing else may authenticate. */
     @Bean
     AuthenticationManager nobodyElse() {
         return authentication -> {

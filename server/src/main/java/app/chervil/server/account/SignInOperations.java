@@ -44,10 +44,7 @@ public class SignInOperations {
             throw refused("password", "sign-in-failed", "Wrong name or password.");
         }
         throttle.passed(name, address);
-        return mapper.listPlaces(name).stream()
-                .filter(AccountRow::open)
-                .findFirst()
-                .map(this::enter)
+        return lastPlace(name)
                 .orElseThrow(() -> refused("login", "no-site", "Your sites are gone. Ask a keeper to invite you."));
     }
 
@@ -105,8 +102,8 @@ public class SignInOperations {
                 .orElseThrow(() -> new NotFound("site"));
     }
 
-    /** Where a person goes who has just left a site; empty if they have no other. */
-    public Optional<SignedIn> elsewhere(String login) {
+    /** The site where a person was last of those they may enter; empty if they have none. */
+    Optional<SignedIn> lastPlace(String login) {
         return mapper.listPlaces(login).stream()
                 .filter(AccountRow::open)
                 .findFirst()

@@ -96,7 +96,7 @@ public class SiteOperations {
     public Optional<SignedIn> leave(SignedIn who) {
         String login = signIns.login(who);
         accounts.leave(who);
-        return signIns.elsewhere(login);
+        return signIns.lastPlace(login);
     }
 
     /**

@@ -1,6 +1,7 @@
 package app.chervil.server.calendar;
 
 import app.chervil.server.account.AccountOperations;
+import app.chervil.server.account.OneTimeCode;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.calendar.CalendarMapper.FeedRow;
@@ -11,14 +12,11 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -129,11 +127,6 @@ public class CalendarOperations {
     }
 
     private static String markOf(String secret) {
-        try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(digest);
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
+        return OneTimeCode.markOf(secret.getBytes(StandardCharsets.UTF_8));
     }
 }
