@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -87,10 +88,13 @@ public final class FaultsBench {
     private final Random random;
     private final Cable cable;
     private final List<Written> acknowledged = new ArrayList<>();
+    private final Map<Written, String> told = new ConcurrentHashMap<>();
+    private final Map<Written, Instant> answered = new ConcurrentHashMap<>();
     private final Map<Fault, Integer> faults = new EnumMap<>(Fault.class);
     private final AtomicLong retries = new AtomicLong();
     private final Map<String, Integer> refusals = new ConcurrentSkipListMap<>();
     private final List<Visitor> visitors = new ArrayList<>();
+    private Instant broken = Instant.EPOCH;
     private Served server;
     private long tank;
     private long task;
@@ -152,7 +156,17 @@ public final class FaultsBench {
                 int rows = rows(database, one);
                 if (rows != one.kind().rows) {
                     lost++;
-                    System.out.printf("%s %s: %d rows for %d%n", one.kind(), one.id(), rows, one.kind().rows);
+                    System.out.printf(
+                            "%s %s: %d rows for %d, answered %d ms after the last fault began%n",
+                            one.kind(),
+                            one.id(),
+                            rows,
+                            one.kind().rows,
+                            Duration.between(broken, answered.get(one)).toMillis());
+                    System.out.println("  answered " + told.get(one));
+                    if (failover) {
+                        System.out.printf("  on the lost primary: %d%n", onLostPrimary(one));
+                    }
                 }
             }
         }
@@ -223,6 +237,7 @@ public final class FaultsBench {
     }
 
     private void breakAndMend(Fault fault) throws Exception {
+        broken = Instant.now();
         switch (fault) {
             case SERVER_KILLED -> {
                 server.kill();
@@ -276,6 +291,7 @@ public final class FaultsBench {
         while (true) {
             try {
                 if (sent(visitor, one)) {
+                    answered.put(one, Instant.now());
                     return;
                 }
             } catch (IOException away) {
@@ -304,6 +320,7 @@ public final class FaultsBench {
                 refusals.merge(status + " " + one.kind(), 1, Integer::sum);
                 return false;
             }
+            told.put(one, status + " " + answer.body());
         }
         return true;
     }
@@ -354,6 +371,17 @@ public final class FaultsBench {
 
     private static java.time.LocalDate day(UUID id) {
         return fixed(id).atZone(java.time.ZoneOffset.UTC).toLocalDate();
+    }
+
+    /** Rows of a write on the primary that was lost, which is started once more to ask it. */
+    private int onLostPrimary(Written one) throws Exception {
+        command("db-start");
+        try (Connection database = DriverManager.getConnection(
+                options.get("db-url"), System.getenv("CHERVIL_DB_USER"), System.getenv("CHERVIL_DB_PASSWORD"))) {
+            return rows(database, one);
+        } finally {
+            command("db-kill");
+        }
     }
 
     private Connection direct() throws SQLException {

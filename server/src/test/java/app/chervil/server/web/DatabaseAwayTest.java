@@ -2,20 +2,30 @@ package app.chervil.server.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
+import java.io.EOFException;
 import java.sql.SQLException;
 import java.sql.SQLTransientConnectionException;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.springframework.context.annotation.Configuration;
 import org.springframework.jdbc.CannotGetJdbcConnectionException;
 import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.mock.web.MockServletContext;
+import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.transaction.TransactionSystemException;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.context.support.AnnotationConfigWebApplicationContext;
+import org.springframework.web.servlet.config.annotation.EnableWebMvc;
 
 class DatabaseAwayTest {
     private final MockHttpServletResponse response = new MockHttpServletResponse();
@@ -68,6 +78,34 @@ class DatabaseAwayTest {
         assertThatThrownBy(() -> answer(new CannotCreateTransactionException("gone")))
                 .isInstanceOf(CannotCreateTransactionException.class);
     }
+
+    @RestController
+    static class Writing {
+        @PutMapping("/api/thing")
+        void write() {
+            throw new CannotCreateTransactionException(
+                    "no transaction", new SQLException("An I/O error occurred", "08006", new EOFException()));
+        }
+    }
+
+    /** The framework would take the end of the database's data for a visitor who hung up, and answer an empty 200. */
+    @Test
+    void a_database_that_goes_away_while_a_transaction_begins_is_not_taken_for_success() throws Exception {
+        try (AnnotationConfigWebApplicationContext context = new AnnotationConfigWebApplicationContext()) {
+            context.setServletContext(new MockServletContext());
+            context.register(WithFramework.class, NoSilence.class, Writing.class);
+            context.refresh();
+            MockMvcBuilders.webAppContextSetup(context)
+                    .addFilters(new DatabaseAway())
+                    .build()
+                    .perform(put("/api/thing"))
+                    .andExpect(status().isServiceUnavailable());
+        }
+    }
+
+    @Configuration
+    @EnableWebMvc
+    static class WithFramework {}
 
     private void answer(Exception failure) throws Exception {
         FilterChain chain = (request, answer) -> {
