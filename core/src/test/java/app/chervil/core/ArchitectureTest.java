@@ -69,6 +69,10 @@ class ArchitectureTest {
             only("agenda", "site", "plan", "visit", "water", "interval", "filter", "tank", "calc");
 
     @ArchTest
+    static final ArchRule a_notebook_rests_on_the_picture =
+            only("notebook", "site", "interval", "filter", "tank", "calc");
+
+    @ArchTest
     static final ArchRule features_have_no_cycles =
             slices().matching("app.chervil.core.(*)..").should().beFreeOfCycles();
 

@@ -4,6 +4,7 @@ import app.chervil.server.account.AccountOperations;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.archive.ArchiveMapper.Column;
 import app.chervil.server.calendar.CalendarOperations;
+import app.chervil.server.table.Csv;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.water.TransferOperations;
 import java.io.IOException;
@@ -158,7 +159,7 @@ public class ArchiveOperations {
     private static void print(CSVPrinter printer, @Nullable String... cells) {
         try {
             for (@Nullable String cell : cells) {
-                printer.print(TransferOperations.harmless(Objects.requireNonNullElse(cell, "")));
+                printer.print(Csv.harmless(Objects.requireNonNullElse(cell, "")));
             }
             printer.println();
         } catch (IOException failure) {

@@ -14,6 +14,7 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.jspecify.annotations.Nullable;
@@ -53,6 +54,9 @@ interface ServiceMapper {
 
     /** Adds a service unless one with that id is there. */
     int insert(long site, UUID id, ServiceInput service, long account, Instant now);
+
+    /** Those of these ids under which a service is in the log, not withdrawn. */
+    List<UUID> listLogged(long site, Set<UUID> ids);
 
     /** Filters of a tank that services other than this one did something on. */
     List<Long> listServedFilters(long site, long tank, UUID except);

@@ -162,6 +162,34 @@ public class ServiceOperations {
     }
 
     /**
+     * Logs a whole history of a tank at once; those under an id that is there already stay as they are, those that were
+     * withdrawn come back.
+     *
+     * @return tasks whose window it moved
+     */
+    public List<Moved> bringIn(SignedIn who, long tank, Map<UUID, ServiceInput> history) {
+        TankBook was = books.tank(who, tank);
+        transactions.executeWithoutResult(status -> {
+            Owned owned = owned(who, tank);
+            history.forEach((id, input) -> {
+                check(owned, input);
+                if (mapper.insert(who.siteId(), id, input, who.accountId(), clock.instant()) == 1) {
+                    storeParts(who, id, input);
+                } else {
+                    mapper.restore(who.siteId(), id);
+                }
+            });
+        });
+        return moved(Set.of(), was, books.tank(who, tank));
+    }
+
+    /** Which of these ids are in the log. */
+    @Transactional(readOnly = true)
+    public Set<UUID> logged(SignedIn who, Set<UUID> ids) {
+        return ids.isEmpty() ? Set.of() : new HashSet<>(mapper.listLogged(who.siteId(), ids));
+    }
+
+    /**
      * Corrects a service. What it said before is kept.
      *
      * @throws Conflict if the version is stale
@@ -322,15 +350,26 @@ public class ServiceOperations {
                 });
     }
 
+    /** What belongs to a tank, also what is no longer in use. */
+    private record Owned(Set<Long> tasks, Set<Long> filters) {}
+
+    private Owned owned(SignedIn who, long tank) {
+        tanks.find(who, tank);
+        return new Owned(
+                new HashSet<>(mapper.listTaskIds(who.siteId(), tank)),
+                new HashSet<>(mapper.listFilterIds(who.siteId(), tank)));
+    }
+
     private void check(SignedIn who, ServiceInput input) {
-        tanks.find(who, input.tankId());
+        check(owned(who, input.tankId()), input);
+    }
+
+    private void check(Owned owned, ServiceInput input) {
         tanks.checkDay("doneOn", input.doneOn());
-        Set<Long> tasks = new HashSet<>(mapper.listTaskIds(who.siteId(), input.tankId()));
-        Set<Long> filters = new HashSet<>(mapper.listFilterIds(who.siteId(), input.tankId()));
-        if (!input.tasks().stream().allMatch(done -> tasks.contains(done.taskId()))) {
+        if (!input.tasks().stream().allMatch(done -> owned.tasks().contains(done.taskId()))) {
             throw new NotFound("task");
         }
-        if (!input.flows().stream().allMatch(flow -> filters.contains(flow.filterId()))) {
+        if (!input.flows().stream().allMatch(flow -> owned.filters().contains(flow.filterId()))) {
             throw new NotFound("filter");
         }
         Rejected.Gatherer gatherer = new Rejected.Gatherer()
@@ -388,10 +427,13 @@ public class ServiceOperations {
     }
 
     private static List<Moved> moved(ServiceView service, TankBook before, TankBook after) {
+        return moved(
+                service.tasks().stream().map(ServiceView.DoneView::taskId).collect(Collectors.toSet()), before, after);
+    }
+
+    private static List<Moved> moved(Set<Long> done, TankBook before, TankBook after) {
         Map<Long, TaskForecast> was = before.forecasts().stream()
                 .collect(Collectors.toMap(one -> one.task().id(), Function.identity()));
-        Set<Long> done =
-                service.tasks().stream().map(ServiceView.DoneView::taskId).collect(Collectors.toSet());
         return after.forecasts().stream()
                 .flatMap(now -> Stream.ofNullable(was.get(now.task().id()))
                         .filter(old ->

@@ -1,5 +1,6 @@
 package app.chervil.server.water;
 
+import app.chervil.server.table.Csv;
 import app.chervil.server.water.TransferOperations.RowProblem;
 import app.chervil.server.water.WaterRows.ReadingRow;
 import java.io.IOException;
@@ -37,9 +38,6 @@ class ReadingTable {
     private static final int MOST_PROBLEMS = 200;
     private static final int FIRST_YEAR = 1950;
     private static final Pattern NUMBER = Pattern.compile("[+-]?\\d{1,9}([.,]\\d{0,9})?");
-
-    /** With which a spreadsheet takes a cell for a formula. */
-    private static final String FORMULA = "=+-@\t\r";
 
     private final Clock clock;
 
@@ -80,7 +78,7 @@ class ReadingTable {
                     .orElse(""));
             reading.filter(ReadingRow::early).ifPresent(one -> early.add(parameter.label()));
         }
-        cells.add(harmless(String.join("; ", early)));
+        cells.add(Csv.harmless(String.join("; ", early)));
         return cells;
     }
 
@@ -94,10 +92,10 @@ class ReadingTable {
                 .setSkipHeaderRecord(true)
                 .setIgnoreEmptyLines(true)
                 .setTrim(true)
-                .setDelimiter(delimiter(csv))
+                .setDelimiter(Csv.delimiter(csv))
                 .setAllowMissingColumnNames(true)
                 .get();
-        try (CSVParser parser = CSVParser.parse(new StringReader(withoutMark(csv)), format)) {
+        try (CSVParser parser = CSVParser.parse(new StringReader(Csv.withoutMark(csv)), format)) {
             Map<String, ParameterView> columns = columns(parameters, parser.getHeaderNames(), problems);
             understood.addAll(columns.keySet());
             if (problems.isEmpty()) {
@@ -112,29 +110,12 @@ class ReadingTable {
     }
 
     private static String heading(ParameterView parameter) {
-        return harmless(
+        return Csv.harmless(
                 parameter.unit().isEmpty() ? parameter.label() : parameter.label() + " (" + parameter.unit() + ")");
-    }
-
-    /** A text that no spreadsheet runs. */
-    static String harmless(String text) {
-        return !text.isEmpty() && FORMULA.indexOf(text.charAt(0)) >= 0 ? "'" + text : text;
     }
 
     private static String plain(double value) {
         return java.math.BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
-    }
-
-    /** Spreadsheets of half the world part cells by semicolons. */
-    private static String delimiter(String csv) {
-        String first = csv.lines().findFirst().orElse("");
-        long semicolons = first.chars().filter(one -> one == ';').count();
-        long commas = first.chars().filter(one -> one == ',').count();
-        return semicolons > commas ? ";" : ",";
-    }
-
-    private static String withoutMark(String csv) {
-        return csv.startsWith("\uFEFF") ? csv.substring(1) : csv;
     }
 
     private static Map<String, ParameterView> columns(

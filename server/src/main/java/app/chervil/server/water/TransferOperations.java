@@ -59,11 +59,6 @@ public class TransferOperations {
      */
     public record RowProblem(long line, String column, String message) {}
 
-    /** A cell that no spreadsheet takes for a formula. */
-    public static String harmless(String cell) {
-        return ReadingTable.harmless(cell);
-    }
-
     /** All readings of a tank as a table. */
     @Transactional(readOnly = true)
     public String export(SignedIn who, long tank) {

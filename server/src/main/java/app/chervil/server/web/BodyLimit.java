@@ -28,7 +28,8 @@ class BodyLimit extends OncePerRequestFilter {
     /** A little over what a photo may have, so that one that is too large is refused at its field. */
     static final long PHOTO_BYTES = 6L * 1024 * 1024;
 
-    private static final Pattern IMPORTS = Pattern.compile("/api/tanks/[^/]+/readings/import(-preview)?");
+    private static final Pattern IMPORTS =
+            Pattern.compile("/api/tanks/[^/]+/(readings/import(-preview)?|notebook(/.+)?)");
     private static final Pattern PHOTOS = Pattern.compile("/api/services/[^/]+/photos/[^/]+");
     private static final Pattern CONTROL = Pattern.compile("%0[0-8bcefBCEF]|%1[0-9a-fA-F]|%7[fF]|\\p{Cntrl}");
 

@@ -66,7 +66,10 @@ class RightsTest {
                 .filteredOn(right -> !right.method().equals("GET") && right.least() == Right.Least.KEEPER)
                 .filteredOn(right -> right.deed().isEmpty())
                 .extracting(Right::key)
-                .containsExactly("POST /api/tanks/{tank}/readings/import-preview");
+                .containsExactlyInAnyOrder(
+                        "POST /api/tanks/{tank}/readings/import-preview",
+                        "POST /api/tanks/{tank}/notebook/key",
+                        "POST /api/tanks/{tank}/notebook/preview");
     }
 
     /** Bodies are empty and ids are nobody's: who may, is told of that; who may not, is told so before. */
