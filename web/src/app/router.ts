@@ -104,6 +104,13 @@ export function makeRouter(client: QueryClient) {
         meta: { needs: 'KEEPER' },
       },
       {
+        path: '/tanks/:tank(\\d+)/notebook',
+        name: 'notebook',
+        props: tank,
+        component: () => import('@/features/notebook/NotebookView.vue'),
+        meta: { needs: 'KEEPER' },
+      },
+      {
         path: '/tanks/:tank(\\d+)/filters/new',
         name: 'new-filter',
         props: tank,

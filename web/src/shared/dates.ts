@@ -47,6 +47,8 @@ export function daysBetween(from: Day, to: Day): number {
 }
 
 export const longDay = (day: Day) => written.value.long.format(parse(day))
+/** With its year: "12 Mar 2023". */
+export const datedDay = (day: Day) => written.value.withYear.format(parse(day))
 /** A moment where the browser is: "13 Nov 2026, 18:30". */
 export const momentWords = (moment: string) => written.value.moment.format(new Date(moment))
 export const weekday = (day: Day) => written.value.weekday.format(parse(day))

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import FindingTile from '@/shared/components/FindingTile.vue'
+import { useMayGo } from '@/shared/allowed'
 import { shortDay } from '@/shared/dates'
 import { useServices, type Change } from './queries'
 import { besides, told, worst } from './telling'
@@ -10,6 +11,8 @@ import { besides, told, worst } from './telling'
 const props = defineProps<{ tank: number; changes: Change[] }>()
 
 const services = useServices(() => props.tank)
+const mayGo = useMayGo()
+const notebook = computed(() => ({ name: 'notebook', params: { tank: props.tank } }))
 
 const CHANGE: Record<Change['kind'], [string, string]> = {
   STOCKING: ['Stocking raised', 'Stocking lowered'],
@@ -78,11 +81,17 @@ const events = computed(() => {
       >
         Show earlier
       </el-button>
+      <RouterLink v-if="mayGo(notebook)" class="small notebook" :to="notebook">Bring in old notes</RouterLink>
     </AsyncState>
   </section>
 </template>
 
 <style scoped>
+.notebook {
+  display: inline-block;
+  padding: 8px 0;
+}
+
 li .small.quiet {
   display: block;
 }

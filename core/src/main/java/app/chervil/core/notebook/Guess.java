@@ -43,6 +43,15 @@ public final class Guess {
     private static final Map<Finding, Pattern> GRADES = grades();
     private static final Map<Pattern, Set<CareAction>> VERBS = verbs();
 
+    private static final Pattern BARELY =
+            Pattern.compile("\\b(?:slight\\w*|barely|hardly|(?:a )?(?:little|bit|tad)|not (?:very|too|so|bad))\\b");
+    private static final Pattern DURATION = Pattern.compile("\\d\\s*(?:min|h)|\\d:\\d\\d", Pattern.CASE_INSENSITIVE);
+    private static final Pattern US_FLOW = Pattern.compile("\\d\\s*(?:gph|gal)", Pattern.CASE_INSENSITIVE);
+
+    /** Words that say what was done or to what, and would say how dirty it was if they stood alone. */
+    private static final Pattern OF_WORK =
+            Pattern.compile("\\b(?:clean|full|fine|medium|coarse|solid|some|bit|little|half)\\b");
+
     /** Work that was thought of, not done. */
     private static final Pattern NOT_DONE = Pattern.compile(
             "\\b(?:no|not|never|didn.?t|skip\\w*|forgot|without|next|to ?do|need\\w*|order\\w*|buy|bought|should|soon)\\b");
@@ -66,7 +75,14 @@ public final class Guess {
                 .findFirst()
                 .map(column -> notebook.written(columns.indexOf(column)))
                 .orElse(List.of());
-        return with(notebook, columns, DayOrder.likeliest(days, usual), flowUnit);
+        boolean american = notebook.columns()
+                .filter(i -> columns.get(i).role() == Role.FLOW_BEFORE
+                        || columns.get(i).role() == Role.FLOW_AFTER)
+                .boxed()
+                .flatMap(i -> notebook.written(i).stream())
+                .anyMatch(cell -> US_FLOW.matcher(cell).find());
+        Unit flows = american && flowUnit != Unit.UK_GALLONS_AN_HOUR ? Unit.US_GALLONS_AN_HOUR : flowUnit;
+        return with(notebook, columns, DayOrder.likeliest(days, usual), flows);
     }
 
     /** The key that fits best under columns that its keeper named. */
@@ -93,7 +109,7 @@ public final class Guess {
 
     private List<Column> columns(Notebook notebook, DayOrder usual) {
         List<Column> columns = new ArrayList<>();
-        notebook.columns().forEach(i -> columns.add(column(notebook.headings().get(i))));
+        notebook.columns().forEach(i -> columns.add(column(notebook, i)));
         // A column of days is one whatever it is called, and there is one of them.
         notebook.columns()
                 .boxed()
@@ -112,8 +128,9 @@ public final class Guess {
                 : (double) DayOrder.likeliest(written, usual).readable(written) / written.size();
     }
 
-    private Column column(String heading) {
-        Optional<Role> role = Role.of(heading);
+    private Column column(Notebook notebook, int i) {
+        String heading = notebook.headings().get(i);
+        Optional<Role> role = Role.of(heading).or(() -> ofCells(notebook.written(i)));
         if (role.isPresent()) {
             boolean flow = role.get() == Role.FLOW_BEFORE || role.get() == Role.FLOW_AFTER;
             return new Column(
@@ -124,6 +141,22 @@ public final class Guess {
         return tasks.size() == 1
                 ? new Column(Role.TASK, OptionalLong.of(tasks.iterator().next()))
                 : Column.of(heading.isBlank() ? Role.NOTHING : Role.NOTE);
+    }
+
+    /** What a column says by its cells alone; empty if they could say anything. */
+    private static Optional<Role> ofCells(List<String> written) {
+        if (mostly(written, cell -> grade(Phrase.key(cell)).isPresent())) {
+            return Optional.of(Role.FOUND);
+        }
+        boolean lasting =
+                written.stream().anyMatch(cell -> DURATION.matcher(cell).find());
+        return lasting && mostly(written, cell -> History.minutes(cell).isPresent())
+                ? Optional.of(Role.MINUTES)
+                : Optional.empty();
+    }
+
+    private static boolean mostly(List<String> written, Predicate<String> holds) {
+        return written.stream().filter(holds).count() * 2 > written.size();
     }
 
     /** What a phrase most likely means: work at one filter whose name or stages it names, or a note. */
@@ -142,7 +175,9 @@ public final class Guess {
                         .toList();
         // What could be said of two filters is asked.
         boolean clear = meant.size() == 1;
-        return clear ? new Work(Use.DONE, meant.get(0), found) : new Work(Use.NOTED, Set.of(), found);
+        return clear
+                ? new Work(Use.DONE, meant.get(0), grade(OF_WORK.matcher(phrase).replaceAll("")))
+                : new Work(Use.NOTED, Set.of(), found);
     }
 
     private static Set<Long> tasks(Filter filter, String phrase) {
@@ -169,6 +204,10 @@ public final class Guess {
         if (!label.isEmpty() && phrase.contains(label)) {
             return 100 + label.length();
         }
+        if (stage.kind() == StageKind.PREFILTER_SPONGE && phrase.contains("intake")) {
+            // Whatever sits on the intake is the pre-filter, be it called sponge or foam.
+            return 50;
+        }
         return STAGES.getOrDefault(stage.kind(), List.of()).stream()
                 .filter(phrase::contains)
                 .mapToInt(String::length)
@@ -191,8 +230,11 @@ public final class Guess {
         return filter.inUse().stream().filter(which).map(FilterTask::id).collect(Collectors.toSet());
     }
 
-    /** How dirty a word says it was; of several the fullest. */
+    /** How dirty a word says it was; of several the fullest, unless it says that it was little. */
     static Optional<Finding> grade(String word) {
+        if (BARELY.matcher(word).find()) {
+            return Optional.of(Finding.LIGHT);
+        }
         return GRADES.entrySet().stream()
                 .filter(one -> one.getValue().matcher(word).find())
                 .map(Map.Entry::getKey)

@@ -31,10 +31,12 @@ import java.util.stream.Stream;
  * A table read with a key: a service for each day it tells of.
  *
  * @param days oldest first
+ * @param earlier the first day the table tells of, where that is before the tank was there
  * @param faults rows that are left out, and why
  * @param doubts cells that are left out of rows that come in, and why
  */
-public record History(List<PastDay> days, List<Trouble> faults, List<Trouble> doubts) {
+public record History(List<PastDay> days, Optional<LocalDate> earlier, List<Trouble> faults, List<Trouble> doubts) {
+    private static final int FIRST_YEAR = 1950;
     private static final int LONGEST_NOTE = 2000;
     private static final int LONGEST_NAME = 60;
     private static final int MOST_MINUTES = 1440;
@@ -122,6 +124,7 @@ public record History(List<PastDay> days, List<Trouble> faults, List<Trouble> do
         private final List<Trouble> faults = new ArrayList<>();
         private final List<Trouble> doubts = new ArrayList<>();
         private Optional<LocalDate> above = Optional.empty();
+        private Optional<LocalDate> earlier = Optional.empty();
 
         Reader(Notebook notebook, Key key, Limits limits) {
             this.notebook = notebook;
@@ -135,6 +138,7 @@ public record History(List<PastDay> days, List<Trouble> faults, List<Trouble> do
                     days.entrySet().stream()
                             .map(day -> day.getValue().on(day.getKey()))
                             .toList(),
+                    earlier,
                     faults,
                     doubts);
         }
@@ -181,6 +185,9 @@ public record History(List<PastDay> days, List<Trouble> faults, List<Trouble> do
         private String why(String cell, Optional<LocalDate> day) {
             if (day.isEmpty()) {
                 return "“" + cell + "” is no day.";
+            }
+            if (day.get().isBefore(limits.first()) && day.get().getYear() >= FIRST_YEAR) {
+                earlier = earlier.filter(one -> one.isBefore(day.get())).or(() -> day);
             }
             return day.get().isAfter(limits.today())
                     ? "“" + cell + "” has not come yet."
@@ -298,26 +305,6 @@ public record History(List<PastDay> days, List<Trouble> faults, List<Trouble> do
             return flow >= 1 && flow <= MOST_FLOW ? OptionalDouble.of(flow) : OptionalDouble.empty();
         }
 
-        /** "25", "25 min", "1:10", "1 h 10"; a number of hours has to say so. */
-        private static OptionalInt minutes(String cell) {
-            String written = cell.toLowerCase(Locale.ROOT);
-            Matcher clock = CLOCK.matcher(written);
-            Matcher hours = HOURS.matcher(written);
-            Matcher amount = AMOUNT.matcher(written);
-            double minutes = -1;
-            if (clock.matches()) {
-                minutes = 60 * Integer.parseInt(clock.group(1)) + Integer.parseInt(clock.group(2));
-            } else if (hours.matches()) {
-                minutes = 60 * Integer.parseInt(hours.group(1))
-                        + (hours.group(2) == null ? 0 : Integer.parseInt(hours.group(2)));
-            } else if (amount.matches()) {
-                boolean inHours = amount.group(2).startsWith("h");
-                minutes = Double.parseDouble(amount.group(1).replace(',', '.')) * (inHours ? 60 : 1);
-            }
-            int whole = (int) Math.round(minutes);
-            return whole >= 1 && whole <= MOST_MINUTES ? OptionalInt.of(whole) : OptionalInt.empty();
-        }
-
         private int first(Role role) {
             return notebook.columns().filter(i -> role(i) == role).findFirst().orElse(-1);
         }
@@ -325,6 +312,26 @@ public record History(List<PastDay> days, List<Trouble> faults, List<Trouble> do
         private Role role(int i) {
             return i < key.columns().size() ? key.columns().get(i).role() : Role.NOTHING;
         }
+    }
+
+    /** "25", "25 min", "1:10", "1 h 10"; a number of hours has to say so. */
+    static OptionalInt minutes(String cell) {
+        String written = cell.toLowerCase(Locale.ROOT).replace("1/2", "0.5").replace("½", "0.5");
+        Matcher clock = CLOCK.matcher(written);
+        Matcher hours = HOURS.matcher(written);
+        Matcher amount = AMOUNT.matcher(written);
+        double minutes = -1;
+        if (clock.matches()) {
+            minutes = 60 * Integer.parseInt(clock.group(1)) + Integer.parseInt(clock.group(2));
+        } else if (hours.matches()) {
+            minutes = 60 * Integer.parseInt(hours.group(1))
+                    + (hours.group(2) == null ? 0 : Integer.parseInt(hours.group(2)));
+        } else if (amount.matches()) {
+            boolean inHours = amount.group(2).startsWith("h");
+            minutes = Double.parseDouble(amount.group(1).replace(',', '.')) * (inHours ? 60 : 1);
+        }
+        int whole = (int) Math.round(minutes);
+        return whole >= 1 && whole <= MOST_MINUTES ? OptionalInt.of(whole) : OptionalInt.empty();
     }
 
     /**

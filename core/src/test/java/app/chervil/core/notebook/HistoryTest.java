@@ -138,6 +138,51 @@ class HistoryTest {
         assertThat(history.days().get(2).note()).isEqualTo("fed frozen food");
     }
 
+    @Test
+    void a_column_is_known_by_its_cells_where_its_heading_says_nothing() {
+        PastDay day = only("""
+                Logged  | What      | How bad? | time   | flow after
+                3/12/23 | prefilter | filthy   | 0:20   | 105 gph
+                3/12/23 | new pad   | dirty    | 15 min | 106""");
+
+        assertThat(day.done().get(PREFILTER)).contains(Finding.CLOGGED);
+        assertThat(day.minutes()).isEqualTo(OptionalInt.of(35));
+        assertThat(day.note()).isEmpty();
+        // One cell says gallons; so do those that say nothing.
+        assertThat(day.flows().get(WEIR.id()).after().orElseThrow().litresPerHour())
+                .isCloseTo(401.3, org.assertj.core.data.Offset.offset(0.1));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"full clean of canister Weir", "new fine pad", "canister deep clean"})
+    void words_of_the_work_itself_say_nothing_of_dirt(String phrase) {
+        assertThat(only("Date|Work\n3/12/23|" + phrase).done().values()).containsOnly(Optional.empty());
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "clean, CLEAN",
+        "ok, LIGHT",
+        "slightly brown, LIGHT",
+        "a bit dirty, LIGHT",
+        "not too bad, LIGHT",
+        "so-so, MODERATE",
+        "pretty gunky, HEAVY",
+        "dirty and clogged, CLOGGED"
+    })
+    void how_dirty_it_was_is_read_from_everyday_words(String words, Finding found) {
+        assertThat(only("Date|Work|Condition\n3/12/23|prefilter|" + words)
+                        .done()
+                        .get(PREFILTER))
+                .contains(found);
+    }
+
+    @Test
+    void what_sits_on_the_intake_is_the_pre_filter_alone() {
+        assertThat(only("Date|Work\n3/12/23|sponge on intake squeezed out").done())
+                .containsOnlyKeys(PREFILTER);
+    }
+
     @ParameterizedTest
     @CsvSource({
         "skipped the prefilter",
@@ -163,7 +208,16 @@ class HistoryTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"25, 25", "25 min, 25", "1:10, 70", "1 h 10, 70", "1.5 hrs, 90", "2 hours, 120", "about 20, 20"})
+    @CsvSource({
+        "25, 25",
+        "25 min, 25",
+        "1:10, 70",
+        "1 h 10, 70",
+        "1.5 hrs, 90",
+        "2 hours, 120",
+        "about 20, 20",
+        "1/2 h, 30"
+    })
     void minutes_are_read_as_people_write_them(String written, int minutes) {
         assertThat(only("Date|Work|Minutes\n3/12/23|prefilter|" + written).minutes())
                 .isEqualTo(OptionalInt.of(minutes));
@@ -182,6 +236,7 @@ class HistoryTest {
         assertThat(history.days())
                 .extracting(PastDay::day)
                 .containsExactly(LocalDate.of(2023, 3, 12), LocalDate.of(2023, 4, 2));
+        assertThat(history.earlier()).contains(LocalDate.of(2019, 4, 1));
         assertThat(history.faults())
                 .extracting(one -> one.line() + " " + one.message())
                 .containsExactly(

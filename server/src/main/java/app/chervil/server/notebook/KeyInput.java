@@ -10,6 +10,7 @@ import app.chervil.core.notebook.Role;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -19,7 +20,11 @@ import java.util.OptionalLong;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
-/** How a table is read, as the API writes it. */
+/**
+ * How a table is read, as the API writes it.
+ *
+ * @param stoodSince absent unless the tank is older than was said of it
+ */
 record KeyInput(
         @NotNull @Size(max = 100, message = "At most 100 columns.") @Valid
         List<ColumnInput> columns,
@@ -32,7 +37,9 @@ record KeyInput(
         List<PhraseInput> work,
 
         @NotNull @Size(max = 5000, message = "At most 5,000 words.") @Valid
-        List<GradeInput> grades) {
+        List<GradeInput> grades,
+
+        @Nullable LocalDate stoodSince) {
 
     /**
      * One column.
@@ -73,7 +80,8 @@ record KeyInput(
                         .toList(),
                 words.keySet().stream()
                         .map(word -> new GradeInput(word, key.grades().get(word)))
-                        .toList());
+                        .toList(),
+                null);
     }
 
     private static PhraseInput phrase(String phrase, Work work) {
@@ -103,12 +111,12 @@ record KeyInput(
     }
 
     /** How often words stand in a table, the most frequent first. */
-    static List<Counted> counted(Map<String, Integer> counts) {
+    static List<PhraseCount> counted(Map<String, Integer> counts) {
         return counts.entrySet().stream()
-                .map(one -> new Counted(one.getKey(), one.getValue()))
-                .sorted(Comparator.comparingInt(Counted::times).reversed())
+                .map(one -> new PhraseCount(one.getKey(), one.getValue()))
+                .sorted(Comparator.comparingInt(PhraseCount::times).reversed())
                 .toList();
     }
 
-    record Counted(String words, int times) {}
+    record PhraseCount(String words, int times) {}
 }

@@ -17,7 +17,7 @@ import app.chervil.server.account.AccountOperations;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.account.SiteUnits;
 import app.chervil.server.book.SiteBooks;
-import app.chervil.server.notebook.KeyInput.Counted;
+import app.chervil.server.notebook.KeyInput.PhraseCount;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.table.Csv;
 import app.chervil.server.tank.TankOperations;
@@ -37,6 +37,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Old notes: a guess at how a table is meant, a look at what it would bring in, and the bringing in. Nothing is stored before
@@ -79,8 +80,8 @@ public class NotebookOperations {
             int rows,
             List<List<String>> sample,
             KeyInput key,
-            List<Counted> phrases,
-            List<Counted> words,
+            List<PhraseCount> phrases,
+            List<PhraseCount> words,
             List<TaskChoice> tasks,
             List<FilterChoice> filters) {}
 
@@ -88,18 +89,19 @@ public class NotebookOperations {
     record TaskCount(long taskId, String name, int times, int graded) {}
 
     /** One day as it would be logged. */
-    record DayView(LocalDate day, String by, @Nullable Integer minutes, List<DoneView> done, String note) {}
+    record ToldDay(LocalDate day, String by, @Nullable Integer minutes, List<ToldTask> done, String note) {}
 
-    record DoneView(String name, @Nullable Finding finding) {}
+    record ToldTask(String name, @Nullable Finding finding) {}
 
     /** What is wrong in a table. */
-    record TroubleView(long line, String column, String message) {}
+    record TableFault(long line, String column, String message) {}
 
     /**
      * What a table would bring in.
      *
      * @param days services, one for each day
      * @param known of all days told of, how many are in the log already
+     * @param earlier the first day it tells of, where that is before the tank was set up
      * @param faults rows that stay out, at most 200 of them
      * @param faultsInAll how many there are
      * @param doubts cells that stay out, at most 200 of them
@@ -109,11 +111,12 @@ public class NotebookOperations {
             int known,
             @Nullable LocalDate first,
             @Nullable LocalDate last,
+            @Nullable LocalDate earlier,
             List<TaskCount> tasks,
-            List<DayView> sample,
-            List<TroubleView> faults,
+            List<ToldDay> sample,
+            List<TableFault> faults,
             int faultsInAll,
-            List<TroubleView> doubts) {}
+            List<TableFault> doubts) {}
 
     /** What was brought in. */
     record Brought(int days, List<Moved> moved) {}
@@ -165,6 +168,7 @@ public class NotebookOperations {
                 history.days().size() - days.size(),
                 days.isEmpty() ? null : days.get(0).day(),
                 days.isEmpty() ? null : days.get(days.size() - 1).day(),
+                history.earlier().orElse(null),
                 counts(days, names),
                 days.subList(Math.max(0, days.size() - SAMPLE), days.size()).stream()
                         .map(day -> view(day, names))
@@ -180,6 +184,7 @@ public class NotebookOperations {
      * @param withoutFaults whether rows at fault may stay out
      * @throws Rejected if rows are at fault and may not, or nothing is new; then nothing is stored
      */
+    @Transactional
     Brought bringIn(SignedIn who, long tank, String csv, KeyInput key, boolean withoutFaults) {
         TankBook book = books.tank(who, tank);
         History history = history(book, csv, key);
@@ -198,7 +203,13 @@ public class NotebookOperations {
                 .done();
         Map<UUID, ServiceInput> inputs = new LinkedHashMap<>();
         fresh.forEach((id, day) -> inputs.put(id, input(tank, day, who.name())));
-        return new Brought(inputs.size(), inputs.isEmpty() ? List.of() : services.bringIn(who, tank, inputs));
+        if (inputs.isEmpty()) {
+            return new Brought(0, List.of());
+        }
+        if (key.stoodSince() != null) {
+            tanks.dateBack(who, tank, key.stoodSince());
+        }
+        return new Brought(inputs.size(), services.bringIn(who, tank, inputs));
     }
 
     private History history(TankBook book, String csv, KeyInput key) {
@@ -216,7 +227,12 @@ public class NotebookOperations {
         });
         Notebook notebook = notebook(csv);
         check(notebook, key, tasks, filters);
-        return History.of(notebook, key.key(), new Limits(book.tank().establishedOn(), tanks.today(), graded));
+        return History.of(notebook, key.key(), new Limits(stoodSince(book, key), tanks.today(), graded));
+    }
+
+    private static LocalDate stoodSince(TankBook book, KeyInput key) {
+        LocalDate known = book.tank().establishedOn();
+        return key.stoodSince() != null && key.stoodSince().isBefore(known) ? key.stoodSince() : known;
     }
 
     private static void check(Notebook notebook, KeyInput key, Set<Long> tasks, Set<Long> filters) {
@@ -349,23 +365,23 @@ public class NotebookOperations {
                 .toList();
     }
 
-    private static DayView view(PastDay day, Map<Long, String> names) {
-        return new DayView(
+    private static ToldDay view(PastDay day, Map<Long, String> names) {
+        return new ToldDay(
                 day.day(),
                 day.by(),
                 day.minutes().isPresent() ? day.minutes().getAsInt() : null,
                 day.done().entrySet().stream()
-                        .map(done -> new DoneView(
+                        .map(done -> new ToldTask(
                                 names.getOrDefault(done.getKey(), ""),
                                 done.getValue().orElse(null)))
                         .toList(),
                 day.note());
     }
 
-    private static List<TroubleView> troubles(List<History.Trouble> troubles) {
+    private static List<TableFault> troubles(List<History.Trouble> troubles) {
         return troubles.stream()
                 .limit(SHOWN)
-                .map(one -> new TroubleView(one.line(), one.column(), one.message()))
+                .map(one -> new TableFault(one.line(), one.column(), one.message()))
                 .toList();
     }
 }

@@ -1,6 +1,7 @@
 package app.chervil.server.tank;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
@@ -17,6 +18,8 @@ interface TankMapper {
     long insert(long site, TankInput tank);
 
     int update(long site, long id, int version, TankInput tank);
+
+    int dateBack(long site, long id, LocalDate day);
 
     int delete(long site, long id, Instant now);
 

@@ -93,6 +93,13 @@ public class TankOperations {
         return find(who, id);
     }
 
+    /** Says that a tank was set up earlier than is known; one that is known to be older stays so. */
+    @Transactional
+    public void dateBack(SignedIn who, long id, LocalDate establishedOn) {
+        checkDay("establishedOn", establishedOn);
+        tanks.dateBack(who.siteId(), id, establishedOn);
+    }
+
     @Transactional
     public void delete(SignedIn who, long id) {
         who.mustBeKeeper();

@@ -148,6 +148,26 @@ class NotebookApiTest {
     }
 
     @Test
+    void notes_older_than_the_tank_is_said_to_be_come_in_once_its_keeper_says_since_when_it_stood() throws Exception {
+        String old = "Date,What\n11/5/23,prefilter\n11/26/23,prefilter\n";
+        ObjectNode key = (ObjectNode) guess(old).get("key");
+
+        JsonNode refused = site.read(preview(old, key));
+        assertThat(refused.get("days").asInt()).isZero();
+        assertThat(refused.get("earlier").asString()).isEqualTo("2023-11-05");
+
+        key.put("stoodSince", "2023-11-05");
+        bringIn(old, key, false).andExpect(jsonPath("$.days").value(2));
+        site.get(keeper, "/api/tanks/" + tank)
+                .andExpect(jsonPath("$.tank.establishedOn").value("2023-11-05"));
+        key.put("stoodSince", "2024-11-05");
+        bringIn("Date,What\n11/26/24,prefilter\n", key, false)
+                .andExpect(jsonPath("$.days").value(1));
+        site.get(keeper, "/api/tanks/" + tank)
+                .andExpect(jsonPath("$.tank.establishedOn").value("2023-11-05"));
+    }
+
+    @Test
     void a_key_that_does_not_fit_is_refused_at_its_field() throws Exception {
         ObjectNode key = (ObjectNode) guess(KEPT).get("key");
         ((ObjectNode) key.get("columns").get(0)).put("role", "NOTE");

@@ -1,0 +1,209 @@
+<script setup lang="ts">
+import { refDebounced } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import { useTank } from '@/features/tank'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import { shortDay, windowWords } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import ColumnKeys from './ColumnKeys.vue'
+import PhraseKeys from './PhraseKeys.vue'
+import WhatComesIn from './WhatComesIn.vue'
+import {
+  guessKey,
+  previewNotebook,
+  useBringIn,
+  type Brought,
+  type Key,
+  type KeyView,
+  type Preview,
+} from './queries'
+import { keepingAnswers, textOf } from './reading'
+
+/** At the table: a spreadsheet kept before becomes history. Nothing is stored until its keeper has seen what it says. */
+const props = defineProps<{ tank: number }>()
+
+const PAUSE_MS = 400
+const tank = useTank(() => props.tank)
+const bringIn = useBringIn(() => props.tank)
+const { sending, trouble, errors, send } = useSending()
+
+const name = ref('')
+const csv = ref('')
+const view = ref<KeyView>()
+const key = ref<Key>()
+const preview = ref<Preview>()
+const brought = ref<Brought>()
+const touched = ref(new Set<string>())
+const settled = refDebounced(key, PAUSE_MS)
+const columns = computed(() => JSON.stringify([key.value?.columns, key.value?.order]))
+let read = ''
+
+async function choose(file?: File) {
+  if (!file) return
+  name.value = file.name
+  csv.value = await textOf(file)
+  view.value = key.value = preview.value = brought.value = undefined
+  touched.value = new Set()
+  await guess()
+}
+
+/** Asks anew what the table says, under the columns that were set. */
+async function guess() {
+  const before = key.value
+  const guessed = await send(() => guessKey(props.tank, csv.value, before))
+  if (!guessed) return
+  view.value = guessed
+  key.value = keepingAnswers(guessed.key, before, touched.value)
+  read = columns.value
+}
+
+watch(settled, async (now) => {
+  if (!now || brought.value) return
+  if (columns.value !== read) {
+    await guess()
+    return
+  }
+  preview.value = undefined
+  const seen = await send(() => previewNotebook(props.tank, csv.value, now))
+  if (key.value === now) preview.value = seen
+})
+
+async function confirm() {
+  const table = { csv: csv.value, key: key.value, withoutFaults: true }
+  brought.value = await send(() => bringIn.mutateAsync({ ...table, key: table.key as Key }))
+}
+
+const action = computed(() => {
+  const one = preview.value
+  if (!one) return ''
+  const days = `Bring in ${String(one.days)} ${one.days === 1 ? 'day' : 'days'}`
+  const rows = one.faultsInAll === 1 ? '1 row' : `${String(one.faultsInAll)} rows`
+  return one.faultsInAll ? `${days}, without ${rows}` : days
+})
+</script>
+
+<template>
+  <main class="page">
+    <AsyncState
+      :pending="tank.isPending.value"
+      :error="tank.error.value"
+      what="the tank"
+      @retry="tank.refetch()"
+    >
+      <h1>Bring in old notes, {{ tank.data.value?.tank.name }}</h1>
+      <section v-if="brought" role="status">
+        <p>
+          <b>{{ brought.days }} {{ brought.days === 1 ? 'day is' : 'days are' }} in the log now.</b>
+          <template v-if="!brought.moved.length"> No dates changed.</template>
+        </p>
+        <template v-if="brought.moved.length">
+          <h2>What changed</h2>
+          <ul>
+            <li v-for="moved in brought.moved" :key="moved.taskId" :data-moved="moved.name">
+              <b>{{ moved.name }}</b>
+              <p>
+                <span class="quiet">{{ windowWords(moved.before.window) }} became</span>
+                {{ windowWords(moved.after.window) }}, best {{ shortDay(moved.after.window.ideal)
+                }}<template v-if="moved.after.intervalDays"
+                  >, every <span class="num">{{ moved.after.intervalDays }}</span> days</template
+                >
+              </p>
+              <p class="small quiet">{{ moved.reasons.join(' ') }}</p>
+            </li>
+          </ul>
+        </template>
+        <RouterLink :to="{ name: 'tank', params: { tank: props.tank } }">To the tank</RouterLink>
+      </section>
+      <template v-else>
+        <p class="quiet">
+          A spreadsheet or list of what you did, saved as a table (.csv): one row a time, in whatever columns
+          and words you kept it. You say what they mean and see what would come in before anything is stored.
+          Dates are then learned from it.
+        </p>
+        <p class="choose">
+          <el-upload
+            accept=".csv,.tsv,.txt,text/csv,text/tab-separated-values,text/plain"
+            :show-file-list="false"
+            :auto-upload="false"
+            @change="(file) => choose(file.raw)"
+          >
+            <el-button tag="span" :type="view ? 'default' : 'primary'">
+              {{ view ? 'Choose another table' : 'Choose a table' }}
+            </el-button>
+          </el-upload>
+          <span v-if="view" class="quiet">{{ name }}, {{ view.rows }} rows</span>
+        </p>
+        <p v-if="sending && !view" class="quiet" role="status">Reading the table …</p>
+        <p v-if="errors.csv ?? trouble" class="trouble" role="alert">{{ errors.csv ?? trouble }}</p>
+        <div v-if="view && key" class="sides">
+          <div>
+            <ColumnKeys v-model="key" :view="view" :errors="errors" />
+            <PhraseKeys
+              v-model="key"
+              :view="view"
+              @touched="(words) => (touched = new Set([...touched, words]))"
+            />
+          </div>
+          <aside>
+            <WhatComesIn
+              v-if="preview"
+              :preview="preview"
+              :stood-since="key.stoodSince"
+              @older="(stoodSince) => (key = { ...key!, stoodSince })"
+            >
+              <el-button type="primary" :loading="sending" :disabled="preview.days === 0" @click="confirm">
+                {{ action }}
+              </el-button>
+            </WhatComesIn>
+            <p v-else-if="sending" class="quiet" role="status">Reading the table …</p>
+          </aside>
+        </div>
+      </template>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+.choose {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  margin: 14px 0;
+}
+
+.sides {
+  display: grid;
+  grid-template-columns: minmax(0, 8fr) minmax(0, 5fr);
+  gap: 40px;
+  align-items: start;
+}
+
+aside {
+  position: sticky;
+  top: 20px;
+}
+
+aside .el-button--primary {
+  margin: 6px 0 14px;
+}
+
+ul {
+  padding: 0;
+}
+
+li {
+  padding: 8px 0;
+  border-bottom: 1px solid var(--hair);
+  list-style: none;
+}
+
+@media (width <= 1100px) {
+  .sides {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  aside {
+    position: static;
+  }
+}
+</style>
