@@ -10,10 +10,11 @@ import SelectField from '@/shared/components/SelectField.vue'
 import { addDays, shortDay, today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { useBeginTrial } from './queries'
-import { emptyTrial, toTrial } from './trials'
+import { emptyTrial, emptyWay, MOST_WAYS, toTrial, TURNS } from './trials'
+import { stageWord } from '@/shared/words'
 import { newId } from '@/shared/ids'
 
-/** At the table: which task, which two intervals, and how long they take turns. */
+/** At the table: which task, which ways of doing it, and how long they take turns. */
 const router = useRouter()
 const tanks = useTanks()
 const filters = useSiteFilters()
@@ -32,8 +33,17 @@ const tasks = computed(() =>
     ),
 )
 const ends = computed(() => {
-  const days = Number(form.value.periodDays) * Number(form.value.periods)
+  const days = Number(form.value.periodDays) * form.value.turns * form.value.ways.length
   return Number.isInteger(days) && days > 0 ? shortDay(addDays(today(), days)) : undefined
+})
+
+/** Whether a filter runs without what the task is done to. */
+const canBeLeftOut = computed(() => {
+  const id = Number(form.value.task)
+  const filter = filters.data.value?.find((one) => one.tasks.some((task) => task.id === id))
+  const stage = filter?.tasks.find((task) => task.id === id)?.stageId
+  const kind = filter?.stages.find((one) => one.id === stage)?.kind
+  return kind !== undefined && stageWord(kind).canBeLeftOut
 })
 
 async function start() {
@@ -54,8 +64,8 @@ async function start() {
   <main class="page narrow">
     <h1>Begin a trial</h1>
     <p class="quiet">
-      The two intervals take turns from today. Read the parameter once or twice a week, and leave stocking and
-      feeding as they are.
+      The ways take turns from today; the others are measured by the first. Read the parameter once or twice a
+      week, and leave stocking and feeding as they are.
     </p>
     <AsyncState
       :pending="tanks.isPending.value || filters.isPending.value"
@@ -83,32 +93,53 @@ async function start() {
             :error="errors.taskId"
           />
         </div>
+        <ul>
+          <li v-for="(way, i) in form.ways" :key="i" class="way">
+            <NumberField
+              v-model="way.days"
+              :label="i === 0 ? 'Every' : 'Or every'"
+              :name="`ways[${i}]`"
+              unit="days"
+              :disabled="way.without"
+              :error="errors[`ways[${i}]`]"
+            />
+            <el-checkbox
+              v-if="canBeLeftOut && (way.without || !form.ways.some((one) => one.without))"
+              v-model="way.without"
+            >
+              Without it
+            </el-checkbox>
+            <el-button v-if="form.ways.length > 2" type="primary" text @click="form.ways.splice(i, 1)">
+              Leave this way out<span class="seen-by-readers">, number {{ i + 1 }}</span>
+            </el-button>
+          </li>
+        </ul>
+        <p v-if="errors.ways" class="error" role="alert">{{ errors.ways }}</p>
+        <p v-if="form.ways.some((way) => way.without)" class="small quiet">
+          For those periods take it out of the water’s path: one that is left in place clogs, and is no
+          “without it”.
+        </p>
+        <el-button v-if="form.ways.length < MOST_WAYS" @click="form.ways.push(emptyWay())">
+          Add a way
+        </el-button>
         <div class="row">
-          <NumberField
-            v-for="field in ['firstDays', 'otherDays'] as const"
-            :key="field"
-            v-model="form[field]"
-            :label="field === 'firstDays' ? 'Every' : 'Or every'"
-            :name="field"
-            unit="days"
-            :error="errors[field]"
-          />
           <NumberField
             v-model="form.periodDays"
             label="In periods of"
             name="periodDays"
             unit="days"
-            hint="At least twice the longer interval"
+            hint="At least twice the longest interval"
             :error="errors.periodDays"
           />
-          <NumberField
-            v-model="form.periods"
-            label="Periods"
-            name="periods"
-            :hint="ends ? `In fours; ends ${ends}` : 'In fours'"
-            :error="errors.periods"
-          />
         </div>
+        <ChoiceRow
+          v-model="form.turns"
+          legend="Turns of each way"
+          name="periods"
+          :choices="TURNS.map((turns) => ({ value: turns, label: String(turns) }))"
+          :error="errors.periods"
+        />
+        <p v-if="ends" class="quiet">It ends on {{ ends }}.</p>
         <ChoiceRow
           v-model="form.parameter"
           legend="Compare the rise of"
@@ -132,6 +163,19 @@ form {
   gap: 18px;
   justify-items: start;
   margin-top: 16px;
+}
+
+ul {
+  padding: 0;
+}
+
+.way {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 20px;
+  align-items: end;
+  padding: 6px 0;
+  list-style: none;
 }
 
 .row {

@@ -1,11 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useSession } from '@/features/account'
+import { useSiteFilters } from '@/features/filter'
 import { shortDay } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
-import { useRemoveTrial, useResumeTrial, useStopTrial, type Trial } from './queries'
-import { effortWords, everyWords, progressWords, riseWords, verdictWords } from './trials'
+import { useAdopt, useDisown, useRemoveTrial, useResumeTrial, useStopTrial, type Trial } from './queries'
+import TrialCurve from './TrialCurve.vue'
+import {
+  effortWords,
+  kneeWords,
+  outlookWords,
+  progressWords,
+  riseWords,
+  verdictWords,
+  wayWords,
+} from './trials'
 import TrialStrip from './TrialStrip.vue'
 
 /** One trial: how far it is, what the readings say so far, and what each way took. */
@@ -15,7 +25,11 @@ const session = useSession()
 const stop = useStopTrial()
 const resume = useResumeTrial()
 const remove = useRemoveTrial()
+const adopt = useAdopt()
+const disown = useDisown()
+const filters = useSiteFilters()
 const { sending, trouble, send } = useSending()
+const keeper = computed(() => session.data.value?.role === 'KEEPER')
 const subject = computed(() => props.trial.subject)
 const running = computed(() => props.trial.state === 'RUNNING')
 
@@ -26,6 +40,24 @@ async function end() {
     return true
   })
   if (await stopped) offerUndo('Trial stopped.', () => resume.mutateAsync(id))
+}
+
+/** Keeps one of the ways as the task's interval; how it was set before is known here, for the way back. */
+async function keep(way: number) {
+  const { id } = props.trial
+  const task = filters.data.value
+    ?.flatMap((filter) => filter.tasks)
+    .find((one) => one.id === subject.value.taskId)
+  if (!task) return
+  const before = { mode: task.mode, fixedDays: task.fixedDays }
+  const kept = send(async () => {
+    await adopt.mutateAsync({ id, way })
+    return true
+  })
+  if (await kept)
+    offerUndo(`${subject.value.task}: ${wayWords(props.trial.ways[way]?.days)} from now on.`, () =>
+      disown.mutateAsync({ id, before }),
+    )
 }
 
 async function strike() {
@@ -49,7 +81,10 @@ async function strike() {
       {{ progressWords(trial) }}; {{ shortDay(trial.plan.began) }} to {{ shortDay(trial.plan.until) }}
     </p>
     <TrialStrip :trial="trial" />
-    <p class="verdict">{{ verdictWords(trial) }} {{ effortWords(trial) }}</p>
+    <p class="verdict">
+      {{ verdictWords(trial) }} {{ kneeWords(trial) }} {{ effortWords(trial) }} {{ outlookWords(trial) }}
+    </p>
+    <TrialCurve :trial="trial" />
     <table>
       <thead>
         <tr class="small quiet">
@@ -58,11 +93,12 @@ async function strike() {
           <th scope="col">Times done</th>
           <th scope="col">Minutes a week</th>
           <th scope="col">{{ subject.parameter }} rises a week</th>
+          <th v-if="!running" scope="col"><span class="seen-by-readers">Keep it</span></th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="way in trial.ways" :key="way.way">
-          <th scope="row">{{ everyWords(way.days) }}</th>
+        <tr v-for="(way, i) in trial.ways" :key="i">
+          <th scope="row">{{ wayWords(way.days) }}</th>
           <td class="num">{{ way.daysLived }}</td>
           <td class="num">{{ way.times }}</td>
           <td class="num">{{ way.minutesAWeek?.toFixed(0) ?? '–' }}</td>
@@ -75,18 +111,24 @@ async function strike() {
             >
             <template v-else>–</template>
           </td>
+          <td v-if="!running">
+            <b v-if="trial.adopted === i">chosen</b>
+            <el-button
+              v-else-if="keeper && way.days !== undefined"
+              type="primary"
+              text
+              :disabled="sending"
+              @click="keep(i)"
+            >
+              Adopt {{ wayWords(way.days) }}
+            </el-button>
+          </td>
         </tr>
       </tbody>
     </table>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
     <el-button v-if="running" :disabled="sending" @click="end"> Stop it today </el-button>
-    <el-button
-      v-else-if="session.data.value?.role === 'KEEPER'"
-      type="primary"
-      text
-      :disabled="sending"
-      @click="strike"
-    >
+    <el-button v-else-if="keeper" type="primary" text :disabled="sending" @click="strike">
       Remove it from the list
     </el-button>
   </article>

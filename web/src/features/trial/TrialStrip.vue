@@ -2,18 +2,20 @@
 import { computed } from 'vue'
 import { today } from '@/shared/dates'
 import type { Trial } from './queries'
-import { everyWords, placeOf, progressWords, wayOf } from './trials'
+import { placeOf, progressWords, wayWords } from './trials'
 
-/** The turns of a trial in a row, the other way hatched, with a tick for each time the work was done. */
+/** The turns of a trial in a row, each way hatched in its own direction, with a tick for each time the work was done. */
 const props = defineProps<{ trial: Trial }>()
 
 const WIDTH = 1000
+/** Degrees by which the ways after the first are hatched. */
+const HATCHES = [45, 0, 90, 135]
 const turns = computed(() =>
   props.trial.turns.map((turn) => ({
     x: placeOf(props.trial, turn.from) * WIDTH,
     width: (placeOf(props.trial, turn.until) - placeOf(props.trial, turn.from)) * WIDTH,
     way: turn.way,
-    words: everyWords(wayOf(props.trial, turn.way)?.days ?? 0),
+    words: wayWords(props.trial.ways[turn.way]?.days),
   })),
 )
 const ticks = computed(() => props.trial.services.map((day) => placeOf(props.trial, day) * WIDTH))
@@ -29,11 +31,13 @@ const now = computed(() => placeOf(props.trial, today()) * WIDTH)
   >
     <defs>
       <pattern
-        :id="`hatch-${trial.id}`"
+        v-for="(turned, i) in HATCHES"
+        :id="`hatch-${trial.id}-${i + 1}`"
+        :key="turned"
         width="9"
         height="9"
         patternUnits="userSpaceOnUse"
-        patternTransform="rotate(45)"
+        :patternTransform="`rotate(${turned})`"
       >
         <line class="hatch" x1="0" y1="0" x2="0" y2="9" />
       </pattern>
@@ -41,14 +45,14 @@ const now = computed(() => placeOf(props.trial, today()) * WIDTH)
     <g v-for="turn in turns" :key="turn.x">
       <rect class="turn" :x="turn.x" y="4" :width="turn.width" height="24" />
       <rect
-        v-if="turn.way === 'OTHER'"
+        v-if="turn.way > 0"
         :x="turn.x"
         y="4"
         :width="turn.width"
         height="24"
-        :fill="`url(#hatch-${trial.id})`"
+        :fill="`url(#hatch-${trial.id}-${turn.way})`"
       />
-      <text class="words" :x="turn.x + turn.width / 2" y="50">{{ turn.words }}</text>
+      <text v-if="turn.width > 70" class="words" :x="turn.x + turn.width / 2" y="50">{{ turn.words }}</text>
     </g>
     <line v-for="(x, i) in ticks" :key="i" class="tick" :x1="x" :x2="x" y1="20" y2="34" />
     <path v-if="trial.state === 'RUNNING'" class="now" :d="`M${now} 0v34`" />

@@ -2,7 +2,17 @@ import { describe, expect, it } from 'vitest'
 import { mountView, settled, stubServer } from '@/testing/mounting'
 import type { Trial } from './queries'
 import TrialsView from './TrialsView.vue'
-import { effortWords, emptyTrial, placeOf, progressWords, riseWords, toTrial, verdictWords } from './trials'
+import {
+  effortWords,
+  emptyTrial,
+  kneeWords,
+  outlookWords,
+  placeOf,
+  progressWords,
+  riseWords,
+  toTrial,
+  verdictWords,
+} from './trials'
 
 const rise = (perWeek: number) => ({
   perWeek,
@@ -12,13 +22,21 @@ const rise = (perWeek: number) => ({
   coarse: false,
   unlogged: [],
 })
-const way = (name: 'FIRST' | 'OTHER', days: number, perWeek: number, minutesAWeek: number) => ({
-  way: name,
+const way = (days: number | undefined, perWeek: number, minutesAWeek: number) => ({
   days,
   daysLived: 28,
   times: 5,
   minutesAWeek,
   rise: rise(perWeek),
+})
+type Band = { perWeek: number; low: number; high: number }
+const band = (one: Band) => ({ ...one, readings: 20, coarse: false, unlogged: [] })
+const pair = (way: number, less: number, difference: Band, apart: boolean, percent?: Band) => ({
+  way,
+  less,
+  apart,
+  difference: band(difference),
+  percent: percent && band(percent),
 })
 const TRIAL: Trial = {
   id: 'a',
@@ -33,16 +51,30 @@ const TRIAL: Trial = {
   },
   state: 'RUNNING',
   plan: { began: '2026-03-02', until: '2026-04-27', periodDays: 14, periodsOver: 2 },
-  turns: ['FIRST', 'OTHER', 'OTHER', 'FIRST'].map((name, i) => ({
+  turns: [0, 1, 1, 0].map((way, i) => ({
     from: ['2026-03-02', '2026-03-16', '2026-03-30', '2026-04-13'][i] ?? '',
     until: ['2026-03-16', '2026-03-30', '2026-04-13', '2026-04-27'][i] ?? '',
-    way: name as 'FIRST' | 'OTHER',
+    way,
   })),
   services: ['2026-03-05', '2026-03-08'],
-  now: 'OTHER',
-  ways: [way('FIRST', 3, 3.5, 9.3), way('OTHER', 6, 5.6, 4.6)],
-  verdict: 'FIRST_RISES_LESS',
-  difference: { perWeek: 2.1, low: 0.9, high: 3.3, readings: 20, coarse: false, unlogged: [] },
+  now: 1,
+  ways: [way(3, 3.5, 9.3), way(6, 5.6, 4.6)],
+  verdict: 'TOLD_APART',
+  pairs: [pair(1, 0, { perWeek: 2.1, low: 0.9, high: 3.3 }, true)],
+}
+
+/** A sock left out, every 7 days and every 2. */
+const THREE: Trial = {
+  ...TRIAL,
+  state: 'DONE',
+  now: undefined,
+  ways: [way(undefined, 10, 0), way(7, 6, 4), way(2, 5.8, 14)],
+  pairs: [
+    pair(1, 0, { perWeek: -4, low: -5, high: -3 }, true, { perWeek: -40, low: -48, high: -31 }),
+    pair(2, 0, { perWeek: -4.2, low: -5, high: -3 }, true, { perWeek: -42, low: -49, high: -33 }),
+    pair(2, 1, { perWeek: -0.2, low: -1, high: 0.6 }, false),
+  ],
+  knee: 1,
 }
 
 describe('what a trial says', () => {
@@ -56,7 +88,7 @@ describe('what a trial says', () => {
     const turned: Trial = {
       ...TRIAL,
       verdict: 'NOT_TOLD_APART',
-      difference: { perWeek: -0.4, low: -1.5, high: 0.7, readings: 20, coarse: false, unlogged: [] },
+      pairs: [pair(1, 0, { perWeek: -0.4, low: -1.5, high: 0.7 }, false)],
     }
 
     expect(verdictWords(turned)).toContain('0.40 mg/L a week more when it was done every 3 days than every 6')
@@ -65,9 +97,7 @@ describe('what a trial says', () => {
   })
 
   it('says that it cannot say while readings are too few', () => {
-    expect(verdictWords({ ...TRIAL, difference: undefined, verdict: 'TOO_FEW' })).toContain(
-      'Too few readings',
-    )
+    expect(verdictWords({ ...TRIAL, pairs: [], verdict: 'TOO_FEW' })).toContain('Too few readings')
   })
 
   it('tells the time the more frequent way takes, and how far the trial is', () => {
@@ -80,10 +110,44 @@ describe('what a trial says', () => {
     expect(riseWords(12.34, 'mg/L')).toBe('12.3 mg/L')
   })
 
-  it('refuses what is no whole number at its field', () => {
-    const { errors } = toTrial({ ...emptyTrial(), firstDays: '3', otherDays: 'six', periods: '8.5' })
+  it('of many ways measures each by the first, and names the one that is worth its work', () => {
+    expect(verdictWords(THREE)).toBe(
+      'Nitrate a week, against without it: every 7 days 40 % less (31 to 48 %); every 2 days 42 % less (33 to 49 %).',
+    )
+    expect(kneeWords(THREE)).toBe('Every 7 days looks worth its work: what more wins beyond that is little.')
+    expect(effortWords(THREE)).toBe('Doing it every 2 days took about 14 minutes a week more.')
+    expect(kneeWords(TRIAL)).toBeUndefined()
+  })
 
-    expect(Object.keys(errors).sort()).toEqual(['otherDays', 'periods', 'taskId'])
+  it('says whether it is worth going on', () => {
+    const outlook = { readings: 12, wantedPercent: 20, readingsWanted: 34, nothingLeft: false }
+    expect(outlookWords({ ...TRIAL, outlook: { ...outlook, enoughOn: '2026-05-12' } })).toContain(
+      '34 readings tell a difference of 20 %; there are 12, and enough by',
+    )
+    expect(outlookWords({ ...TRIAL, outlook: { ...outlook, readings: 40 } })).toBe(
+      '40 readings are enough to tell a difference of 20 %.',
+    )
+    expect(outlookWords({ ...TRIAL, outlook: { ...outlook, nothingLeft: true } })).toBe(
+      'No difference of 20 % or more is left to find.',
+    )
+    expect(outlookWords(TRIAL)).toBeUndefined()
+  })
+
+  it('refuses half days at their field, and asks for no days of a way without', () => {
+    const form = {
+      ...emptyTrial(),
+      ways: [
+        { days: '', without: true },
+        { days: '2.5', without: false },
+        { days: '0', without: false },
+      ],
+    }
+
+    const { input, errors } = toTrial(form)
+
+    expect(Object.keys(errors).sort()).toEqual(['taskId', 'ways[1]', 'ways[2]'])
+    expect(input.ways[0]).toBe(0)
+    expect(input.periods).toBe(12)
   })
 })
 
@@ -104,6 +168,39 @@ describe('the trials', () => {
 
     expect(asked.some((one) => one.call === 'POST /api/trials/a/stop')).toBe(true)
     expect(wrapper.findAll('.tick')).toHaveLength(2)
+  })
+
+  it('of several ways draws the curve, and adopts one with a way back', async () => {
+    const asked = stubServer({
+      'GET /api/session': { name: 'Marit', role: 'KEEPER', demoAccounts: [] },
+      'GET /api/trials': [THREE],
+      'GET /api/filters': [
+        {
+          id: 3,
+          tankId: 1,
+          name: 'Undertow',
+          stages: [],
+          tasks: [{ id: 7, name: 'Change the sock', mode: 'LEARN' }],
+        },
+      ],
+      'PUT /api/trials/a/adopted': 204,
+      'POST /api/trials/a/adopted/undo': 204,
+    })
+    const { wrapper } = await mountView(TrialsView)
+
+    expect(wrapper.get('figure svg').attributes('aria-label')).toContain('without it 10.0 mg/L')
+    expect(wrapper.get('.knee').text()).toContain('worth its work')
+    const buttons = wrapper.findAll('td button')
+    expect(buttons.map((one) => one.text())).toEqual(['Adopt every 7 days', 'Adopt every 2 days'])
+    await buttons[0]?.trigger('click')
+    await settled()
+    expect(asked.find((one) => one.call === 'PUT /api/trials/a/adopted')?.body).toEqual({ way: 1 })
+
+    ;[...document.querySelectorAll<HTMLElement>('.el-message button')].at(-1)?.click()
+    await settled()
+    expect(asked.find((one) => one.call === 'POST /api/trials/a/adopted/undo')?.body).toEqual({
+      mode: 'LEARN',
+    })
   })
 
   it('says what a trial is good for where there is none', async () => {

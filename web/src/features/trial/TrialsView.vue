@@ -5,7 +5,7 @@ import LinkButton from '@/shared/components/LinkButton.vue'
 import { useTrials } from './queries'
 import TrialCard from './TrialCard.vue'
 
-/** At the table: two intervals of one task tried in turns, and what the water says to it. */
+/** At the table: ways of doing one task tried in turns, and what the water says to it. */
 const trials = useTrials()
 </script>
 
@@ -17,8 +17,8 @@ const trials = useTrials()
       <LinkButton type="primary" :to="{ name: 'new-trial' }">Begin a trial</LinkButton>
     </header>
     <p class="quiet lead">
-      Two intervals for one task take turns, and you see which lets nitrate or phosphate rise less, with water
-      changes allowed for.
+      Two to five ways of doing one task take turns, and you see which lets nitrate or phosphate rise less,
+      with water changes allowed for, and where more work stops paying.
     </p>
     <AsyncState
       :pending="trials.isPending.value"

@@ -12,7 +12,7 @@ export const useTrials = () =>
 /** A mutation after which dates move: forecasts, rounds and the plan are asked for anew. */
 function useTrying<I, O>(mutationFn: (input: I) => Promise<O>) {
   const client = useQueryClient()
-  const stale = ['trials', 'forecasts', 'rounds', 'plan']
+  const stale = ['trials', 'filters', 'forecasts', 'rounds', 'plan']
   return useMutation({
     mutationFn,
     onSuccess: () => Promise.all(stale.map((key) => client.invalidateQueries({ queryKey: [key] }))),
@@ -32,3 +32,13 @@ export const useResumeTrial = () =>
 
 export const useRemoveTrial = () =>
   useTrying((id: string) => body(api.DELETE('/api/trials/{id}', { params: { path: { id } } })))
+
+export const useAdopt = () =>
+  useTrying(({ id, way }: { id: string; way: number }) =>
+    body(api.PUT('/api/trials/{id}/adopted', { params: { path: { id } }, body: { way } })),
+  )
+
+export const useDisown = () =>
+  useTrying(({ id, before }: { id: string; before: Schemas['Before'] }) =>
+    body(api.POST('/api/trials/{id}/adopted/undo', { params: { path: { id } }, body: before })),
+  )

@@ -1,46 +1,104 @@
-import { daysBetween, today, type Day } from '@/shared/dates'
+import { daysBetween, longDay, today, type Day } from '@/shared/dates'
 import { typedNumber } from '@/shared/units'
 import type { Trial, TrialInput, TriedWay } from './queries'
 
-type Way = TriedWay['way']
+/** "every 3 days", "daily", "without it". */
+export const wayWords = (days: number | undefined) =>
+  days === undefined ? 'without it' : days === 1 ? 'daily' : `every ${String(days)} days`
 
-/** "every 3 days", "daily". */
-export const everyWords = (days: number) => (days === 1 ? 'daily' : `every ${String(days)} days`)
-
-export const wayOf = (trial: Trial, way: Way): TriedWay | undefined =>
-  trial.ways.find((one) => one.way === way)
+const doneWords = (days: number | undefined) =>
+  days === undefined ? wayWords(days) : `when it was done ${wayWords(days)}`
 
 /** Two digits of a small rise, one of a large one. */
 export const riseWords = (value: number, unit: string) =>
   `${value.toFixed(Math.abs(value) < 1 ? 2 : 1).replace('-', '−')} ${unit}`.trim()
 
-/** What the readings say so far, in one or two sentences. */
+const tooFew = (trial: Trial) =>
+  `Too few readings of ${trial.subject.parameter.toLowerCase()} yet to compare them: each way needs some of its own.`
+
+/** What the readings say so far, in a few sentences. */
 export function verdictWords(trial: Trial): string {
-  const first = wayOf(trial, 'FIRST')
-  const other = wayOf(trial, 'OTHER')
-  const { difference, subject } = trial
-  if (!first || !other || !difference)
-    return `Too few readings of ${subject.parameter.toLowerCase()} yet to compare the two: each way needs some of its own.`
-  const [slow, fast] = difference.perWeek >= 0 ? [first, other] : [other, first]
+  if (trial.pairs.length === 0) return tooFew(trial)
+  return trial.ways.length === 2 ? verdictOfTwo(trial) : verdictOfMany(trial)
+}
+
+function verdictOfTwo(trial: Trial): string {
+  const { subject, ways } = trial
+  const pair = trial.pairs[0]
+  const [less, way] = [ways[pair?.less ?? 0], ways[pair?.way ?? 1]]
+  if (!pair || !less || !way) return tooFew(trial)
+  const { difference } = pair
+  const [slow, fast] = difference.perWeek >= 0 ? [less, way] : [way, less]
   const size = (value: number) => riseWords(value, subject.unit)
   const sign = difference.perWeek >= 0 ? 1 : -1
   const ends = [difference.low * sign, difference.high * sign].sort((a, b) => a - b)
   const band = `between ${riseWords(ends[0] ?? 0, '')} and ${size(ends[1] ?? 0)}, four times in five`
-  const more = `${subject.parameter} rose by ${size(Math.abs(difference.perWeek))} a week more when it was done ${everyWords(fast.days)} than ${everyWords(slow.days)} (${band}).`
-  return trial.verdict === 'NOT_TOLD_APART'
-    ? `${more} That may as well be chance: the two are not told apart${trial.state === 'RUNNING' ? ' yet' : ''}.`
-    : `${more} That is more than chance would usually make.`
+  const than = slow.days === undefined ? ' than without it' : ` than ${wayWords(slow.days)}`
+  const more = `${subject.parameter} rose by ${size(Math.abs(difference.perWeek))} a week more ${doneWords(fast.days)}${than} (${band}).`
+  return pair.apart
+    ? `${more} That is more than chance would usually make.`
+    : `${more} That may as well be chance: the two are not told apart${trial.state === 'RUNNING' ? ' yet' : ''}.`
 }
 
-/** What the way that is done more often costs in time; undefined before both have a week. */
+/** Each way against the first. */
+function verdictOfMany(trial: Trial): string {
+  const first = trial.ways[0]
+  const told = trial.pairs
+    .filter((pair) => pair.less === 0)
+    .map((pair) => {
+      const name = wayWords(trial.ways[pair.way]?.days)
+      if (!pair.apart) return `${name} is not told apart`
+      const less = pair.difference.perWeek < 0
+      const share = pair.percent
+        ? `${String(Math.abs(Math.round(pair.percent.perWeek)))} %`
+        : riseWords(Math.abs(pair.difference.perWeek), trial.subject.unit)
+      const ends = pair.percent
+        ? [pair.percent.low, pair.percent.high]
+            .map((end) => Math.round(less ? -end : end))
+            .sort((a, b) => a - b)
+        : undefined
+      const band = ends ? ` (${String(ends[0])} to ${String(ends[1])} %)` : ''
+      return `${name} ${share} ${less ? 'less' : 'more'}${band}`
+    })
+  return `${trial.subject.parameter} a week, against ${wayWords(first?.days)}: ${told.join('; ')}.`
+}
+
+/** Which way is worth its work; undefined where that cannot be said, or goes without saying. */
+export function kneeWords(trial: Trial): string | undefined {
+  if (trial.knee === undefined || trial.ways.length < 3) return undefined
+  return `${upper(wayWords(trial.ways[trial.knee]?.days))} looks worth its work: what more wins beyond that is little.`
+}
+
+const upper = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
+
+/** Whether it is worth going on. */
+export function outlookWords(trial: Trial): string | undefined {
+  const { outlook } = trial
+  if (!outlook) return undefined
+  const size = `a difference of ${String(outlook.wantedPercent)} %`
+  if (outlook.nothingLeft)
+    return `No difference of ${String(outlook.wantedPercent)} % or more is left to find.`
+  if (outlook.readings >= outlook.readingsWanted)
+    return `${String(outlook.readings)} readings are enough to tell ${size}.`
+  const wanted = `${String(outlook.readingsWanted)} readings tell ${size}; there are ${String(outlook.readings)}`
+  return outlook.enoughOn
+    ? `${wanted}, and enough by ${longDay(outlook.enoughOn)} at this pace.`
+    : `${wanted}.`
+}
+
+/** What the way that is done most often costs in time; undefined before all have a week. */
 export function effortWords(trial: Trial): string | undefined {
-  const [often, seldom] = [...trial.ways].sort((a, b) => a.days - b.days)
-  if (often?.minutesAWeek === undefined || seldom?.minutesAWeek === undefined) return undefined
-  const more = often.minutesAWeek - seldom.minutesAWeek
+  const often = [...trial.ways].sort((a, b) => timesAWeek(b) - timesAWeek(a))
+  const [most, least] = [often[0], often.at(-1)]
+  if (most?.minutesAWeek === undefined || least?.minutesAWeek === undefined) return undefined
+  const more = most.minutesAWeek - least.minutesAWeek
   return more <= 0
     ? undefined
-    : `Doing it ${everyWords(often.days)} took about ${String(Math.round(more))} minutes a week more.`
+    : `Doing it ${wayWords(most.days)} took about ${String(Math.round(more))} minutes a week more.`
 }
+
+const WEEK = 7
+export const timesAWeek = (way: TriedWay) => (way.days === undefined ? 0 : WEEK / way.days)
 
 /** Where a day lies on the strip of a trial, 0 to 1. */
 export function placeOf(trial: Trial, day: Day): number {
@@ -55,8 +113,14 @@ export function progressWords(trial: Trial): string {
     const ended = trial.state === 'DONE' ? 'over' : 'stopped early'
     return `${ended}, ${String(trial.plan.periodsOver)} of ${all} periods`
   }
-  const now = trial.now ? wayOf(trial, trial.now) : undefined
-  return `period ${String(trial.plan.periodsOver + 1)} of ${all}, ${now ? everyWords(now.days) : ''} now`
+  const now = trial.now === undefined ? '' : `, ${wayWords(trial.ways[trial.now]?.days)} now`
+  return `period ${String(trial.plan.periodsOver + 1)} of ${all}${now}`
+}
+
+/** A way as its field holds it. */
+export interface WayForm {
+  days: string
+  without: boolean
 }
 
 /** A trial as its fields hold it. */
@@ -64,20 +128,25 @@ export interface TrialForm {
   tank: string
   task: string
   parameter: 'NITRATE' | 'PHOSPHATE'
-  firstDays: string
-  otherDays: string
+  ways: WayForm[]
   periodDays: string
-  periods: string
+  /** How often each way has its turn. */
+  turns: number
 }
+
+export const MOST_WAYS = 5
+export const TURNS = [2, 4, 6, 8]
+const MOST_PERIODS = 40
+
+export const emptyWay = (): WayForm => ({ days: '', without: false })
 
 export const emptyTrial = (): TrialForm => ({
   tank: '',
   task: '',
   parameter: 'NITRATE',
-  firstDays: '',
-  otherDays: '',
+  ways: [emptyWay(), emptyWay()],
   periodDays: '14',
-  periods: '8',
+  turns: 4,
 })
 
 /** What was typed as a request, with what is amiss by field. */
@@ -86,8 +155,8 @@ export function toTrial(
   began: Day = today(),
 ): { input: TrialInput; errors: Record<string, string> } {
   const errors: Record<string, string> = {}
-  const whole = (field: 'firstDays' | 'otherDays' | 'periodDays' | 'periods') => {
-    const value = typedNumber(form[field])
+  const whole = (field: string, typed: string) => {
+    const value = typedNumber(typed)
     if (value === undefined || !Number.isInteger(value)) errors[field] = 'A whole number.'
     return value ?? 0
   }
@@ -96,10 +165,14 @@ export function toTrial(
     taskId: Number(form.task),
     parameter: form.parameter,
     began,
-    firstDays: whole('firstDays'),
-    otherDays: whole('otherDays'),
-    periodDays: whole('periodDays'),
-    periods: whole('periods'),
+    ways: form.ways.map((way, i) => {
+      if (way.without) return 0
+      const days = whole(`ways[${String(i)}]`, way.days)
+      if (days < 1) errors[`ways[${String(i)}]`] ??= 'At least 1 day.'
+      return days
+    }),
+    periodDays: whole('periodDays', form.periodDays),
+    periods: Math.min(MOST_PERIODS, form.turns * form.ways.length),
   }
   return { input, errors }
 }

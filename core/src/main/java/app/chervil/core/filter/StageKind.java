@@ -111,6 +111,14 @@ public enum StageKind {
         return texture;
     }
 
+    /** Whether a filter runs on without it, so that a tank can be kept without it for a time. */
+    public boolean canBeLeftOut() {
+        return switch (this) {
+            case PREFILTER_SPONGE, SOCK, FLEECE_ROLL, FINE_PAD, FLOSS, CARBON, RESIN, PHOSPHATE_REMOVER -> true;
+            default -> false;
+        };
+    }
+
     public Home home() {
         return home;
     }

@@ -127,6 +127,6 @@ public final class Forecaster {
                 new Window(due, due, due),
                 Basis.FIXED,
                 learned.loading(),
-                List.of(fixed.by().words() + ": every " + Reasons.days(fixed.days()) + ".", would));
+                List.of(fixed.reason(), would));
     }
 }

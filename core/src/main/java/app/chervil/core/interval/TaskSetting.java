@@ -17,6 +17,13 @@ public sealed interface TaskSetting {
      * @param by who set it
      */
     record Fixed(int days, By by) implements TaskSetting {
+        /** How it came by its interval, in words. */
+        String reason() {
+            return by == By.TRIED_WITHOUT
+                    ? "A trial runs without it just now, so nothing is due."
+                    : by.words() + ": every " + Reasons.days(days) + ".";
+        }
+
         public Fixed {
             Check.within("days", days, 1, MOST_FIXED_DAYS);
         }
@@ -26,7 +33,10 @@ public sealed interface TaskSetting {
     enum By {
         KEEPER("Fixed by you"),
         MAKERS_CALENDAR("Maker's calendar"),
-        TRIAL("Being tried");
+        TRIAL("Being tried"),
+        ADOPTED("Chosen after a trial"),
+        /** Not at all for now. */
+        TRIED_WITHOUT("Being tried without it");
 
         private final String words;
 

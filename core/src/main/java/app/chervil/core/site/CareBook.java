@@ -27,6 +27,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Supplier;
 
@@ -205,12 +206,17 @@ public final class CareBook {
     }
 
     private TaskSetting setting(FilterTask task) {
-        Optional<Integer> tried = tank.triedDays(task.id());
-        if (tried.isPresent()) {
-            return new TaskSetting.Fixed(tried.get(), TaskSetting.By.TRIAL);
+        Optional<Tried> tried = tank.tried(task.id());
+        if (tried.isPresent() && !tried.get().adopted()) {
+            OptionalInt days = tried.get().days();
+            return days.isPresent()
+                    ? new TaskSetting.Fixed(days.getAsInt(), TaskSetting.By.TRIAL)
+                    : new TaskSetting.Fixed(TaskSetting.MOST_FIXED_DAYS, TaskSetting.By.TRIED_WITHOUT);
         }
         if (task.mode() == TaskMode.FIXED && task.fixedDays().isPresent()) {
-            return new TaskSetting.Fixed(task.fixedDays().getAsInt(), TaskSetting.By.KEEPER);
+            boolean adopted = tried.map(Tried::days).equals(Optional.of(task.fixedDays()));
+            return new TaskSetting.Fixed(
+                    task.fixedDays().getAsInt(), adopted ? TaskSetting.By.ADOPTED : TaskSetting.By.KEEPER);
         }
         boolean calendar = task.action() == CareAction.OPEN
                 && tank().practice().schools().opening() == OpeningSchool.MAKERS_CALENDAR;

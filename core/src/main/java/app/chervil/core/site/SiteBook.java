@@ -19,12 +19,12 @@ public final class SiteBook {
      * What holds for all tanks.
      *
      * @param eyes how people grade, by account; those who never tested theirs are left out
-     * @param triedDays intervals that a trial asks for today, by task
+     * @param tried what trials say of intervals today, by task
      */
-    public record Shared(LocalDate today, Map<Long, CalibratedEye> eyes, Map<Long, Integer> triedDays) {
+    public record Shared(LocalDate today, Map<Long, CalibratedEye> eyes, Map<Long, Tried> tried) {
         public Shared {
             eyes = Map.copyOf(eyes);
-            triedDays = Map.copyOf(triedDays);
+            tried = Map.copyOf(tried);
         }
     }
 

@@ -205,7 +205,7 @@ public final class TankBook {
                 .orElse(CalibratedEye.UNTESTED);
     }
 
-    Optional<Integer> triedDays(long task) {
-        return Optional.ofNullable(shared.triedDays().get(task));
+    Optional<Tried> tried(long task) {
+        return Optional.ofNullable(shared.tried().get(task));
     }
 }

@@ -1,28 +1,21 @@
 package app.chervil.core.trial;
 
-import app.chervil.core.water.Production;
+import app.chervil.core.water.Production.Pair;
+import app.chervil.core.water.Production.Tried;
 import java.util.Optional;
 
-/** What a trial says so far of two ways, where less rise of a parameter is better. */
+/** What a trial says so far of its ways, where less rise of a parameter is better. */
 public enum Verdict {
-    /** Too few readings, or all of them from one way. */
+    /** Too few readings, or none of some way. */
     TOO_FEW,
-    /** The difference may as well be chance. */
+    /** All differences may as well be chance. */
     NOT_TOLD_APART,
-    /** The parameter rises less the first way. */
-    FIRST_RISES_LESS,
-    /** The parameter rises less the other way. */
-    OTHER_RISES_LESS;
+    /** At least one way lets the parameter rise less than another. */
+    TOLD_APART;
 
-    /** Judges by the band of the difference, in which the truth lies in four of five cases. */
-    public static Verdict of(Optional<Production.Compared> compared) {
-        return compared.map(both -> of(both.difference())).orElse(TOO_FEW);
-    }
-
-    private static Verdict of(Production difference) {
-        if (difference.low() > 0) {
-            return FIRST_RISES_LESS;
-        }
-        return difference.high() < 0 ? OTHER_RISES_LESS : NOT_TOLD_APART;
+    /** Judges by the bands of the differences, which hold all together in four of five cases. */
+    public static Verdict of(Optional<Tried> tried) {
+        return tried.map(ways -> ways.pairs().stream().anyMatch(Pair::apart) ? TOLD_APART : NOT_TOLD_APART)
+                .orElse(TOO_FEW);
     }
 }

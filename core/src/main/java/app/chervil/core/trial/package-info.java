@@ -1,5 +1,5 @@
 /**
- * Two intervals of one task tried in turns on one tank. Read {@link app.chervil.core.trial.Design} first: it says which
- * interval holds on a day; {@link app.chervil.core.trial.Verdict} says what came of it.
+ * Ways of doing one task tried in turns. Read {@link app.chervil.core.trial.Design} first: it says which way holds on a day;
+ * {@link app.chervil.core.trial.Verdict} says what came of it, {@link app.chervil.core.trial.Knee} what is worth its work.
  */
 package app.chervil.core.trial;

@@ -32,13 +32,40 @@ public record Production(
     }
 
     /**
-     * Two ways of keeping the same tank against each other.
+     * Two ways of keeping a tank against each other.
      *
-     * @param first a week's rise while it is kept the first way
-     * @param other a week's rise while it is kept the other way
-     * @param difference other less first, with the band in which the truth lies in four of five cases
+     * @param difference a week's rise under {@code way} less that under {@code less}; bands of all pairs hold together in four
+     *     of five cases
+     * @param percent the same in percent of the rise under {@code less}; empty if that may be nothing
+     * @param error standard error of the difference
      */
-    public record Compared(Production first, Production other, Production difference) {}
+    public record Pair(int way, int less, Production difference, Optional<Production> percent, double error) {
+        /** Whether the difference is more than chance would usually make. */
+        public boolean apart() {
+            return difference.low() > 0 || difference.high() < 0;
+        }
+    }
+
+    /**
+     * Ways of keeping the same tank, tried in turns.
+     *
+     * @param rises a week's rise under each
+     * @param pairs each way against each that comes before it
+     */
+    public record Tried(List<Production> rises, List<Pair> pairs) {
+        public Tried {
+            rises = List.copyOf(rises);
+            pairs = List.copyOf(pairs);
+        }
+
+        /** A pair. */
+        public Pair pair(int way, int less) {
+            return pairs.stream()
+                    .filter(one -> one.way() == way && one.less() == less)
+                    .findFirst()
+                    .orElseThrow();
+        }
+    }
 
     /**
      * Fits production to a stretch of time.
@@ -60,27 +87,42 @@ public record Production(
     }
 
     /**
-     * Fits the production of two ways that took turns.
+     * Fits the production of ways that took turns.
      *
      * @param readings of one parameter, those read early left out by this method
      * @param changes of the same tank; those outside the readings do not matter
-     * @param phases of way 0 and way 1, oldest first
-     * @param settleDays after a switch that count for neither way
-     * @return empty while the readings of either way are too few
+     * @param phases of all ways, from 0 on, oldest first
+     * @param settleDays after a switch that count for no way
+     * @return empty while the readings of some way are too few
      */
-    public static Optional<Compared> compare(
+    public static Optional<Tried> compare(
             List<Reading> readings, List<WaterChange> changes, Tap tap, List<Phase> phases, int settleDays) {
-        return question(readings, changes, tap, phases, settleDays).flatMap(asked -> RiseFit.of(asked.question())
-                .map(fit -> new Compared(
-                        asked.told(fit, fit.rate(0), List.of()),
-                        asked.told(fit, fit.rate(1), List.of()),
-                        asked.told(fit, fit.difference(1, 0), List.of()))));
+        return question(readings, changes, tap, phases, settleDays)
+                .flatMap(asked -> RiseFit.of(asked.question()).map(asked::tried));
     }
 
     /** A question with the moment from which its days count. */
     private record Asked(RiseQuestion question, LocalDateTime origin) {
         Production told(RiseFit fit, RiseFit.Band band, List<LocalDate> unlogged) {
             return new Production(band.estimate(), band.low(), band.high(), fit.readings(), fit.coarse(), unlogged);
+        }
+
+        Tried tried(RiseFit fit) {
+            int ways = question.ways();
+            List<Production> rises = new ArrayList<>();
+            List<Pair> pairs = new ArrayList<>();
+            for (int way = 0; way < ways; way++) {
+                rises.add(told(fit, fit.rate(way), List.of()));
+                for (int less = 0; less < way; less++) {
+                    pairs.add(new Pair(
+                            way,
+                            less,
+                            told(fit, fit.difference(way, less), List.of()),
+                            fit.percent(way, less).map(band -> told(fit, band, List.of())),
+                            fit.error(way, less)));
+                }
+            }
+            return new Tried(rises, pairs);
         }
 
         LocalDate day(double days) {

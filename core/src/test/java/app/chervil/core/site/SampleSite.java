@@ -41,7 +41,7 @@ public final class SampleSite {
 
     private final LocalDate today;
     private final Map<Long, TankBook.Records> tanks = new HashMap<>();
-    private final Map<Long, Integer> tried = new HashMap<>();
+    private final Map<Long, Tried> tried = new HashMap<>();
 
     private SampleSite(LocalDate today) {
         this.today = today;
@@ -207,8 +207,62 @@ public final class SampleSite {
     }
 
     public SampleSite tries(long tank, String task, int days) {
-        tried.put(taskId(tank, task), days);
+        tried.put(taskId(tank, task), new Tried(OptionalInt.of(days), false));
         return this;
+    }
+
+    /** Says of a task that a trial leaves it out, or found its interval. */
+    public SampleSite tried(long tank, String task, Tried said) {
+        tried.put(taskId(tank, task), said);
+        return this;
+    }
+
+    /** Fixes a task's interval. */
+    public SampleSite fixes(long tank, String task, int days) {
+        TankBook.Records had = tanks.get(tank);
+        Filter filter = had.filters().get(0);
+        List<FilterTask> tasks = filter.tasks().stream()
+                .map(one -> one.name().equals(task) ? fixed(one, days) : one)
+                .toList();
+        Filter changed = new Filter(
+                filter.id(),
+                filter.tankId(),
+                filter.version(),
+                filter.name(),
+                filter.passport(),
+                filter.rating(),
+                filter.fittedOn(),
+                filter.stages(),
+                tasks,
+                filter.cleaned());
+        tanks.put(
+                tank,
+                new TankBook.Records(
+                        had.tank(),
+                        List.of(changed),
+                        had.changes(),
+                        had.services(),
+                        had.looks(),
+                        had.pauses(),
+                        had.water(),
+                        had.aside(),
+                        had.chores(),
+                        had.waterChanged(),
+                        had.faults()));
+        return this;
+    }
+
+    private static FilterTask fixed(FilterTask task, int days) {
+        return new FilterTask(
+                task.id(),
+                task.version(),
+                task.stageId(),
+                task.rule(),
+                task.name(),
+                TaskMode.FIXED,
+                OptionalInt.of(days),
+                task.withOpening(),
+                task.cleaned());
     }
 
     public long taskId(long tank, String name) {

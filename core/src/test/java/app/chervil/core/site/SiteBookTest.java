@@ -105,6 +105,30 @@ class SiteBookTest {
     }
 
     @Test
+    void while_a_trial_leaves_something_out_nothing_is_due_for_it() {
+        TankBook without =
+                brook().tried(1, RINSE, new Tried(OptionalInt.empty(), false)).book(1);
+
+        assertThat(forecast(without, RINSE).forecast().window().ideal()).isAfter(SampleSite.TODAY.plusYears(4));
+        assertThat(forecast(without, RINSE).forecast().reasons().get(0))
+                .isEqualTo("A trial runs without it just now, so nothing is due.");
+    }
+
+    @Test
+    void an_interval_chosen_after_a_trial_says_so_while_it_stands() {
+        Tried found = new Tried(OptionalInt.of(6), true);
+
+        TankBook adopted = brook().fixes(1, RINSE, 6).tried(1, RINSE, found).book(1);
+        assertThat(forecast(adopted, RINSE).forecast().reasons().get(0))
+                .isEqualTo("Chosen after a trial: every 6 days.");
+
+        TankBook changed = brook().fixes(1, RINSE, 9).tried(1, RINSE, found).book(1);
+        assertThat(forecast(changed, RINSE).forecast().reasons().get(0)).isEqualTo("Fixed by you: every 9 days.");
+        TankBook learned = brook().tried(1, RINSE, found).book(1);
+        assertThat(forecast(learned, RINSE).forecast().basis()).isNotEqualTo(Basis.FIXED);
+    }
+
+    @Test
     void an_interval_that_is_tried_holds_while_it_is() {
         TankBook tried = brook().tries(1, RINSE, 5).book(1);
 

@@ -194,6 +194,8 @@ final class RightsTable {
             put("/api/trials/{id}", KEEPER, "began a trial"),
             post("/api/trials/{id}/stop", KEEPER, "stopped a trial"),
             post("/api/trials/{id}/resume", KEEPER, "resumed a trial"),
+            put("/api/trials/{id}/adopted", KEEPER, "adopted what a trial found"),
+            post("/api/trials/{id}/adopted/undo", KEEPER, "went back from what a trial found"),
             delete("/api/trials/{id}", KEEPER, "removed a trial"),
             // Trouble
             ask("/api/trouble-network", VIEWER),

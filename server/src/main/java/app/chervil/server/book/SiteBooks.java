@@ -109,7 +109,7 @@ public class SiteBooks {
     }
 
     private SiteBook.Shared shared(SignedIn who, Care care) {
-        return new SiteBook.Shared(tanks.today(), care.eyes(), sources.trials().triedDays(who.siteId(), tanks.today()));
+        return new SiteBook.Shared(tanks.today(), care.eyes(), sources.trials().tried(who.siteId(), tanks.today()));
     }
 
     private List<TankBook> load(SignedIn who, List<Tank> some, @Nullable Long tank, Care care, SiteBook.Shared shared) {

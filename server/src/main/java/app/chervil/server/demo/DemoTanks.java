@@ -15,6 +15,7 @@ import app.chervil.core.tank.SockSchool;
 import app.chervil.core.tank.Stocking;
 import app.chervil.core.tank.WaterKind;
 import app.chervil.core.trial.Design;
+import app.chervil.core.trial.Way;
 import app.chervil.core.water.Parameter;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.demo.DemoWater.Nature;
@@ -88,7 +89,7 @@ class DemoTanks extends DemoBuilding {
                                 media(BIO_MEDIA, 6000, years(4)),
                                 stage(RETURN_PUMP),
                                 stage(HOSES))));
-        Design trial = new Design(ago(TRIAL_BEGAN_DAYS_AGO), 14, 8, 3, 6);
+        Design trial = new Design(ago(TRIAL_BEGAN_DAYS_AGO), 14, 8, List.of(Way.every(3), Way.every(6)));
         DemoDiary diary = kept(
                 who,
                 tank,
@@ -121,8 +122,7 @@ class DemoTanks extends DemoBuilding {
                         trial.began(),
                         trial.periodDays(),
                         trial.periods(),
-                        trial.firstDays(),
-                        trial.otherDays()));
+                        trial.ways().stream().map(way -> way.days().orElse(0)).toList()));
     }
 
     /** Cold fresh; its canister learned a long interval once it had a pre-filter, which is due. */

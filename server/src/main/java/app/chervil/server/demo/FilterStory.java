@@ -86,7 +86,9 @@ final class FilterStory {
     /** The interval that a trial asks for after a service on a day. */
     OptionalInt tried(StageKind stage, LocalDate day) {
         return Stream.ofNullable(trials.get(stage))
-                .flatMap(design -> design.wayOn(day).map(design::days).stream())
+                .flatMap(design -> design.wayOn(day).stream()
+                        .boxed()
+                        .flatMap(way -> design.ways().get(way).days().stream().boxed()))
                 .mapToInt(Integer::intValue)
                 .findFirst();
     }

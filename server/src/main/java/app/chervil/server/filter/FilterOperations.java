@@ -207,6 +207,13 @@ public class FilterOperations {
         return find(who, task.filterId());
     }
 
+    /** Sets a task as something else than its form asks, whatever it was before. */
+    @Transactional
+    public void setTask(SignedIn who, long id, TaskMode mode, @Nullable Integer fixedDays) {
+        TaskRow task = tasks.find(who.siteId(), id).orElseThrow(() -> new NotFound("task"));
+        setTask(who, id, new TaskSettingInput(task.version(), mode, fixedDays));
+    }
+
     private FilterRow findRow(SignedIn who, long id) {
         return filters.find(who.siteId(), id).orElseThrow(() -> new NotFound("filter"));
     }

@@ -34,8 +34,15 @@ class VocabularyController {
      * @param texture what it is made of
      * @param measuredByMass whether its amount is a mass of media
      * @param lies whether it lies in a tray, a cage or a box, rather than being part of the machine
+     * @param canBeLeftOut whether a filter runs on without it
      */
-    record StageWord(StageKind kind, String label, StageKind.Texture texture, boolean measuredByMass, boolean lies) {}
+    record StageWord(
+            StageKind kind,
+            String label,
+            StageKind.Texture texture,
+            boolean measuredByMass,
+            boolean lies,
+            boolean canBeLeftOut) {}
 
     @GetMapping("/api/vocabulary")
     Vocabulary vocabulary() {
@@ -49,7 +56,8 @@ class VocabularyController {
                                 FirstLetter.upper(kind.words()),
                                 kind.texture(),
                                 kind.measuredByMass(),
-                                kind.lies()))
+                                kind.lies(),
+                                kind.canBeLeftOut()))
                         .toList(),
                 Arrays.stream(Unit.values())
                         .map(unit -> new UnitWord(unit, unit.quantity(), unit.symbol(), unit.size(), unit.zero()))

@@ -1,7 +1,9 @@
 package app.chervil.server.trial;
 
+import app.chervil.core.site.Tried;
 import app.chervil.server.book.TrialBook;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -16,12 +18,12 @@ class RunningTrials implements TrialBook {
     }
 
     @Override
-    public Map<Long, Integer> triedDays(long site, LocalDate on) {
+    public Map<Long, Tried> tried(long site, LocalDate on) {
         return mapper.list(site).stream()
-                .filter(trial -> trial.runsOn(on))
+                .flatMap(trial -> trial.tried(on).map(tried -> Map.entry(trial, tried)).stream())
+                // What runs speaks before what was adopted, the latest before the earlier.
+                .sorted(Comparator.comparing(one -> one.getValue().adopted()))
                 .collect(Collectors.toMap(
-                        TrialMapper.TrialRow::taskId,
-                        trial -> trial.design().days(trial.design().wayOn(on).orElseThrow()),
-                        (latest, earlier) -> latest));
+                        one -> one.getKey().taskId(), Map.Entry::getValue, (speaks, silent) -> speaks));
     }
 }

@@ -2,6 +2,7 @@ package app.chervil.server.trial;
 
 import app.chervil.server.account.SignedIn;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -49,6 +50,30 @@ class TrialController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void resume(@AuthenticationPrincipal SignedIn who, @PathVariable UUID id) {
         operations.resume(who, id);
+    }
+
+    /**
+     * A way chosen.
+     *
+     * @param way its place among the ways
+     */
+    record Chosen(@NotNull(message = "Which way?") Integer way) {}
+
+    /** Sets the task to one of the ways that were tried. */
+    @PutMapping("/{id}/adopted")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void adopt(@AuthenticationPrincipal SignedIn who, @PathVariable UUID id, @Valid @RequestBody Chosen chosen) {
+        operations.adopt(who, id, chosen.way());
+    }
+
+    /** Sets the task as it was before. */
+    @PostMapping("/{id}/adopted/undo")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void disown(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID id,
+            @Valid @RequestBody TrialOperations.Before before) {
+        operations.disown(who, id, before);
     }
 
     @DeleteMapping("/{id}")

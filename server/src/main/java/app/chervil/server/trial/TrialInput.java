@@ -5,14 +5,18 @@ import app.chervil.core.water.Parameter;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import java.util.List;
 
 /**
- * Two intervals of one task to be tried in turns.
+ * Ways of doing one task, to be tried in turns.
  *
  * @param parameter whose rise is compared
  * @param began first day
- * @param periods four, eight, twelve or sixteen
+ * @param periods a multiple of twice the ways
+ * @param ways two to five, as days between two times; 0 where the thing is left out; the first is what the others are
+ *     measured by
  */
 public record TrialInput(
         @NotNull(message = "Which task?") Long taskId,
@@ -23,11 +27,12 @@ public record TrialInput(
         @Max(value = Design.MOST_PERIOD_DAYS, message = "At most 84 days.")
         int periodDays,
 
-        @Min(value = Design.ROUND, message = "At least 4.") @Max(value = Design.MOST_PERIODS, message = "At most 16.")
+        @Min(value = Design.LEAST_PERIODS, message = "At least 4.")
+        @Max(value = Design.MOST_PERIODS, message = "At most 40.")
         int periods,
 
-        @Min(value = 1, message = "At least 1 day.") @Max(value = Design.MOST_PERIOD_DAYS, message = "At most 84 days.")
-        int firstDays,
-
-        @Min(value = 1, message = "At least 1 day.") @Max(value = Design.MOST_PERIOD_DAYS, message = "At most 84 days.")
-        int otherDays) {}
+        @NotNull @Size(min = Design.LEAST_WAYS, max = Design.MOST_WAYS, message = "Two to five ways.")
+        List<
+                        @NotNull(message = "Every how many days?") @Min(value = 0, message = "At least 1 day.")
+                        @Max(value = Design.MOST_PERIOD_DAYS, message = "At most 84 days.") Integer>
+                ways) {}

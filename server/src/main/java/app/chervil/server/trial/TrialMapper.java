@@ -1,6 +1,8 @@
 package app.chervil.server.trial;
 
+import app.chervil.core.site.Tried;
 import app.chervil.core.trial.Design;
+import app.chervil.core.trial.Way;
 import app.chervil.core.water.Parameter;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -17,7 +19,7 @@ import org.jspecify.annotations.Nullable;
 @Mapper
 interface TrialMapper {
     String COLUMNS = """
-            select id, tank_id, task_id, parameter, began_on, period_days, periods, first_days, other_days, started_by,
+            select id, tank_id, task_id, parameter, began_on, period_days, periods, ways, adopted, started_by,
                 stopped_on
             from trial
             where site_id = #{site} and removed_at is null
@@ -32,10 +34,10 @@ interface TrialMapper {
 
     /** Adds a trial unless one with that id is there. */
     @Insert("""
-            insert into trial (id, site_id, tank_id, task_id, parameter, began_on, period_days, periods, first_days,
-                other_days, started_by)
+            insert into trial (id, site_id, tank_id, task_id, parameter, began_on, period_days, periods, ways,
+                started_by)
             values (#{trial.id}, #{site}, #{trial.tankId}, #{trial.taskId}, #{trial.parameter}, #{trial.beganOn},
-                #{trial.periodDays}, #{trial.periods}, #{trial.firstDays}, #{trial.otherDays}, #{trial.startedBy})
+                #{trial.periodDays}, #{trial.periods}, #{trial.ways, typeHandler=app.chervil.server.trial.WaysHandler}, #{trial.startedBy})
             on conflict on constraint trial_pk do nothing
             """)
     void insert(long site, TrialRow trial);
@@ -45,6 +47,10 @@ interface TrialMapper {
 
     @Update("update trial set stopped_on = null where site_id = #{site} and id = #{id}")
     int resume(long site, UUID id);
+
+    /** Keeps which way was adopted, or that none is. */
+    @Update("update trial set adopted = #{way} where site_id = #{site} and id = #{id}")
+    int adopt(long site, UUID id, @Nullable Integer way);
 
     @Update("update trial set removed_at = #{now} where site_id = #{site} and id = #{id} and removed_at is null")
     int remove(long site, UUID id, Instant now);
@@ -58,12 +64,12 @@ interface TrialMapper {
             LocalDate beganOn,
             int periodDays,
             int periods,
-            int firstDays,
-            int otherDays,
+            List<Way> ways,
+            @Nullable Integer adopted,
             String startedBy,
             @Nullable LocalDate stoppedOn) {
         Design design() {
-            return new Design(beganOn, periodDays, periods, firstDays, otherDays);
+            return new Design(beganOn, periodDays, periods, ways);
         }
 
         /** The day after its last: the day it was stopped, or its planned end. */
@@ -75,6 +81,17 @@ interface TrialMapper {
         /** How far it has come: today, or the day after its last. */
         LocalDate lived(LocalDate today) {
             return until().isBefore(today) ? until() : today;
+        }
+
+        /** What it says of its task's interval on a day; empty where it says nothing. */
+        Optional<Tried> tried(LocalDate day) {
+            if (runsOn(day)) {
+                return Optional.of(
+                        new Tried(ways.get(design().wayOn(day).orElseThrow()).days(), false));
+            }
+            return adopted == null
+                    ? Optional.empty()
+                    : Optional.of(new Tried(ways.get(adopted).days(), true));
         }
 
         boolean runsOn(LocalDate day) {

@@ -16,9 +16,13 @@ import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.trial.TrialMapper.TrialRow;
 import app.chervil.server.water.TankWaterOperations;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -28,6 +32,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -97,8 +102,8 @@ public class TrialOperations {
                         input.began(),
                         input.periodDays(),
                         input.periods(),
-                        input.firstDays(),
-                        input.otherDays(),
+                        input.ways().stream().map(WaysHandler::way).toList(),
+                        null,
                         who.name(),
                         null));
     }
@@ -109,7 +114,7 @@ public class TrialOperations {
         boolean alone = mapper.list(who.siteId()).stream()
                 .filter(row -> row.tankId() == placed.filter().tankId())
                 .noneMatch(row -> row.beganOn().isBefore(ends) && input.began().isBefore(row.until()));
-        new Rejected.Gatherer()
+        Rejected.Gatherer gatherer = new Rejected.Gatherer()
                 .check(
                         COMPARED.contains(input.parameter()),
                         "parameter",
@@ -120,17 +125,77 @@ public class TrialOperations {
                         "taskId",
                         "has-no-interval",
                         "This task has no interval of its own.")
-                .check(input.periods() % Design.ROUND == 0, "periods", "not-in-fours", "Periods come in fours.")
                 .check(
-                        input.firstDays() != input.otherDays(),
-                        "otherDays",
+                        input.periods() % Design.round(input.ways().size()) == 0,
+                        "periods",
+                        "not-in-rounds",
+                        "A multiple of " + Design.round(input.ways().size()) + ", so that each way has as many.")
+                .check(
+                        new HashSet<>(input.ways()).size() == input.ways().size(),
+                        "ways",
                         "same-days",
-                        "Two different intervals can be compared.")
-                .check(input.firstDays() <= input.periodDays(), "firstDays", "too-long", "At most one period.")
-                .check(input.otherDays() <= input.periodDays(), "otherDays", "too-long", "At most one period.")
-                .check(alone, "taskId", "one-at-a-time", "Another trial runs on this tank in these weeks.")
+                        "Different intervals can be compared.");
+        for (int i = 0; i < input.ways().size(); i++) {
+            gatherer.check(
+                            input.ways().get(i) <= input.periodDays(),
+                            "ways[" + i + "]",
+                            "too-long",
+                            "At most one period.")
+                    .check(
+                            input.ways().get(i) > 0 || canBeLeftOut(placed),
+                            "ways[" + i + "]",
+                            "needed",
+                            "A filter does not run without this.");
+        }
+        gatherer.check(alone, "taskId", "one-at-a-time", "Another trial runs on this tank in these weeks.")
                 .done();
     }
+
+    private static boolean canBeLeftOut(Placed placed) {
+        return placed.filter()
+                .stageOf(placed.task())
+                .filter(stage -> stage.kind().canBeLeftOut())
+                .isPresent();
+    }
+
+    /**
+     * Sets a task to the interval of one of the ways that were tried; the trial then speaks in its reasons.
+     *
+     * @throws Rejected while the trial runs, or if the way leaves the thing out
+     */
+    @Transactional
+    public void adopt(SignedIn who, UUID id, int way) {
+        TrialRow row = find(who, id);
+        boolean known = way >= 0 && way < row.ways().size();
+        new Rejected.Gatherer()
+                .check(!row.runsOn(tanks.today()), "way", "still-running", "Stop the trial first.")
+                .check(
+                        known && row.ways().get(way).days().isPresent(),
+                        "way",
+                        "no-interval",
+                        "Choose one of the intervals that were tried. To go without it, take it out of the filter.")
+                .done();
+        filters.setTask(
+                who, row.taskId(), TaskMode.FIXED, row.ways().get(way).days().getAsInt());
+        mapper.adopt(who.siteId(), id, way);
+    }
+
+    /** Takes the adoption back: its task is set as it was said to be before. */
+    @Transactional
+    public void disown(SignedIn who, UUID id, Before before) {
+        TrialRow row = find(who, id);
+        filters.setTask(who, row.taskId(), before.mode(), before.fixedDays());
+        mapper.adopt(who.siteId(), id, null);
+    }
+
+    /** How a task was set before a way was adopted. */
+    public record Before(
+            @NotNull(message = "How was it set?") TaskMode mode,
+
+            @Nullable
+            @Min(value = 1, message = "At least 1 day.")
+            @Max(value = 1825, message = "At most five years, 1,825 days.")
+            Integer fixedDays) {}
 
     /** Ends a trial today; what it said so far stays. */
     @Transactional
@@ -167,9 +232,9 @@ public class TrialOperations {
     private TrialView view(SignedIn who, TrialRow row, Tank tank, Placed placed) {
         LocalDate today = tanks.today();
         LocalDate lived = row.lived(today);
-        Optional<Production.Compared> compared = water.compare(
+        Optional<Production.Tried> tried = water.compare(
                 who, row.tankId(), row.parameter(), row.design().phases(), lived.plusDays(1), settles(row, placed));
-        return new TrialTold(row, services(who, row, lived), compared, today).view(tank.name(), placed.task());
+        return new TrialTold(row, services(who, row, lived), tried, today).view(tank.name(), placed.task());
     }
 
     /** Twice the time a stage takes to make a difference, at most half a period. */

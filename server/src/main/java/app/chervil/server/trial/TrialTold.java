@@ -2,18 +2,23 @@ package app.chervil.server.trial;
 
 import app.chervil.core.site.FilterTask;
 import app.chervil.core.trial.Design;
+import app.chervil.core.trial.Knee;
 import app.chervil.core.trial.Verdict;
-import app.chervil.core.trial.Way;
-import app.chervil.core.water.Production;
+import app.chervil.core.water.Pooled;
+import app.chervil.core.water.Production.Pair;
+import app.chervil.core.water.Production.Tried;
 import app.chervil.server.trial.TrialMapper.TrialRow;
+import app.chervil.server.trial.TrialView.ComparedWays;
 import app.chervil.server.trial.TrialView.State;
+import app.chervil.server.trial.TrialView.TrialOutlook;
 import app.chervil.server.trial.TrialView.TrialSubject;
 import app.chervil.server.trial.TrialView.TriedWay;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -21,11 +26,15 @@ import org.jspecify.annotations.Nullable;
  *
  * @param services days on which its task was done, oldest first
  */
-record TrialTold(TrialRow row, List<LocalDate> services, Optional<Production.Compared> compared, LocalDate today) {
+record TrialTold(TrialRow row, List<LocalDate> services, Optional<Tried> tried, LocalDate today) {
     private static final double DAYS_A_WEEK = 7;
+
+    /** The difference that matters, as a share of the first way's rise (docs/sources.md#trials). */
+    private static final double WANTED = 0.2;
 
     TrialView view(String tank, FilterTask task) {
         Design design = row.design();
+        OptionalInt now = row.runsOn(today) ? design.wayOn(today) : OptionalInt.empty();
         return new TrialView(
                 row.id(),
                 new TrialSubject(
@@ -40,12 +49,19 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Production.Com
                 new TrialView.TrialPlan(design.began(), row.until(), design.periodDays(), over(design)),
                 design.all(),
                 services,
-                row.runsOn(today) ? design.wayOn(today).orElse(null) : null,
-                Arrays.stream(Way.values())
-                        .map(way -> way(way, design, task.minutes()))
+                boxed(now),
+                IntStream.range(0, design.ways().size())
+                        .mapToObj(way -> way(way, design, task.minutes()))
                         .toList(),
-                Verdict.of(compared),
-                compared.map(Production.Compared::difference).orElse(null));
+                Verdict.of(tried),
+                pairs(),
+                boxed(tried.map(ways -> Knee.of(design.ways(), ways.rises())).orElse(OptionalInt.empty())),
+                tried.flatMap(this::outlook).orElse(null),
+                row.adopted());
+    }
+
+    private static @Nullable Integer boxed(OptionalInt place) {
+        return place.isPresent() ? place.getAsInt() : null;
     }
 
     private State state() {
@@ -61,26 +77,56 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Production.Com
                 .count();
     }
 
-    private TriedWay way(Way way, Design design, int minutesEach) {
+    private List<ComparedWays> pairs() {
+        return tried.map(Tried::pairs).orElse(List.of()).stream()
+                .map(pair -> new ComparedWays(
+                        pair.way(),
+                        pair.less(),
+                        pair.difference(),
+                        pair.percent().orElse(null),
+                        pair.apart()))
+                .toList();
+    }
+
+    /** By the pair that is known worst: how many readings would tell it, and whether the bands leave room for anything. */
+    private Optional<TrialOutlook> outlook(Tried ways) {
+        double wanted = WANTED * ways.rises().get(0).perWeek();
+        if (!(wanted > 0)) {
+            return Optional.empty();
+        }
+        int readings = ways.rises().get(0).readings();
+        double error = ways.pairs().stream().mapToDouble(Pair::error).max().orElseThrow();
+        int needed = Pooled.readingsWanted(readings, error, wanted);
+        boolean nothingLeft = ways.pairs().stream()
+                .map(Pair::difference)
+                .allMatch(band -> band.low() > -wanted && band.high() < wanted);
+        long lived = ChronoUnit.DAYS.between(row.beganOn(), row.lived(today));
+        boolean more = row.runsOn(today) && needed > readings && lived > 0;
+        double days = more ? Math.ceil((needed - readings) * (double) lived / readings) : 0;
+        return Optional.of(new TrialOutlook(
+                readings,
+                (int) Math.round(100 * WANTED),
+                needed,
+                more && days < MOST_DAYS ? today.plusDays((long) days) : null,
+                nothingLeft));
+    }
+
+    private static final int MOST_DAYS = 3650;
+
+    private TriedWay way(int place, Design design, int minutesEach) {
         long days = design.all().stream()
-                .filter(period -> period.way() == way)
-                .mapToLong(period -> Math.max(
-                        0,
-                        ChronoUnit.DAYS.between(
-                                period.from(),
-                                period.until().isBefore(row.lived(today)) ? period.until() : row.lived(today))))
+                .filter(turn -> turn.way() == place)
+                .mapToLong(turn -> turn.livedBy(row.lived(today)))
                 .sum();
         int times = (int) services.stream()
-                .filter(day -> design.wayOn(day).equals(Optional.of(way)))
+                .filter(day -> design.wayOn(day).equals(OptionalInt.of(place)))
                 .count();
         @Nullable Double minutes = days < DAYS_A_WEEK ? null : minutesEach * times * DAYS_A_WEEK / days;
         return new TriedWay(
-                way,
-                design.days(way),
+                boxed(design.ways().get(place).days()),
                 days,
                 times,
                 minutes,
-                compared.map(both -> way == Way.FIRST ? both.first() : both.other())
-                        .orElse(null));
+                tried.map(ways -> ways.rises().get(place)).orElse(null));
     }
 }

@@ -2,7 +2,6 @@ package app.chervil.server.trial;
 
 import app.chervil.core.trial.Design.Turn;
 import app.chervil.core.trial.Verdict;
-import app.chervil.core.trial.Way;
 import app.chervil.core.water.Production;
 import java.time.LocalDate;
 import java.util.List;
@@ -14,8 +13,11 @@ import org.jspecify.annotations.Nullable;
  *
  * @param turns all periods, oldest first, those to come as well
  * @param services days on which the task was done during the trial, oldest first
- * @param now the way that holds today; absent when it is over
- * @param difference other less first; absent while the readings cannot tell the ways apart
+ * @param now place of the way that holds today; absent when it is over
+ * @param pairs each way against each before it; empty while the readings cannot tell
+ * @param knee place of the way that is worth its work; absent while that cannot be said
+ * @param outlook what more readings would tell; absent before there is anything to go by
+ * @param adopted place of the way that was chosen; absent if none was
  */
 public record TrialView(
         UUID id,
@@ -24,10 +26,13 @@ public record TrialView(
         TrialPlan plan,
         List<Turn> turns,
         List<LocalDate> services,
-        @Nullable Way now,
+        @Nullable Integer now,
         List<TriedWay> ways,
         Verdict verdict,
-        @Nullable Production difference) {
+        List<ComparedWays> pairs,
+        @Nullable Integer knee,
+        @Nullable TrialOutlook outlook,
+        @Nullable Integer adopted) {
 
     /** How far it is. */
     public enum State {
@@ -52,19 +57,48 @@ public record TrialView(
     public record TrialPlan(LocalDate began, LocalDate until, int periodDays, int periodsOver) {}
 
     /**
-     * One of the two ways.
+     * One of the ways.
      *
-     * @param days its interval
+     * @param days its interval; absent where the thing is left out
      * @param daysLived so far
      * @param times the task was done
      * @param minutesAWeek spent on the task; absent before a first week
      * @param rise of the parameter a week; absent while the readings do not tell
      */
     public record TriedWay(
-            Way way,
-            int days,
+            @Nullable Integer days,
             long daysLived,
             int times,
             @Nullable Double minutesAWeek,
             @Nullable Production rise) {}
+
+    /**
+     * Two ways against each other.
+     *
+     * @param difference a week's rise under {@code way} less that under {@code less}
+     * @param percent the same in percent of {@code less}; absent where that may be nothing
+     * @param apart whether it is more than chance would usually make
+     */
+    public record ComparedWays(
+            int way,
+            int less,
+            Production difference,
+            @Nullable Production percent,
+            boolean apart) {}
+
+    /**
+     * Whether it is worth going on.
+     *
+     * @param readings so far
+     * @param wantedPercent the difference that matters, in percent of the first way's rise
+     * @param readingsWanted in all, to tell that difference in four of five cases
+     * @param enoughOn when that many are there at this pace; absent if they are, or if there is no pace
+     * @param nothingLeft whether no difference of that size can be left to find
+     */
+    public record TrialOutlook(
+            int readings,
+            int wantedPercent,
+            int readingsWanted,
+            @Nullable LocalDate enoughOn,
+            boolean nothingLeft) {}
 }

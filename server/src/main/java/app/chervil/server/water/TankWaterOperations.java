@@ -151,7 +151,7 @@ public class TankWaterOperations {
      * @return empty while the readings cannot tell them apart
      */
     @Transactional(readOnly = true)
-    public Optional<Production.Compared> compare(
+    public Optional<Production.Tried> compare(
             SignedIn who, long tank, Parameter parameter, List<Phase> phases, LocalDate until, int settleDays) {
         Instant since = phases.get(0).from().atZone(clock.getZone()).toInstant();
         Instant end = until.atStartOfDay(clock.getZone()).toInstant();

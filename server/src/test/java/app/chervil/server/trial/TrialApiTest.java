@@ -8,6 +8,7 @@ import app.chervil.server.ChervilTest;
 import app.chervil.server.TestSite;
 import app.chervil.server.account.SignedIn;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -37,10 +38,9 @@ class TrialApiTest {
         prefilter = TestSite.task(canister, "Rinse the pre-filter");
     }
 
-    private static String trial(long task, int beganDaysAgo, int periods, int first, int other) {
+    private static String trial(long task, int beganDaysAgo, int periods, Integer... ways) {
         return """
-            {"taskId": %d, "parameter": "NITRATE", "began": "%s", "periodDays": 14, "periods": %d, "firstDays": %d,
-             "otherDays": %d}""".formatted(task, TODAY.minusDays(beganDaysAgo), periods, first, other);
+            {"taskId": %d, "parameter": "NITRATE", "began": "%s", "periodDays": 14, "periods": %d, "ways": %s}""".formatted(task, TODAY.minusDays(beganDaysAgo), periods, List.of(ways));
     }
 
     private void begin(int daysAgo) throws Exception {
@@ -84,7 +84,7 @@ class TrialApiTest {
         assertThat(forecast().get("window").get("ideal").asString())
                 .isEqualTo(TODAY.plusDays(11).toString());
         assertThat(forecast().get("reasons").get(0).asString()).isEqualTo("Being tried: every 14 days.");
-        assertThat(only().get("now").asString()).isEqualTo("OTHER");
+        assertThat(only().get("now").asInt()).isEqualTo(1);
         assertThat(only().get("verdict").asString()).isEqualTo("TOO_FEW");
     }
 
@@ -118,8 +118,14 @@ class TrialApiTest {
         JsonNode trial = only();
 
         assertThat(trial.get("state").asString()).isEqualTo("DONE");
-        assertThat(trial.get("verdict").asString()).isEqualTo("FIRST_RISES_LESS");
-        assertThat(trial.get("difference").get("perWeek").asDouble()).isBetween(3.5, 4.5);
+        assertThat(trial.get("verdict").asString()).isEqualTo("TOLD_APART");
+        JsonNode pair = trial.get("pairs").get(0);
+        assertThat(pair.get("way").asInt()).isEqualTo(1);
+        assertThat(pair.get("apart").asBoolean()).isTrue();
+        assertThat(pair.get("difference").get("perWeek").asDouble()).isBetween(3.5, 4.5);
+        assertThat(pair.get("percent").get("perWeek").asDouble()).isBetween(160.0, 240.0);
+        // Every seven days is worth its work against every fourteen.
+        assertThat(trial.get("knee").asInt()).isZero();
         assertThat(trial.get("ways").get(0).get("times").asInt()).isEqualTo(2);
         assertThat(trial.get("ways").get(1).get("times").asInt()).isEqualTo(1);
         // two rinses of five minutes in four weeks
@@ -137,11 +143,70 @@ class TrialApiTest {
         site.delete(keeper, TRIALS + "/" + id).andExpect(status().isNoContent());
         site.put(keeper, other, trial(prefilter, 1, 6, 7, 7))
                 .andExpect(jsonPath("$.errors[0].field").value("periods"))
-                .andExpect(jsonPath("$.errors[1].field").value("otherDays"));
+                .andExpect(jsonPath("$.errors[1].field").value("ways"));
         site.put(keeper, other, trial(prefilter, 1, 4, 7, 20))
-                .andExpect(jsonPath("$.errors[0].field").value("otherDays"));
+                .andExpect(jsonPath("$.errors[0].field").value("ways[1]"));
         site.put(keeper, other, trial(TestSite.task(canister, "Change the fine pad"), 1, 4, 7, 14))
                 .andExpect(jsonPath("$.errors[0].code").value("has-no-interval"));
+    }
+
+    @Test
+    void a_way_without_is_due_at_no_time_and_only_what_a_filter_runs_without_can_be_left_out() throws Exception {
+        site.put(keeper, TRIALS + "/" + id, trial(prefilter, 1, 6, 0, 7, 14)).andExpect(status().isNoContent());
+
+        assertThat(forecast().get("reasons").get(0).asString()).startsWith("A trial runs without it");
+        assertThat(only().get("ways").get(0).has("days")).isFalse();
+        assertThat(only().get("ways")).hasSize(3);
+        site.delete(keeper, TRIALS + "/" + id);
+        site.put(
+                        keeper,
+                        TRIALS + "/" + UUID.randomUUID(),
+                        trial(TestSite.task(canister, "Open canister Weir"), 1, 4, 0, 14))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].field").value("ways[0]"));
+        site.put(keeper, TRIALS + "/" + UUID.randomUUID(), trial(prefilter, 1, 8, 0, 7, 14))
+                .andExpect(jsonPath("$.errors[0].message").value("A multiple of 6, so that each way has as many."));
+    }
+
+    @Test
+    void what_a_trial_found_is_adopted_says_so_and_can_be_taken_back() throws Exception {
+        begin(20);
+        String adopted = TRIALS + "/" + id + "/adopted";
+        site.put(keeper, adopted, "{\"way\": 0}")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].code").value("still-running"));
+        site.post(keeper, TRIALS + "/" + id + "/stop", "");
+
+        site.put(keeper, adopted, "{\"way\": 1}").andExpect(status().isNoContent());
+
+        assertThat(only().get("adopted").asInt()).isEqualTo(1);
+        assertThat(forecast().get("reasons").get(0).asString()).isEqualTo("Chosen after a trial: every 14 days.");
+        site.post(keeper, adopted + "/undo", "{\"mode\": \"LEARN\"}").andExpect(status().isNoContent());
+        assertThat(forecast().get("basis").asString()).isNotEqualTo("FIXED");
+        assertThat(only().has("adopted")).isFalse();
+        site.put(keeper, adopted, "{\"way\": 7}")
+                .andExpect(jsonPath("$.errors[0].code").value("no-interval"));
+        site.put(site.helperOf(keeper), adopted, "{\"way\": 1}").andExpect(status().isForbidden());
+    }
+
+    @Test
+    void it_is_said_how_many_readings_would_tell_what_matters_and_when_they_are_there() throws Exception {
+        begin(40);
+        double nitrate = 10;
+        for (int day = 0; day < 40; day++) {
+            if (day % 4 == 0) {
+                read(40 - day, nitrate + (day % 8 == 0 ? 1 : -1));
+            }
+            nitrate += 5 / 7.0;
+        }
+
+        JsonNode outlook = only().get("outlook");
+
+        assertThat(outlook.get("readings").asInt()).isEqualTo(10);
+        assertThat(outlook.get("wantedPercent").asInt()).isEqualTo(20);
+        assertThat(outlook.get("readingsWanted").asInt()).isGreaterThan(10);
+        assertThat(outlook.get("nothingLeft").asBoolean()).isFalse();
+        assertThat(outlook.get("enoughOn").asString()).isGreaterThan(TODAY.toString());
     }
 
     @Test
