@@ -1,6 +1,8 @@
 -- Ways in their order, as days between two times; 0 where the thing is left out.
 alter table trial add column ways int[];
 update trial set ways = array[first_days, other_days];
+-- The revision is raised now: a table with triggers still to come cannot be altered.
+set constraints all immediate;
 alter table trial
     alter column ways set not null,
     add constraint trial_ways_in_range

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.chervil.core.agenda.Standing;
 import app.chervil.core.passport.Build;
 import app.chervil.core.site.TankBook;
+import app.chervil.core.trial.Design;
 import app.chervil.server.ChervilApplication;
 import app.chervil.server.TestClock;
 import app.chervil.server.account.AccountOperations;
@@ -12,6 +13,8 @@ import app.chervil.server.account.Role;
 import app.chervil.server.account.SignInOperations;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.plan.PlanOperations;
+import app.chervil.server.trial.TrialOperations;
+import app.chervil.server.trial.TrialView;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.flywaydb.core.Flyway;
@@ -21,10 +24,11 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
 
-/** A database as the version before had it, with a tank, its log, a plan that people were told and a pin. */
+/** A database as the version before had it, with a tank, its log, a trial, a plan that people were told and a pin. */
 class UpgradeTest {
     private static final UUID SERVICE = new UUID(0, 7);
     private static final UUID VISIT = new UUID(0, 8);
+    private static final UUID TRIAL = new UUID(0, 9);
     private static final SignedIn ADA = new SignedIn(1, 1, "Ada", Role.KEEPER);
 
     private static String database() {
@@ -75,6 +79,10 @@ class UpgradeTest {
                 insert into plan_change (site_id, changed_at, causes, moves)
                 values (1, now(), '["a new day"]',
                   '[{"tank":"Brook","name":"open canister Weir","from":"2026-06-18","to":"2026-06-20"}]')""");
+        old.update("""
+                insert into trial (id, site_id, tank_id, task_id, parameter, began_on, period_days, periods, first_days,
+                  other_days, started_by)
+                values (?, 1, 1, 1, 'NITRATE', '2026-05-01', 14, 8, 3, 6, 'Ada')""", TRIAL);
         old.update(
                 "insert into calendar_feed (site_id, account_id, secret_hash, starts_at, made_at) values (1, 1, 'abc', '17:00', now())");
     }
@@ -111,6 +119,16 @@ class UpgradeTest {
                     .filteredOn(visit -> visit.work().stream().anyMatch(work -> work.startsWith("2/0/")))
                     .singleElement()
                     .satisfies(visit -> assertThat(visit.id()).isEqualTo(VISIT));
+
+            assertThat(server.getBean(TrialOperations.class).list(ADA))
+                    .singleElement()
+                    .satisfies(trial -> {
+                        assertThat(trial.id()).isEqualTo(TRIAL);
+                        assertThat(trial.ways())
+                                .extracting(TrialView.TriedWay::days)
+                                .containsExactly(3, 6);
+                        assertThat(trial.turns()).extracting(Design.Turn::way).containsExactly(0, 1, 1, 0, 1, 0, 0, 1);
+                    });
 
             assertThat(server.getBean(AccountOperations.class).needsSetup()).isFalse();
             assertThat(server.getBean(SignInOperations.class)
