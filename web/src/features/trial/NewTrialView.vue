@@ -110,7 +110,7 @@ async function start() {
               Without it
             </el-checkbox>
             <el-button v-if="form.ways.length > 2" type="primary" text @click="form.ways.splice(i, 1)">
-              Leave this way out<span class="seen-by-readers">, number {{ i + 1 }}</span>
+              Remove<span class="seen-by-readers"> way {{ i + 1 }}</span>
             </el-button>
           </li>
         </ul>

@@ -121,8 +121,11 @@ describe('what a trial says', () => {
 
   it('says whether it is worth going on', () => {
     const outlook = { readings: 12, wantedPercent: 20, readingsWanted: 34, nothingLeft: false }
-    expect(outlookWords({ ...TRIAL, outlook: { ...outlook, enoughOn: '2026-05-12' } })).toContain(
-      '34 readings tell a difference of 20 %; there are 12, and enough by',
+    expect(outlookWords({ ...TRIAL, outlook: { ...outlook, enoughOn: '2026-04-12' } })).toContain(
+      '34 readings tell a difference of 20 %; there are 12, and enough by 12 Apr 2026',
+    )
+    expect(outlookWords({ ...TRIAL, outlook: { ...outlook, enoughOn: '2032-09-26' } })).toContain(
+      'This trial ends before there are enough',
     )
     expect(outlookWords({ ...TRIAL, outlook: { ...outlook, readings: 40 } })).toBe(
       '40 readings are enough to tell a difference of 20 %.',

@@ -1,4 +1,4 @@
-import { daysBetween, longDay, today, type Day } from '@/shared/dates'
+import { datedDay, daysBetween, today, type Day } from '@/shared/dates'
 import { typedNumber } from '@/shared/units'
 import type { Trial, TrialInput, TriedWay } from './queries'
 
@@ -81,9 +81,10 @@ export function outlookWords(trial: Trial): string | undefined {
   if (outlook.readings >= outlook.readingsWanted)
     return `${String(outlook.readings)} readings are enough to tell ${size}.`
   const wanted = `${String(outlook.readingsWanted)} readings tell ${size}; there are ${String(outlook.readings)}`
-  return outlook.enoughOn
-    ? `${wanted}, and enough by ${longDay(outlook.enoughOn)} at this pace.`
-    : `${wanted}.`
+  if (!outlook.enoughOn) return `${wanted}.`
+  return outlook.enoughOn <= trial.plan.until
+    ? `${wanted}, and enough by ${datedDay(outlook.enoughOn)} at this pace.`
+    : `${wanted}. This trial ends before there are enough: read more often or with a finer test, or compare ways that differ more.`
 }
 
 /** What the way that is done most often costs in time; undefined before all have a week. */
