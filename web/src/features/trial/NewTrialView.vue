@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { useSiteFilters } from '@/features/filter'
+import { useSiteFilters, type Filter, type Task } from '@/features/filter'
 import { useTanks } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
@@ -37,14 +37,37 @@ const ends = computed(() => {
   return Number.isInteger(days) && days > 0 ? shortDay(addDays(today(), days)) : undefined
 })
 
-/** Whether a filter runs without what the task is done to. */
-const canBeLeftOut = computed(() => {
+const kindOf = (filter: Filter, task: Task) => filter.stages.find((one) => one.id === task.stageId)?.kind
+const chosen = computed(() => {
   const id = Number(form.value.task)
   const filter = filters.data.value?.find((one) => one.tasks.some((task) => task.id === id))
-  const stage = filter?.tasks.find((task) => task.id === id)?.stageId
-  const kind = filter?.stages.find((one) => one.id === stage)?.kind
-  return kind !== undefined && stageWord(kind).canBeLeftOut
+  const task = filter?.tasks.find((one) => one.id === id)
+  return filter && task ? { kind: kindOf(filter, task), action: task.action, tank: filter.tankId } : undefined
 })
+/** Whether a filter runs without what the task is done to. */
+const canBeLeftOut = computed(
+  () => chosen.value?.kind !== undefined && stageWord(chosen.value.kind).canBeLeftOut,
+)
+/** The same task on other tanks, one each. */
+const others = computed(() =>
+  (tanks.data.value ?? [])
+    .filter((one) => chosen.value && one.id !== chosen.value.tank)
+    .flatMap((one) => {
+      const like = (filters.data.value ?? [])
+        .filter((filter) => filter.tankId === one.id)
+        .flatMap((filter) => filter.tasks.filter((task) => isLike(filter, task)))[0]
+      return like ? [{ task: like.id, tank: one.tank.name }] : []
+    }),
+)
+
+function isLike(filter: Filter, task: Task): boolean {
+  return (
+    task.mode !== 'OFF' &&
+    !task.withOpening &&
+    task.action === chosen.value?.action &&
+    kindOf(filter, task) === chosen.value.kind
+  )
+}
 
 async function start() {
   const { input, errors: amiss } = toTrial(form.value)
@@ -91,7 +114,17 @@ async function start() {
             :choices="tasks"
             :disabled="!form.tank"
             :error="errors.taskId"
+            @update:model-value="form.also = []"
           />
+        </div>
+        <div v-if="others.length" data-field="alsoTaskIds">
+          <p id="also">The same ways on other tanks, so that more can be told sooner</p>
+          <el-checkbox-group v-model="form.also" aria-labelledby="also">
+            <el-checkbox v-for="other in others" :key="other.task" :value="other.task">{{
+              other.tank
+            }}</el-checkbox>
+          </el-checkbox-group>
+          <p v-if="errors.alsoTaskIds" class="error" role="alert">{{ errors.alsoTaskIds }}</p>
         </div>
         <ul>
           <li v-for="(way, i) in form.ways" :key="i" class="way">

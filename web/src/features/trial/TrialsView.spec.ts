@@ -10,6 +10,7 @@ import {
   placeOf,
   progressWords,
   riseWords,
+  togetherWords,
   toTrial,
   verdictWords,
 } from './trials'
@@ -119,6 +120,15 @@ describe('what a trial says', () => {
     expect(kneeWords(TRIAL)).toBeUndefined()
   })
 
+  it('says of several tanks what they tell together, once two of them do', () => {
+    const id = 'b'
+    expect(togetherWords({ ...TRIAL, together: { id, tanks: 1, pairs: [] } })).toContain('once two of them')
+    expect(togetherWords({ ...THREE, together: { id, tanks: 4, pairs: THREE.pairs, knee: 2 } })).toBe(
+      '4 tanks together: Nitrate a week, against without it: every 7 days 40 % less (31 to 48 %); every 2 days 42 % less (33 to 49 %). Every 2 days looks worth its work: what more wins beyond that is little.',
+    )
+    expect(togetherWords(TRIAL)).toBeUndefined()
+  })
+
   it('says whether it is worth going on', () => {
     const outlook = { readings: 12, wantedPercent: 20, readingsWanted: 34, nothingLeft: false }
     expect(outlookWords({ ...TRIAL, outlook: { ...outlook, enoughOn: '2026-04-12' } })).toContain(
@@ -171,6 +181,19 @@ describe('the trials', () => {
 
     expect(asked.some((one) => one.call === 'POST /api/trials/a/stop')).toBe(true)
     expect(wrapper.findAll('.tick')).toHaveLength(2)
+  })
+
+  it('of several tanks stand under what they tell together, said once', async () => {
+    const together = { id: 'b', tanks: 2, pairs: TRIAL.pairs }
+    open([
+      { ...TRIAL, together },
+      { ...TRIAL, id: 'c', subject: { ...TRIAL.subject, tank: 'Eelgrass bed' }, together },
+    ])
+    const { wrapper } = await mountView(TrialsView)
+
+    expect(wrapper.findAll('[data-together]')).toHaveLength(1)
+    expect(wrapper.get('[data-together]').text()).toContain('2 tanks together: Nitrate rose by 2.1 mg/L')
+    expect(wrapper.findAll('article')).toHaveLength(2)
   })
 
   it('of several ways draws the curve, and adopts one with a way back', async () => {

@@ -2,11 +2,17 @@
 import { BenchNav } from '@/features/bench'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
-import { useTrials } from './queries'
+import { useTrials, type Trial } from './queries'
 import TrialCard from './TrialCard.vue'
+import { togetherWords } from './trials'
 
 /** At the table: ways of doing one task tried in turns, and what the water says to it. */
 const trials = useTrials()
+
+/** Whether it is the first of those begun together: what they say together stands above it. */
+const leads = (trial: Trial) =>
+  trial.together !== undefined &&
+  trials.data.value?.find((one) => one.together?.id === trial.together?.id)?.id === trial.id
 </script>
 
 <template>
@@ -30,12 +36,25 @@ const trials = useTrials()
         No trial yet. Try one where you wonder whether more often is worth the time: a sock, a pre-filter, a
         fine pad.
       </p>
-      <TrialCard v-for="trial in trials.data.value" :key="trial.id" :trial="trial" />
+      <template v-for="trial in trials.data.value" :key="trial.id">
+        <p v-if="leads(trial)" class="together" :data-together="trial.together?.id">
+          <b>{{ trial.subject.task }}</b>: {{ togetherWords(trial) }}
+        </p>
+        <TrialCard :trial="trial" />
+      </template>
     </AsyncState>
   </main>
 </template>
 
 <style scoped>
+.together {
+  max-width: 860px;
+  padding: 12px 16px;
+  margin: 12px 0;
+  border-left: 5px solid var(--herb);
+  background: var(--surface);
+}
+
 .lead {
   margin: 4px 0 16px;
 }

@@ -63,6 +63,22 @@ function verdictOfMany(trial: Trial): string {
   return `${trial.subject.parameter} a week, against ${wayWords(first?.days)}: ${told.join('; ')}.`
 }
 
+/** What tanks that tried the same ways say together. */
+export function togetherWords(trial: Trial): string | undefined {
+  const { together } = trial
+  if (!together) return undefined
+  if (together.pairs.length === 0)
+    return 'Begun on several tanks: they are told together once two of them have readings enough.'
+  const pooled: Trial = { ...trial, pairs: together.pairs, knee: together.knee }
+  return [
+    `${String(together.tanks)} tanks together:`,
+    pooled.ways.length === 2 ? verdictOfTwo(pooled) : verdictOfMany(pooled),
+    kneeWords(pooled),
+  ]
+    .filter((words) => words !== undefined)
+    .join(' ')
+}
+
 /** Which way is worth its work; undefined where that cannot be said, or goes without saying. */
 export function kneeWords(trial: Trial): string | undefined {
   if (trial.knee === undefined || trial.ways.length < 3) return undefined
@@ -133,6 +149,8 @@ export interface TrialForm {
   periodDays: string
   /** How often each way has its turn. */
   turns: number
+  /** The same task on other tanks. */
+  also: number[]
 }
 
 export const MOST_WAYS = 5
@@ -148,6 +166,7 @@ export const emptyTrial = (): TrialForm => ({
   ways: [emptyWay(), emptyWay()],
   periodDays: '14',
   turns: 4,
+  also: [],
 })
 
 /** What was typed as a request, with what is amiss by field. */
@@ -174,6 +193,7 @@ export function toTrial(
     }),
     periodDays: whole('periodDays', form.periodDays),
     periods: Math.min(MOST_PERIODS, form.turns * form.ways.length),
+    alsoTaskIds: form.also.length ? form.also : undefined,
   }
   return { input, errors }
 }

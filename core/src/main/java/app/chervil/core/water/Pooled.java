@@ -9,9 +9,10 @@ import java.util.List;
  * (docs/sources.md#trials).
  *
  * @param between variance between tanks, beyond what each is unsure of
+ * @param error standard error of the difference
  */
-public record Pooled(RiseFit.Band difference, double between) {
-    private static final double HALF = 1.1 * 1.2816;
+public record Pooled(RiseFit.Band difference, double between, double error) {
+    private static final double BETWEEN_WAYS = 1.1;
     private static final double FOR_TEN_PERCENT_AND_POWER = 1.1 * 2.1232;
     private static final double TEN_PERCENT = 1.2816;
 
@@ -32,7 +33,19 @@ public record Pooled(RiseFit.Band difference, double between) {
      * @throws IllegalArgumentException without any
      */
     public static Pooled of(List<One> tanks) {
+        return of(tanks, 1);
+    }
+
+    /**
+     * Pools tanks by DerSimonian and Laird, with a band that holds together with those of other pairs of ways.
+     *
+     * @param pairs of ways that are told, 1 or more
+     * @throws IllegalArgumentException without any tank
+     */
+    public static Pooled of(List<One> tanks, int pairs) {
         Check.within("number of tanks", tanks.size(), 1, 10_000);
+        Check.within("pairs", pairs, 1, 10_000);
+        double z = pairs == 1 ? TEN_PERCENT : Normal.quantile(1 - (1 - RiseFit.HELD) / pairs / 2);
         double sum = 0;
         double squares = 0;
         double mean = 0;
@@ -56,7 +69,8 @@ public record Pooled(RiseFit.Band difference, double between) {
             total += weight;
             pooled += weight * tank.difference();
         }
-        return new Pooled(RiseFit.Band.around(pooled / total, HALF / Math.sqrt(total)), between);
+        double error = 1 / Math.sqrt(total);
+        return new Pooled(RiseFit.Band.around(pooled / total, BETWEEN_WAYS * z * error), between, error);
     }
 
     /**

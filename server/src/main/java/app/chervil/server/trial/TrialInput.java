@@ -8,6 +8,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Ways of doing one task, to be tried in turns.
@@ -17,6 +18,7 @@ import java.util.List;
  * @param periods a multiple of twice the ways
  * @param ways two to five, as days between two times; 0 where the thing is left out; the first is what the others are
  *     measured by
+ * @param alsoTaskIds the same task on other tanks that try the same ways in the same weeks; absent for none
  */
 public record TrialInput(
         @NotNull(message = "Which task?") Long taskId,
@@ -35,4 +37,18 @@ public record TrialInput(
         List<
                         @NotNull(message = "Every how many days?") @Min(value = 0, message = "At least 1 day.")
                         @Max(value = Design.MOST_PERIOD_DAYS, message = "At most 84 days.") Integer>
-                ways) {}
+                ways,
+
+        @Nullable @Size(max = 20, message = "At most twenty tanks more.")
+        List<@NotNull Long> alsoTaskIds) {
+    /** On one tank. */
+    public TrialInput(
+            Long taskId, Parameter parameter, LocalDate began, int periodDays, int periods, List<Integer> ways) {
+        this(taskId, parameter, began, periodDays, periods, ways, null);
+    }
+
+    /** The same task on other tanks, none if nothing was said. */
+    List<Long> also() {
+        return alsoTaskIds == null ? List.of() : alsoTaskIds;
+    }
+}

@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
 interface TrialMapper {
     String COLUMNS = """
             select id, tank_id, task_id, parameter, began_on, period_days, periods, ways, adopted, started_by,
-                stopped_on
+                stopped_on, together
             from trial
             where site_id = #{site} and removed_at is null
             """;
@@ -35,9 +35,10 @@ interface TrialMapper {
     /** Adds a trial unless one with that id is there. */
     @Insert("""
             insert into trial (id, site_id, tank_id, task_id, parameter, began_on, period_days, periods, ways,
-                started_by)
+                started_by, together)
             values (#{trial.id}, #{site}, #{trial.tankId}, #{trial.taskId}, #{trial.parameter}, #{trial.beganOn},
-                #{trial.periodDays}, #{trial.periods}, #{trial.ways, typeHandler=app.chervil.server.trial.WaysHandler}, #{trial.startedBy})
+                #{trial.periodDays}, #{trial.periods}, #{trial.ways, typeHandler=app.chervil.server.trial.WaysHandler}, #{trial.startedBy},
+                #{trial.together})
             on conflict on constraint trial_pk do nothing
             """)
     void insert(long site, TrialRow trial);
@@ -67,7 +68,8 @@ interface TrialMapper {
             List<Way> ways,
             @Nullable Integer adopted,
             String startedBy,
-            @Nullable LocalDate stoppedOn) {
+            @Nullable LocalDate stoppedOn,
+            @Nullable UUID together) {
         Design design() {
             return new Design(beganOn, periodDays, periods, ways);
         }

@@ -1,6 +1,8 @@
 package app.chervil.server.trial;
 
+import app.chervil.core.filter.StageKind;
 import app.chervil.core.site.Filter;
+import app.chervil.core.site.FilterStage;
 import app.chervil.core.site.FilterTask;
 import app.chervil.core.site.PastService;
 import app.chervil.core.site.Tank;
@@ -15,10 +17,12 @@ import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.trial.TrialMapper.TrialRow;
+import app.chervil.server.trial.TrialView.TrialTogether;
 import app.chervil.server.water.TankWaterOperations;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Comparator;
@@ -64,17 +68,35 @@ public class TrialOperations {
     }
 
     /** A task with its filter. */
-    private record Placed(Filter filter, FilterTask task) {}
+    private record Placed(Filter filter, FilterTask task) {
+        /** The kind of stage it is done to; empty for a whole filter. */
+        Optional<StageKind> kind() {
+            return filter.stageOf(task).map(FilterStage::kind);
+        }
+    }
 
     /** Trials on tanks in use, those running first, then the latest. */
     @Transactional(readOnly = true)
     public List<TrialView> list(SignedIn who) {
         Map<Long, Tank> inUse = tanks.list(who).stream().collect(Collectors.toMap(Tank::id, Function.identity()));
         Map<Long, Placed> placed = placed(who);
-        return mapper.list(who.siteId()).stream()
-                .flatMap(row -> Stream.ofNullable(placed.get(row.taskId()))
-                        .filter(one -> inUse.containsKey(row.tankId()))
-                        .map(one -> view(who, row, Objects.requireNonNull(inUse.get(row.tankId())), one)))
+        List<TrialTold> told = mapper.list(who.siteId()).stream()
+                .filter(row -> inUse.containsKey(row.tankId()) && placed.containsKey(row.taskId()))
+                .map(row -> told(who, row, Objects.requireNonNull(placed.get(row.taskId()))))
+                .toList();
+        Map<UUID, TrialTogether> together = told.stream()
+                .filter(one -> one.row().together() != null)
+                .collect(Collectors.groupingBy(
+                        one -> Objects.requireNonNull(one.row().together()),
+                        Collectors.collectingAndThen(
+                                Collectors.toList(), all -> Objects.requireNonNull(TrialTold.together(all)))));
+        return told.stream()
+                .map(one -> one.view(
+                        Objects.requireNonNull(inUse.get(one.row().tankId())).name(),
+                        Objects.requireNonNull(placed.get(one.row().taskId())).task(),
+                        one.row().together() == null
+                                ? null
+                                : together.get(one.row().together())))
                 .sorted(Comparator.comparing(TrialView::state))
                 .toList();
     }
@@ -89,15 +111,52 @@ public class TrialOperations {
         if (mapper.find(who.siteId(), id).isPresent()) {
             return;
         }
-        Placed placed = Optional.ofNullable(placed(who).get(input.taskId())).orElseThrow(() -> new NotFound("task"));
-        long tank = placed.filter().tankId();
-        check(who, placed, input);
+        Map<Long, Placed> all = placed(who);
+        List<Placed> tried = Stream.concat(Stream.of(input.taskId()), input.also().stream())
+                .map(task -> Optional.ofNullable(all.get(task)).orElseThrow(() -> new NotFound("task")))
+                .toList();
+        checkAlike(tried);
+        tried.forEach(placed -> check(who, placed, input));
+        @Nullable UUID together = tried.size() > 1 ? id : null;
+        for (Placed placed : tried) {
+            long task = placed.task().id();
+            UUID own = task == input.taskId()
+                    ? id
+                    : UUID.nameUUIDFromBytes((id + " " + task).getBytes(StandardCharsets.UTF_8));
+            insert(who, own, placed, input, together);
+        }
+    }
+
+    /** Tanks are compared by what is done to the same kind of stage, and each by itself. */
+    private static void checkAlike(List<Placed> tried) {
+        Placed first = tried.get(0);
+        new Rejected.Gatherer()
+                .check(
+                        tried.stream()
+                                .allMatch(one -> one.kind().equals(first.kind())
+                                        && one.task().action() == first.task().action()),
+                        "alsoTaskIds",
+                        "not-alike",
+                        "Choose the same task on the other tanks.")
+                .check(
+                        tried.stream()
+                                        .map(one -> one.filter().tankId())
+                                        .distinct()
+                                        .count()
+                                == tried.size(),
+                        "alsoTaskIds",
+                        "same-tank",
+                        "Choose each tank once.")
+                .done();
+    }
+
+    private void insert(SignedIn who, UUID id, Placed placed, TrialInput input, @Nullable UUID together) {
         mapper.insert(
                 who.siteId(),
                 new TrialRow(
                         id,
-                        tank,
-                        input.taskId(),
+                        placed.filter().tankId(),
+                        placed.task().id(),
                         input.parameter(),
                         input.began(),
                         input.periodDays(),
@@ -105,7 +164,8 @@ public class TrialOperations {
                         input.ways().stream().map(WaysHandler::way).toList(),
                         null,
                         who.name(),
-                        null));
+                        null,
+                        together));
     }
 
     private void check(SignedIn who, Placed placed, TrialInput input) {
@@ -152,10 +212,7 @@ public class TrialOperations {
     }
 
     private static boolean canBeLeftOut(Placed placed) {
-        return placed.filter()
-                .stageOf(placed.task())
-                .filter(stage -> stage.kind().canBeLeftOut())
-                .isPresent();
+        return placed.kind().filter(StageKind::canBeLeftOut).isPresent();
     }
 
     /**
@@ -229,19 +286,18 @@ public class TrialOperations {
                 .collect(Collectors.toMap(one -> one.task().id(), Function.identity()));
     }
 
-    private TrialView view(SignedIn who, TrialRow row, Tank tank, Placed placed) {
+    private TrialTold told(SignedIn who, TrialRow row, Placed placed) {
         LocalDate today = tanks.today();
         LocalDate lived = row.lived(today);
         Optional<Production.Tried> tried = water.compare(
                 who, row.tankId(), row.parameter(), row.design().phases(), lived.plusDays(1), settles(row, placed));
-        return new TrialTold(row, services(who, row, lived), tried, today).view(tank.name(), placed.task());
+        return new TrialTold(row, services(who, row, lived), tried, today);
     }
 
     /** Twice the time a stage takes to make a difference, at most half a period. */
     private static int settles(TrialRow row, Placed placed) {
-        int days = placed.filter()
-                .stageOf(placed.task())
-                .map(stage -> switch (stage.kind()) {
+        int days = placed.kind()
+                .map(kind -> switch (kind) {
                     case COARSE_FOAM, MEDIUM_FOAM -> 8;
                     case BIO_MEDIA -> 14;
                     default -> 4;

@@ -3,6 +3,7 @@ package app.chervil.server.trial;
 import app.chervil.core.site.FilterTask;
 import app.chervil.core.trial.Design;
 import app.chervil.core.trial.Knee;
+import app.chervil.core.trial.Together;
 import app.chervil.core.trial.Verdict;
 import app.chervil.core.water.Pooled;
 import app.chervil.core.water.Production.Pair;
@@ -12,12 +13,14 @@ import app.chervil.server.trial.TrialView.ComparedWays;
 import app.chervil.server.trial.TrialView.State;
 import app.chervil.server.trial.TrialView.TrialOutlook;
 import app.chervil.server.trial.TrialView.TrialSubject;
+import app.chervil.server.trial.TrialView.TrialTogether;
 import app.chervil.server.trial.TrialView.TriedWay;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.UUID;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -27,12 +30,39 @@ import org.jspecify.annotations.Nullable;
  * @param services days on which its task was done, oldest first
  */
 record TrialTold(TrialRow row, List<LocalDate> services, Optional<Tried> tried, LocalDate today) {
+    /** What trials begun together tell together; absent for one that stands alone. */
+    static @Nullable TrialTogether together(List<TrialTold> all) {
+        @Nullable UUID id = all.get(0).row.together();
+        if (id == null) {
+            return null;
+        }
+        List<Tried> telling =
+                all.stream().map(TrialTold::tried).flatMap(Optional::stream).toList();
+        Optional<Together> pooled = Together.of(telling);
+        return new TrialTogether(
+                id,
+                telling.size(),
+                compared(pooled.map(Together::pairs).orElse(List.of())),
+                boxed(pooled.map(one -> one.knee(all.get(0).row.ways())).orElse(OptionalInt.empty())));
+    }
+
+    private static List<ComparedWays> compared(List<Pair> pairs) {
+        return pairs.stream()
+                .map(pair -> new ComparedWays(
+                        pair.way(),
+                        pair.less(),
+                        pair.difference(),
+                        pair.percent().orElse(null),
+                        pair.apart()))
+                .toList();
+    }
+
     private static final double DAYS_A_WEEK = 7;
 
     /** The difference that matters, as a share of the first way's rise (docs/sources.md#trials). */
     private static final double WANTED = 0.2;
 
-    TrialView view(String tank, FilterTask task) {
+    TrialView view(String tank, FilterTask task, @Nullable TrialTogether together) {
         Design design = row.design();
         OptionalInt now = row.runsOn(today) ? design.wayOn(today) : OptionalInt.empty();
         return new TrialView(
@@ -54,10 +84,11 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Tried> tried, 
                         .mapToObj(way -> way(way, design, task.minutes()))
                         .toList(),
                 Verdict.of(tried),
-                pairs(),
+                compared(tried.map(Tried::pairs).orElse(List.of())),
                 boxed(tried.map(ways -> Knee.of(design.ways(), ways.rises())).orElse(OptionalInt.empty())),
                 tried.flatMap(this::outlook).orElse(null),
-                row.adopted());
+                row.adopted(),
+                together);
     }
 
     private static @Nullable Integer boxed(OptionalInt place) {
@@ -75,17 +106,6 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Tried> tried, 
         return (int) design.all().stream()
                 .filter(period -> !period.until().isAfter(row.lived(today)))
                 .count();
-    }
-
-    private List<ComparedWays> pairs() {
-        return tried.map(Tried::pairs).orElse(List.of()).stream()
-                .map(pair -> new ComparedWays(
-                        pair.way(),
-                        pair.less(),
-                        pair.difference(),
-                        pair.percent().orElse(null),
-                        pair.apart()))
-                .toList();
     }
 
     /** By the pair that is known worst: how many readings would tell it, and whether the bands leave room for anything. */

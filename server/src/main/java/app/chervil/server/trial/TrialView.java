@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param knee place of the way that is worth its work; absent while that cannot be said
  * @param outlook what more readings would tell; absent before there is anything to go by
  * @param adopted place of the way that was chosen; absent if none was
+ * @param together what it tells with the trials begun with it; absent where it stands alone
  */
 public record TrialView(
         UUID id,
@@ -32,7 +33,8 @@ public record TrialView(
         List<ComparedWays> pairs,
         @Nullable Integer knee,
         @Nullable TrialOutlook outlook,
-        @Nullable Integer adopted) {
+        @Nullable Integer adopted,
+        @Nullable TrialTogether together) {
 
     /** How far it is. */
     public enum State {
@@ -85,6 +87,20 @@ public record TrialView(
             Production difference,
             @Nullable Production percent,
             boolean apart) {}
+
+    /**
+     * Trials of the same ways on several tanks.
+     *
+     * @param id of all of them together
+     * @param tanks that tell something by now
+     * @param pairs pooled; empty until two tanks tell something
+     * @param knee place of the way that is worth its work in all of them
+     */
+    public record TrialTogether(
+            UUID id,
+            int tanks,
+            List<ComparedWays> pairs,
+            @Nullable Integer knee) {}
 
     /**
      * Whether it is worth going on.

@@ -68,7 +68,11 @@ class TrialApiTest {
     }
 
     private void read(int daysAgo, double nitrate) throws Exception {
-        site.post(keeper, "/api/tanks/" + tank + "/readings", """
+        read(tank, daysAgo, nitrate);
+    }
+
+    private void read(long where, int daysAgo, double nitrate) throws Exception {
+        site.post(keeper, "/api/tanks/" + where + "/readings", """
                 {"takenAt": "%sT12:00:00Z", "moment": "PLAIN", "values": [{"id": "%s", "parameter": "NITRATE",
                  "amount": %s, "belowDetection": false, "early": false, "method": "Drop test"}]}""".formatted(
                                 TODAY.minusDays(daysAgo), UUID.randomUUID(), nitrate))
@@ -187,6 +191,59 @@ class TrialApiTest {
         site.put(keeper, adopted, "{\"way\": 7}")
                 .andExpect(jsonPath("$.errors[0].code").value("no-interval"));
         site.put(site.helperOf(keeper), adopted, "{\"way\": 1}").andExpect(status().isForbidden());
+    }
+
+    @Test
+    void the_same_ways_on_several_tanks_are_told_tank_by_tank_and_together() throws Exception {
+        long pond = site.tank(keeper);
+        JsonNode ewer = site.canister(keeper, pond, "Ewer", "2026-02-01");
+        String also = trial(prefilter, 56, 4, 7, 14)
+                .replace("}", ", \"alsoTaskIds\": [" + TestSite.task(ewer, "Rinse the pre-filter") + "]}");
+        site.put(keeper, TRIALS + "/" + id, also).andExpect(status().isNoContent());
+        site.put(keeper, TRIALS + "/" + id, also).andExpect(status().isNoContent());
+        for (long one : new long[] {tank, pond}) {
+            double nitrate = 10;
+            for (int day = 0; day <= 55; day++) {
+                if (day % 5 == 0) {
+                    read(one, 56 - day, nitrate);
+                }
+                nitrate += (day >= 14 && day < 42 ? 6 : 2) / 7.0;
+            }
+        }
+
+        JsonNode trials = site.read(site.get(keeper, TRIALS));
+
+        assertThat(trials).hasSize(2);
+        JsonNode together = trials.get(0).get("together");
+        assertThat(together).isEqualTo(trials.get(1).get("together"));
+        assertThat(together.get("tanks").asInt()).isEqualTo(2);
+        assertThat(together.get("pairs").get(0).get("difference").get("perWeek").asDouble())
+                .isBetween(3.5, 4.5);
+        assertThat(together.get("pairs")
+                        .get(0)
+                        .get("difference")
+                        .get("readings")
+                        .asInt())
+                .isEqualTo(24);
+    }
+
+    @Test
+    void tanks_are_compared_by_the_same_task_and_each_tank_once() throws Exception {
+        long pond = site.tank(keeper);
+        JsonNode ewer = site.canister(keeper, pond, "Ewer", "2026-02-01");
+        String other = TRIALS + "/" + UUID.randomUUID();
+
+        site.put(
+                        keeper,
+                        other,
+                        trial(prefilter, 1, 4, 7, 14)
+                                .replace(
+                                        "}", ", \"alsoTaskIds\": [" + TestSite.task(ewer, "Open canister Ewer") + "]}"))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].code").value("not-alike"));
+        site.put(keeper, other, trial(prefilter, 1, 4, 7, 14).replace("}", ", \"alsoTaskIds\": [" + prefilter + "]}"))
+                .andExpect(jsonPath("$.errors[0].code").value("same-tank"));
+        assertThat(site.read(site.get(keeper, TRIALS))).isEmpty();
     }
 
     @Test
