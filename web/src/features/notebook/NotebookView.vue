@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { refDebounced } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, toRaw, watch } from 'vue'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { shortDay, windowWords } from '@/shared/dates'
@@ -33,6 +33,8 @@ const view = ref<KeyView>()
 const key = ref<Key>()
 const preview = ref<Preview>()
 const brought = ref<Brought>()
+/** The key of which the preview is. */
+const previewed = shallowRef<Key>()
 const touched = ref(new Set<string>())
 const settled = refDebounced(key, PAUSE_MS)
 const columns = computed(() => JSON.stringify([key.value?.columns, key.value?.order]))
@@ -57,16 +59,22 @@ async function guess() {
   read = columns.value
 }
 
-watch(settled, async (now) => {
-  if (!now || brought.value) return
-  if (columns.value !== read) {
-    await guess()
-    return
+/** What is shown is of the latest key, however fast it is changed. */
+let following = false
+async function follow() {
+  if (following) return
+  following = true
+  let seen: Key | undefined
+  while (settled.value && settled.value !== seen && !brought.value) {
+    seen = settled.value
+    preview.value = undefined
+    if (columns.value !== read) await guess()
+    else preview.value = await send(() => previewNotebook(props.tank, csv.value, seen as Key))
   }
-  preview.value = undefined
-  const seen = await send(() => previewNotebook(props.tank, csv.value, now))
-  if (key.value === now) preview.value = seen
-})
+  previewed.value = preview.value && toRaw(seen)
+  following = false
+}
+watch(settled, follow)
 
 async function confirm() {
   const table = { csv: csv.value, key: key.value, withoutFaults: true }
@@ -125,6 +133,7 @@ const action = computed(() => {
             accept=".csv,.tsv,.txt,text/csv,text/tab-separated-values,text/plain"
             :show-file-list="false"
             :auto-upload="false"
+            :disabled="sending"
             @change="(file) => choose(file.raw)"
           >
             <el-button tag="span" :type="view ? 'default' : 'primary'">
@@ -151,7 +160,12 @@ const action = computed(() => {
               :stood-since="key.stoodSince"
               @older="(stoodSince) => (key = { ...key!, stoodSince })"
             >
-              <el-button type="primary" :loading="sending" :disabled="preview.days === 0" @click="confirm">
+              <el-button
+                type="primary"
+                :loading="sending"
+                :disabled="preview.days === 0 || toRaw(previewed) !== toRaw(key)"
+                @click="confirm"
+              >
                 {{ action }}
               </el-button>
             </WhatComesIn>

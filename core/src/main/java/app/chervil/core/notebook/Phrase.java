@@ -12,6 +12,9 @@ final class Phrase {
     private static final Pattern AROUND = Pattern.compile("^[^\\p{L}\\p{N}]+|[^\\p{L}\\p{N}%+]+$");
     private static final Pattern SPACE = Pattern.compile("\\s+");
 
+    /** Longer ones are told apart by their beginning. */
+    private static final int LONGEST = 200;
+
     private Phrase() {}
 
     /** "Rinsed sponge + changed sock, nasty" in three. */
@@ -24,8 +27,9 @@ final class Phrase {
 
     /** The same for all ways of writing a phrase that differ in capitals, spaces and marks around it alone. */
     static String key(String phrase) {
-        return SPACE.matcher(AROUND.matcher(phrase.strip()).replaceAll(""))
+        String plain = SPACE.matcher(AROUND.matcher(phrase.strip()).replaceAll(""))
                 .replaceAll(" ")
                 .toLowerCase(Locale.ROOT);
+        return plain.length() <= LONGEST ? plain : plain.substring(0, LONGEST);
     }
 }

@@ -33,13 +33,16 @@ record KeyInput(
         boolean dayFromAbove,
         @NotNull(message = "Choose one.") Unit flowUnit,
 
-        @NotNull @Size(max = 5000, message = "At most 5,000 phrases.") @Valid
+        @NotNull @Size(max = 1000, message = "At most 1,000 phrases.") @Valid
         List<PhraseInput> work,
 
-        @NotNull @Size(max = 5000, message = "At most 5,000 words.") @Valid
+        @NotNull @Size(max = 1000, message = "At most 1,000 words.") @Valid
         List<GradeInput> grades,
 
         @Nullable LocalDate stoodSince) {
+
+    /** Phrases a key holds; what is rarer is kept as a note. */
+    private static final int MOST = 1000;
 
     /**
      * One column.
@@ -75,10 +78,14 @@ record KeyInput(
                 key.order(),
                 key.dayFromAbove(),
                 key.flowUnit(),
-                phrases.keySet().stream()
+                counted(phrases).stream()
+                        .map(PhraseCount::words)
+                        .limit(MOST)
                         .map(phrase -> phrase(phrase, key.work().getOrDefault(phrase, Work.NOTE)))
                         .toList(),
-                words.keySet().stream()
+                counted(words).stream()
+                        .map(PhraseCount::words)
+                        .limit(MOST)
                         .map(word -> new GradeInput(word, key.grades().get(word)))
                         .toList(),
                 null);

@@ -199,6 +199,22 @@ class NotebookApiTest {
     }
 
     @Test
+    void a_table_in_which_no_two_cells_are_alike_can_be_brought_in_as_well() throws Exception {
+        StringBuilder csv = new StringBuilder("Date,What\n");
+        for (int i = 0; i < 6000; i++) {
+            csv.append("1/%d/25,thing number %d %s\n".formatted(2 + i % 28, i, i == 0 ? "x".repeat(3000) : ""));
+        }
+
+        JsonNode key = guess(csv.toString()).get("key");
+
+        assertThat(key.get("work")).hasSize(1000);
+        assertThat(site.read(bringIn(csv.toString(), key, false).andExpect(status().isOk()))
+                        .get("days")
+                        .asInt())
+                .isEqualTo(28);
+    }
+
+    @Test
     void semicolons_tabs_marks_and_cells_of_several_lines_are_read() throws Exception {
         String csv = "\uFEFFDatum;What;Notes\n20.1.2025;prefilter;\"two\nlines\"\n30.1.2025;prefilter;\n";
 
