@@ -56,10 +56,6 @@ public record Design(LocalDate began, int periodDays, int periods, List<Way> way
      * @param way its place among the ways
      */
     public record Turn(LocalDate from, LocalDate until, int way) {
-        public boolean holdsOn(LocalDate day) {
-            return !day.isBefore(from) && day.isBefore(until);
-        }
-
         /** Its days up to a day, that day left out. */
         public long livedBy(LocalDate day) {
             return Math.max(0, ChronoUnit.DAYS.between(from, day.isBefore(until) ? day : until));

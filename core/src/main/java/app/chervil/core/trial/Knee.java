@@ -2,6 +2,7 @@ package app.chervil.core.trial;
 
 import app.chervil.core.water.Production;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalInt;
@@ -19,8 +20,7 @@ public final class Knee {
 
     private record Level(double rise, double weight, int ways) {
         static Level of(Production known) {
-            double half = Math.max(1e-6, (known.high() - known.low()) / 2);
-            return new Level(known.perWeek(), 1 / (half * half), 1);
+            return new Level(known.perWeek(), known.weight(), 1);
         }
 
         Level with(Level next) {
@@ -67,7 +67,7 @@ public final class Knee {
             pooled.add(last);
         }
         List<Double> smooth = new ArrayList<>();
-        pooled.forEach(level -> smooth.addAll(java.util.Collections.nCopies(level.ways(), level.rise())));
+        pooled.forEach(level -> smooth.addAll(Collections.nCopies(level.ways(), level.rise())));
         return smooth;
     }
 }

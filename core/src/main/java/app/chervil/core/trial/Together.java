@@ -61,9 +61,8 @@ public record Together(int tanks, List<Pair> pairs, List<Production> rises) {
         double weights = 0;
         for (Tried tank : tanks) {
             Production rise = tank.rises().get(0);
-            double half = Math.max(1e-6, (rise.high() - rise.low()) / 2);
-            sum += rise.perWeek() / (half * half);
-            weights += 1 / (half * half);
+            sum += rise.perWeek() * rise.weight();
+            weights += rise.weight();
         }
         return band(tanks, sum / weights, 1 / Math.sqrt(weights));
     }

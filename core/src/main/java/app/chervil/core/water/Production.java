@@ -26,9 +26,16 @@ import java.util.Optional;
 public record Production(
         double perWeek, double low, double high, int readings, boolean coarse, List<LocalDate> unlogged) {
     private static final double MINUTES_A_DAY = 24 * 60;
+    private static final double LEAST_HALF = 1e-6;
 
     public Production {
         unlogged = List.copyOf(unlogged);
+    }
+
+    /** How much it counts among others: by the square of how well it is known. */
+    public double weight() {
+        double half = Math.max(LEAST_HALF, (high - low) / 2);
+        return 1 / (half * half);
     }
 
     /**
