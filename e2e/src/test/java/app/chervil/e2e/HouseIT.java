@@ -88,8 +88,9 @@ class HouseIT {
     void a_stranger_is_refused_by_the_phone_and_plain_talk_by_the_server() throws Exception {
         try (Playwright playwright = Playwright.create();
                 BrowserContext phone = phone(playwright, "stranger")) {
+            Page refused = phone.newPage();
+            assertThatThrownBy(() -> refused.navigate(house + "/")).hasMessageContaining("ERR_CERT_AUTHORITY_INVALID");
             Page page = phone.newPage();
-            assertThatThrownBy(() -> page.navigate(house + "/")).hasMessageContaining("ERR_CERT_AUTHORITY_INVALID");
             assertThat(page.navigate(pairing + "/api/session").status()).isEqualTo(426);
             assertThat(page.navigate(house.replace("https", "http") + "/").status())
                     .isEqualTo(400);

@@ -9,6 +9,7 @@ import app.chervil.server.problem.NotFound;
 import app.chervil.server.tank.TankOperations;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
@@ -24,6 +25,9 @@ public class FollowUpOperations {
             .map(StageKind::name)
             .toArray(String[]::new);
 
+    /** Whoever closes a canister at half past eleven still looks at its joints that night. */
+    private static final Duration SOON = Duration.ofHours(3);
+
     private final FollowUpMapper mapper;
     private final TankOperations tanks;
     private final Clock clock;
@@ -37,12 +41,13 @@ public class FollowUpOperations {
     /** A look asked for. */
     public record Asked(UUID id, long tankId, long filterId, String words, Instant dueAt) {}
 
-    /** What is asked for today or was before, and not done. */
+    /** What is asked for today, within the next hours of a late evening, or was before; and not done. */
     @Transactional(readOnly = true)
     public List<Asked> open(SignedIn who) {
         Instant tomorrow =
                 tanks.today().plusDays(1).atStartOfDay(clock.getZone()).toInstant();
-        return mapper.listOpen(who.siteId(), tomorrow, CATCHERS).stream()
+        Instant soon = clock.instant().plus(SOON);
+        return mapper.listOpen(who.siteId(), soon.isAfter(tomorrow) ? soon : tomorrow, CATCHERS).stream()
                 .map(row -> new Asked(row.id(), row.tankId(), row.filterId(), row.words(), row.dueAt()))
                 .toList();
     }
