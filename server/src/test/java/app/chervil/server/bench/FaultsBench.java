@@ -1,5 +1,8 @@
 package app.chervil.server.bench;
 
+import app.chervil.server.bench.Writes.Kind;
+import app.chervil.server.bench.Writes.Request;
+import app.chervil.server.bench.Writes.Written;
 import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
@@ -24,8 +27,6 @@ import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicLong;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Kills the server, kills the database and cuts the connections between them while four people write, each retrying under the
@@ -34,17 +35,6 @@ import tools.jackson.databind.json.JsonMapper;
 public final class FaultsBench {
     private static final int WRITERS = 4;
     private static final Duration PATIENCE = Duration.ofMinutes(2);
-    private static final String TANK = """
-            {"name": "Tank", "room": "", "netVolumeL": 220, "establishedOn": "2020-01-01",
-             "setting": {"water": "FRESH", "stocking": "NORMAL", "feeding": "NORMAL", "bacteriaHome": "MEDIA",
-                         "tapWater": "CHLORAMINE"},
-             "schools": {"opening": "CONDITION_LED", "sock": "CLARITY", "rinse": "TANK_WATER", "thoroughness": "LIGHT"}}""";
-
-    private static final String FILTER = """
-            {"name": "Weir", "kind": "CANISTER", "direction": "BOTTOM_UP", "rating": {"flowLph": 900},
-             "careFrom": "2024-01-01", "stages": [
-               {"kind": "PREFILTER_SPONGE", "label": "", "quantity": 1, "make": "WASHABLE", "bagged": false},
-               {"kind": "COARSE_FOAM", "label": "", "quantity": 1, "make": "WASHABLE", "bagged": false}]}""";
 
     private enum Fault {
         SERVER_KILLED,
@@ -56,35 +46,7 @@ public final class FaultsBench {
         private static final List<Fault> USUAL = List.of(SERVER_KILLED, DATABASE_KILLED, CONNECTIONS_CUT);
     }
 
-    /** What is written, and how many rows of which table must then hold its id. */
-    private enum Kind {
-        SERVICE("service_task", "service_id", 1),
-        READINGS("reading", "id", 2),
-        WATER_CHANGE("water_change", "id", 1),
-        CHORE("chore_done", "id", 1),
-        CONDITION("condition_check", "id", 1),
-        GUIDED("guided_event", "id", 3);
-
-        private final String table;
-        private final String column;
-        private final int rows;
-
-        Kind(String table, String column, int rows) {
-            this.table = table;
-            this.column = column;
-            this.rows = rows;
-        }
-    }
-
-    private record Written(Kind kind, UUID id) {
-        /** Ids of its rows, which follow from the first. */
-        UUID id(int place) {
-            return new UUID(id.getMostSignificantBits(), id.getLeastSignificantBits() + place);
-        }
-    }
-
     private final Map<String, String> options;
-    private final JsonMapper json = JsonMapper.builder().build();
     private final Random random;
     private final Cable cable;
     private final List<Written> acknowledged = new ArrayList<>();
@@ -96,10 +58,7 @@ public final class FaultsBench {
     private final List<Visitor> visitors = new ArrayList<>();
     private Instant broken = Instant.EPOCH;
     private Served server;
-    private long tank;
-    private long task;
-    private UUID guided;
-    private String step;
+    private Writes writes;
 
     private FaultsBench(Map<String, String> options, Cable cable) {
         this.options = options;
@@ -121,7 +80,7 @@ public final class FaultsBench {
         int rounds = failover ? 0 : Integer.parseInt(options.getOrDefault("rounds", "20"));
         server = start(Integer.parseInt(options.get("port")));
         server.setUp();
-        fill();
+        writes = Writes.prepare(server);
         Served second = failover ? start(Integer.parseInt(options.get("second-port"))) : server;
         for (int i = 0; i < WRITERS; i++) {
             visitors.add((i % 2 == 0 ? server : second).visitor());
@@ -154,14 +113,14 @@ public final class FaultsBench {
         try (Connection database = direct()) {
             for (Written one : acknowledged) {
                 int rows = rows(database, one);
-                if (rows != one.kind().rows) {
+                if (rows != one.kind().rows()) {
                     lost++;
                     System.out.printf(
                             "%s %s: %d rows for %d, answered %d ms after the last fault began%n",
                             one.kind(),
                             one.id(),
                             rows,
-                            one.kind().rows,
+                            one.kind().rows(),
                             Duration.between(broken, answered.get(one)).toMillis());
                     System.out.println("  answered " + told.get(one));
                     if (failover) {
@@ -202,17 +161,6 @@ public final class FaultsBench {
         }
         times.sort(null);
         return times.get(times.size() / 2);
-    }
-
-    private void fill() throws Exception {
-        tank = json.readTree(server.ask("POST", "/api/tanks", TANK)).get("id").asLong();
-        JsonNode made = json.readTree(server.ask("POST", "/api/tanks/" + tank + "/filters", FILTER));
-        task = made.get("tasks").get(0).get("id").asLong();
-        guided = UUID.randomUUID();
-        String begun = server.ask("PUT", "/api/guided-services/" + guided, """
-            {"filterId": %d, "tasks": [%d], "chores": []}""".formatted(
-                        made.get("id").asLong(), task));
-        step = json.readTree(begun).get("steps").get(0).get("id").asString();
     }
 
     /** Four people write; in the midst of it something breaks, and is mended; they go on until each of their writes is in. */
@@ -276,8 +224,7 @@ public final class FaultsBench {
         List<Written> kept = new ArrayList<>();
         while (!stop.get()) {
             Kind kind = Kind.values()[mine.nextInt(Kind.values().length)];
-            Written one =
-                    new Written(kind, new UUID(mine.nextLong() & ~0xF000L | 0x4000L, mine.nextLong() >>> 2 | 1L << 63));
+            Written one = Written.of(kind, mine);
             until(visitor, one);
             kept.add(one);
             TimeUnit.MILLISECONDS.sleep(mine.nextInt(30));
@@ -310,67 +257,18 @@ public final class FaultsBench {
             visitor.send("GET", "/api/session", "");
             visitor.send("POST", "/api/session", Served.SIGN_IN);
         }
-        for (Request request : requests(one)) {
-            HttpResponse<String> answer = visitor.send(request.method(), request.path(), request.body());
-            int status = answer.statusCode();
-            if (status >= 400 && status != 401 && status != 429 && status < 500) {
-                throw new IllegalStateException(request + ": " + status + " " + answer.body());
-            }
-            if (status >= 300) {
-                refusals.merge(status + " " + one.kind(), 1, Integer::sum);
-                return false;
-            }
-            told.put(one, status + " " + answer.body());
+        Request request = writes.request(one);
+        HttpResponse<String> answer = visitor.send(request.method(), request.path(), request.body());
+        int status = answer.statusCode();
+        if (status >= 400 && status != 401 && status != 429 && status < 500) {
+            throw new IllegalStateException(request + ": " + status + " " + answer.body());
         }
+        if (status >= 300) {
+            refusals.merge(status + " " + one.kind(), 1, Integer::sum);
+            return false;
+        }
+        told.put(one, status + " " + answer.body());
         return true;
-    }
-
-    private List<Request> requests(Written one) {
-        UUID id = one.id();
-        return switch (one.kind()) {
-            case SERVICE -> List.of(request("PUT", "/api/services/" + id, """
-                {"tankId": %d, "doneOn": "%s", "doneBy": "Ada", "minutes": 5, "note": "", "flows": [],
-                 "tasks": [{"taskId": %d, "finding": "LIGHT"}]}""".formatted(tank, day(id), task)));
-            case READINGS ->
-                List.of(request("POST", "/api/tanks/" + tank + "/readings", """
-                {"takenAt": "%s", "moment": "PLAIN", "confirmed": true, "values": [
-                  {"id": "%s", "parameter": "NITRATE", "amount": 20, "belowDetection": false, "early": false, "method": ""},
-                  {"id": "%s", "parameter": "PH", "amount": 7.2, "belowDetection": false, "early": false, "method": ""}]}""".formatted(fixed(id), id, one.id(1))));
-            case WATER_CHANGE ->
-                List.of(request("PUT", "/api/tanks/" + tank + "/water-changes/" + id, """
-                {"changedAt": "%s", "litres": 40, "bucketLitres": 0, "note": ""}""".formatted(fixed(id))));
-            case CHORE -> List.of(request("PUT", "/api/chores-done/" + id, """
-                {"tankId": %d, "kind": "LIGHTS_AND_COVERS", "doneOn": "%s"}""".formatted(tank, day(id))));
-            case CONDITION -> List.of(request("PUT", "/api/tanks/" + tank + "/condition-checks/" + id, """
-                {"amiss": [], "note": ""}"""));
-            case GUIDED -> List.of(request("POST", "/api/guided-services/" + guided + "/events", events(one)));
-        };
-    }
-
-    private static Request request(String method, String path, String body) {
-        return new Request(method, path, body);
-    }
-
-    private record Request(String method, String path, String body) {}
-
-    private String events(Written one) {
-        StringBuilder all = new StringBuilder();
-        for (int i = 0; i < Kind.GUIDED.rows; i++) {
-            all.append(i == 0 ? "" : ",")
-                    .append("""
-                {"id": "%s", "step": "%s", "kind": "%s", "value": "", "happenedAt": "%s"}""".formatted(one.id(i), step, i % 2 == 0 ? "DONE" : "UNDONE", fixed(one.id())));
-        }
-        return "{\"events\": [" + all + "]}";
-    }
-
-    /** A time that is the same whenever this is sent. */
-    private static Instant fixed(UUID id) {
-        return Instant.parse("2026-01-01T00:00:00Z")
-                .plusSeconds(Math.floorMod(id.getLeastSignificantBits(), 8_000_000));
-    }
-
-    private static java.time.LocalDate day(UUID id) {
-        return fixed(id).atZone(java.time.ZoneOffset.UTC).toLocalDate();
     }
 
     /** Rows of a write on the primary that was lost, which is started once more to ask it. */
@@ -392,8 +290,9 @@ public final class FaultsBench {
     }
 
     private static int rows(Connection database, Written one) throws SQLException {
-        String query = "select count(*) from " + one.kind().table + " where " + one.kind().column + " = any (?)";
-        UUID[] ids = new UUID[one.kind().rows];
+        String query = "select count(*) from " + one.kind().table() + " where "
+                + one.kind().column() + " = any (?)";
+        UUID[] ids = new UUID[one.kind().rows()];
         java.util.Arrays.setAll(ids, one::id);
         try (PreparedStatement asked = database.prepareStatement(query)) {
             asked.setArray(1, database.createArrayOf("uuid", ids));

@@ -286,7 +286,7 @@ public final class ServerBench {
         }
     }
 
-    private static long heap(long pid) throws Exception {
+    static long heap(long pid) throws Exception {
         jcmd(pid, "GC.run");
         Matcher used = Pattern.compile("used (\\d+)K").matcher(jcmd(pid, "GC.heap_info"));
         long kilobytes = 0;
@@ -320,11 +320,11 @@ public final class ServerBench {
         return times;
     }
 
-    private static double median(double[] sorted) {
+    static double median(double[] sorted) {
         return sorted[sorted.length / 2];
     }
 
-    private static double percentile(double[] sorted) {
+    static double percentile(double[] sorted) {
         return sorted[(int) (sorted.length * 0.95)];
     }
 
