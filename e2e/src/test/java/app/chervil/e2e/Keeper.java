@@ -21,8 +21,11 @@ import java.util.List;
 final class Keeper implements AutoCloseable {
     private static final String AXE = read(Path.of("..", "web", "node_modules", "axe-core", "axe.min.js"));
     private static final String RUN_AXE = """
-        async () => (await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }))
+        async (only) => (await axe.run(document, { runOnly: only, resultTypes: ['violations'] }))
           .violations.map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ') + ' ' + n.failureSummary).join('; '))""";
+
+    private static final List<String> RULES = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
+    private static final List<String> COLOURS = List.of("color-contrast");
 
     private static final String TOO_SMALL = """
         () => {
@@ -168,14 +171,16 @@ final class Keeper implements AutoCloseable {
                 AriaRole.HEADING, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
-    /** Checks the view as it stands, in both themes. */
+    /** Checks the view as it stands; by lamp light only its colours, since nothing else changes. */
     void viewIsAccessible() {
-        for (String lamp : List.of("false", "true")) {
-            page.evaluate("document.documentElement.classList.toggle('lamp', " + lamp + ")");
+        if (page.evaluate("typeof axe").equals("undefined")) {
             page.evaluate(AXE);
-            Object violations = page.evaluate(RUN_AXE);
-            assertThat((List<?>) violations).as("%s, lamp %s", page.url(), lamp).isEmpty();
         }
+        assertThat((List<?>) page.evaluate(RUN_AXE, RULES)).as(page.url()).isEmpty();
+        page.evaluate("document.documentElement.classList.add('lamp')");
+        assertThat((List<?>) page.evaluate(RUN_AXE, COLOURS))
+                .as("%s by lamp light", page.url())
+                .isEmpty();
         page.evaluate("document.documentElement.classList.remove('lamp')");
     }
 

@@ -7,16 +7,8 @@ import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.SQLException;
-import java.sql.Statement;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.UUID;
 
 /** The packaged server as its own process, on a database and port of its own. */
 final class RunningServer implements AutoCloseable {
@@ -34,7 +26,7 @@ final class RunningServer implements AutoCloseable {
     }
 
     static RunningServer demo() {
-        return start("--chervil.demo=true");
+        return start(FirstStart.DEMO);
     }
 
     static RunningServer empty() {
@@ -43,7 +35,7 @@ final class RunningServer implements AutoCloseable {
 
     /** The demo with settings of its own. */
     static RunningServer demo(Map<String, String> environment) {
-        return start(environment, "--chervil.demo=true");
+        return start(environment, FirstStart.DEMO);
     }
 
     private static RunningServer start(String... flags) {
@@ -55,20 +47,16 @@ final class RunningServer implements AutoCloseable {
             int port = environment.containsKey("CHERVIL_PORT")
                     ? Integer.parseInt(environment.get("CHERVIL_PORT"))
                     : freePort();
-            List<String> command = new ArrayList<>(List.of(
-                    Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                    "-XX:TieredStopAtLevel=1",
-                    "-jar",
-                    jar().toString()));
-            command.addAll(List.of(flags));
-            ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
-            builder.environment().put("CHERVIL_DB_URL", freshDatabase());
+            FirstStart first = FirstStart.made();
+            ProcessBuilder builder = FirstStart.command(List.of(first.archiveFlag()), List.of(flags));
+            boolean demo = List.of(flags).contains(FirstStart.DEMO);
+            builder.environment().put("CHERVIL_DB_URL", demo ? first.demo() : FirstStart.empty());
             builder.environment().put("CHERVIL_PORT", Integer.toString(port));
             builder.environment().putAll(environment);
             RunningServer server = new RunningServer(builder, port);
             server.awaitStart();
             return server;
-        } catch (IOException | SQLException failure) {
+        } catch (IOException failure) {
             throw new IllegalStateException("Could not start the server", failure);
         }
     }
@@ -138,32 +126,9 @@ final class RunningServer implements AutoCloseable {
         reader.start();
     }
 
-    private static Path jar() throws IOException {
-        try (var files = Files.list(Path.of("..", "server", "target"))) {
-            return files.filter(file -> file.getFileName().toString().matches("chervil-server-[0-9.]+\\.jar"))
-                    .findFirst()
-                    .orElseThrow();
-        }
-    }
-
     static int freePort() throws IOException {
         try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
             return socket.getLocalPort();
         }
-    }
-
-    private static String freshDatabase() throws SQLException {
-        String base = System.getenv("CHERVIL_DB_BASE");
-        if (base == null) {
-            throw new IllegalStateException("CHERVIL_DB_BASE is not set: run the tests with ./chervil test");
-        }
-        String name = "chervil_" + UUID.randomUUID().toString().replace("-", "");
-        String user = System.getenv("CHERVIL_DB_USER");
-        try (Connection connection =
-                        DriverManager.getConnection(base + "/postgres", user, System.getenv("CHERVIL_DB_PASSWORD"));
-                Statement statement = connection.createStatement()) {
-            statement.execute("create database " + name);
-        }
-        return base + "/" + name;
     }
 }
