@@ -278,6 +278,12 @@ export function makeRouter(client: QueryClient) {
         component: () => import('@/features/upkeep/PhonesView.vue'),
         meta: { needs: 'KEEPER' },
       },
+      {
+        path: '/archive',
+        name: 'archive',
+        component: () => import('@/features/archive/ArchiveView.vue'),
+        meta: { needs: 'KEEPER' },
+      },
       { path: '/you', name: 'you', component: () => import('@/features/account/OwnView.vue') },
       {
         path: '/join',

@@ -66,6 +66,10 @@ const ACTION = { leave: 'Leave', delete: 'Delete', found: 'Make the site' }
       <a href="/api/archive.zip" download>Download everything of {{ session.siteName }}</a>
       <span class="quiet">, in open formats, photos too</span>
     </p>
+    <p v-if="session?.role === 'KEEPER'">
+      <RouterLink :to="{ name: 'archive' }">Bring in an archive</RouterLink>
+      <span class="quiet">, of a site or of a tank that another keeper gives you</span>
+    </p>
     <el-button type="primary" text @click="ask('found')">Another site</el-button>
     <el-button type="primary" text @click="ask('leave')">Leave {{ session?.siteName }}</el-button>
     <el-button v-if="session?.role === 'KEEPER'" type="danger" text @click="ask('delete')">

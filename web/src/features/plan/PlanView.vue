@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
@@ -48,13 +48,28 @@ const summary = computed(() => {
   return `${String(visits)} visits, ${work} of the ${hoursWords(sum(capacity))} people have.`
 })
 
+/** Where a visit was moved to: if its tank has one on that day already, the two become one, and that stays open. */
+const landing = ref<{ tankId: number; on: Day }>()
+watch(
+  () => plan.data.value?.visits,
+  (visits) => {
+    const there = landing.value
+    if (!there || chosen.value) return
+    const one = visits?.find((visit) => visit.tankId === there.tankId && visit.on === there.on)
+    if (one) chosenId.value = one.id
+  },
+)
+
 function choose(visit: PlannedVisit) {
+  landing.value = undefined
   chosenId.value = visit.id
   error.value = ''
 }
 
 async function decide(made: Decision) {
   error.value = ''
+  const moved = chosen.value
+  landing.value = moved && made.to ? { tankId: moved.tankId, on: made.to } : undefined
   try {
     await decision.mutateAsync(made)
   } catch (failure) {

@@ -67,6 +67,7 @@ class FirstServicesIT {
         setUp("Shelf", 38, "A year or longer", "Canister", "Stub", "Nobody knows", null);
         prepare("Shelf", "Open canister Stub", "Dip bio media");
 
+        assertThat(keeper.page().locator(".take")).containsText("1 empty bucket");
         assertThat(carried()).contains("3 tubs", "1 empty bucket");
         inOrder(
                 "Fill three tubs with 3 L",

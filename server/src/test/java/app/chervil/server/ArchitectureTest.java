@@ -66,7 +66,7 @@ class ArchitectureTest {
             Map.entry("future", Set.of("account", "book", "water", "stock")),
             Map.entry("calendar", Set.of("account", "plan")),
             Map.entry("mail", Set.of("account", "plan")),
-            Map.entry("archive", Set.of("account", "tank", "water", "calendar")),
+            Map.entry("archive", Set.of("account", "book", "tank", "visit", "water", "calendar")),
             Map.entry(
                     "demo",
                     Set.of(

@@ -62,6 +62,16 @@ public class TestSite {
                 .content(body));
     }
 
+    /** Sends a file as it is. */
+    public ResultActions sendFile(SignedIn who, HttpMethod method, String path, MediaType type, byte[] file)
+            throws Exception {
+        return mvc.perform(request(method, path)
+                .with(csrf())
+                .with(authentication(UsernamePasswordAuthenticationToken.authenticated(who, null, List.of())))
+                .contentType(type)
+                .content(file));
+    }
+
     public ResultActions get(SignedIn who, String path) throws Exception {
         return send(who, HttpMethod.GET, path, "");
     }

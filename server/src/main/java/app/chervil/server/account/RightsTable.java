@@ -46,6 +46,8 @@ final class RightsTable {
             ask("/api/backup", KEEPER),
             ask("/api/house", KEEPER),
             ask("/api/archive.zip", KEEPER),
+            post("/api/archive/preview", KEEPER, ""),
+            post("/api/archive", KEEPER, "brought in an archive"),
             // What is known everywhere
             ask("/api/vocabulary", VIEWER),
             ask("/api/engine-facts", VIEWER),

@@ -2,8 +2,11 @@ package app.chervil.server.archive;
 
 import java.util.List;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 import org.apache.ibatis.cursor.Cursor;
 import org.jspecify.annotations.Nullable;
 
@@ -12,7 +15,12 @@ import org.jspecify.annotations.Nullable;
 interface ArchiveMapper {
     /** Columns of all tables that hold something of a site, in their order. */
     @Select("""
-            select table_name as relation, column_name as name, data_type as type, is_nullable = 'YES' as nullable
+            select
+              table_name as relation,
+              column_name as name,
+              data_type as type,
+              is_nullable = 'YES' as nullable,
+              column_default is not null or is_identity = 'YES' as filled
             from information_schema.columns
             where table_schema = 'public'
               and table_name in (
@@ -28,11 +36,17 @@ interface ArchiveMapper {
     @Select("select site_rows(#{site}, #{relation})")
     Cursor<String> rows(long site, String relation);
 
-    /** Photos of a site, bytes and all; read within a transaction. */
-    @Select("select id, bytes from photo where site_id = #{site} order by id")
-    Cursor<Picture> photos(long site);
+    /** Photos of a site or one tank, bytes and all; read within a transaction. */
+    @Select("""
+            select photo.id, photo.bytes
+            from photo
+            left join service on service.site_id = photo.site_id and service.id = photo.service_id
+            where photo.site_id = #{site} and (#{tank}::bigint is null or service.tank_id = #{tank})
+            order by photo.id
+            """)
+    Cursor<Picture> photos(long site, @Nullable Long tank);
 
-    /** Services as people read them, oldest first. */
+    /** Services of a site or one tank as people read them, oldest first. */
     @Select("""
             select
               service.done_on::text as done_on,
@@ -52,14 +66,87 @@ interface ArchiveMapper {
             left join care_task on care_task.site_id = service_task.site_id and care_task.id = service_task.task_id
             left join filter on filter.site_id = care_task.site_id and filter.id = care_task.filter_id
             left join stage on stage.site_id = care_task.site_id and stage.id = care_task.stage_id
-            where service.site_id = #{site} and service.withdrawn_at is null
+            where service.site_id = #{site}
+              and service.withdrawn_at is null
+              and (#{tank}::bigint is null or service.tank_id = #{tank})
             group by service.site_id, service.id, tank.name
             order by service.done_on, service.id
             """)
-    Cursor<ServiceLine> services(long site);
+    Cursor<ServiceLine> services(long site, @Nullable Long tank);
 
-    /** A column of a table, as PostgreSQL names its type. */
-    record Column(String relation, String name, String type, boolean nullable) {}
+    /** By this a site is known wherever an archive of it goes. */
+    @Select("select mark from site where id = #{site}")
+    UUID mark(long site);
+
+    /** Numbers that rows of an archive have here. */
+    @Select("""
+            select relation, theirs, ours
+            from brought
+            where site_id = #{site} and origin = #{origin}
+            """)
+    List<Numbered> listNumbers(long site, UUID origin);
+
+    /** Numbers of a table that are taken at a site. */
+    @Select("select site_taken(#{site}, #{relation})")
+    List<Long> listTaken(long site, String relation);
+
+    /** Fresh numbers for rows of a table. */
+    @Options(flushCache = Options.FlushCachePolicy.TRUE, useCache = false)
+    @Select("select site_numbers(#{relation}, #{many})")
+    List<Long> drawNumbers(String relation, int many);
+
+    /** Adds rows, given as a JSON list, and tells what became of each, in their order. */
+    @Options(flushCache = Options.FlushCachePolicy.TRUE, useCache = false)
+    @Select(
+            affectData = true,
+            value = "select told from site_bring(#{site}, #{relation}, #{lines}::jsonb) order by place")
+    List<String> bring(long site, String relation, String lines);
+
+    /** Remembers which numbers rows of an archive have here. */
+    @Insert("""
+            insert into brought (site_id, origin, relation, theirs, ours)
+            select #{site}, #{origin}, one ->> 'relation', (one ->> 'theirs')::bigint, (one ->> 'ours')::bigint
+            from jsonb_array_elements(#{numbers}::jsonb) one
+            on conflict on constraint brought_pk do update set ours = excluded.ours
+            """)
+    void saveNumbers(long site, UUID origin, String numbers);
+
+    /** The site's own parameters by name. */
+    @Select("select id as ours, name from own_parameter where site_id = #{site}")
+    List<OwnParameter> listOwnParameters(long site);
+
+    /** Tanks of a site, deleted ones too. */
+    @Select("select id, deleted_at is not null as deleted from tank where site_id = #{site}")
+    List<Standing> listTanks(long site);
+
+    /** Takes back that tanks were deleted. */
+    @Update("""
+            update tank set deleted_at = null, version = version + 1
+            where site_id = #{site} and deleted_at is not null
+              and id in (select jsonb_array_elements(#{tanks}::jsonb)::bigint)
+            """)
+    void undelete(long site, String tanks);
+
+    /**
+     * A column of a table, as PostgreSQL names its type.
+     *
+     * @param filled whether it is filled where nothing is given
+     */
+    record Column(String relation, String name, String type, boolean nullable, boolean filled) {
+        /** Whether every row must have it. */
+        boolean needed() {
+            return !nullable && !filled;
+        }
+    }
+
+    /** A number that a row had there, and the one it has here. */
+    record Numbered(String relation, long theirs, long ours) {}
+
+    /** One of the site's own parameters. */
+    record OwnParameter(long ours, String name) {}
+
+    /** A tank here. */
+    record Standing(long id, boolean deleted) {}
 
     /** A photo's file. */
     @SuppressWarnings("ArrayRecordComponent") // written once, never compared

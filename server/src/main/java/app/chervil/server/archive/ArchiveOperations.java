@@ -1,5 +1,6 @@
 package app.chervil.server.archive;
 
+import app.chervil.core.site.Tank;
 import app.chervil.server.account.AccountOperations;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.archive.ArchiveMapper.Column;
@@ -16,11 +17,15 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -45,6 +50,7 @@ public class ArchiveOperations {
             "door",
             "pass",
             "calendar_feed",
+            "brought",
             "site_revision",
             "tank_revision",
             "plan",
@@ -83,24 +89,80 @@ public class ArchiveOperations {
     @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
     public void write(SignedIn who, Path file, String address) throws IOException {
         who.mustBeKeeper();
-        Map<String, List<Column>> tables = mapper.listColumns().stream()
+        Map<String, List<Column>> tables = columns();
+        try (OutputStream output = Files.newOutputStream(file);
+                ZipOutputStream zip = new ZipOutputStream(output, StandardCharsets.UTF_8)) {
+            head(zip, who, tables);
+            for (String table : tables.keySet()) {
+                rows(zip, who, table, row -> true);
+            }
+            services(zip, who, null);
+            for (Tank tank : tanks.list(who)) {
+                readings(zip, who, tank);
+            }
+            text(zip, "plan.ics", calendars.download(who, address));
+            photos(zip, who, null);
+        }
+    }
+
+    /**
+     * Writes one tank with its history, for another keeper: nothing of people, of Stores and of other tanks.
+     *
+     * @throws app.chervil.server.problem.NotFound if the site has no such tank
+     */
+    @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
+    public void writeTank(SignedIn who, Path file, long id) throws IOException {
+        who.mustBeKeeper();
+        Tank tank = tanks.find(who, id);
+        Map<String, List<Column>> tables = columns();
+        tables.keySet()
+                .retainAll(Arrays.stream(ArchiveTable.values())
+                        .filter(table -> table.of() != ArchiveTable.Of.STORES)
+                        .map(ArchiveTable::relation)
+                        .toList());
+        Belonging belonging = new Belonging();
+        try (OutputStream output = Files.newOutputStream(file);
+                ZipOutputStream zip = new ZipOutputStream(output, StandardCharsets.UTF_8)) {
+            head(zip, who, tables);
+            for (ArchiveTable table : ArchiveTable.values()) {
+                if (table.of() == ArchiveTable.Of.SITE) {
+                    rows(zip, who, table.relation(), row -> true);
+                } else if (table.of() == ArchiveTable.Of.TANK) {
+                    rows(zip, who, table.relation(), row -> belonging
+                            .tank(table, json.readTree(row))
+                            .filter(of -> of == id)
+                            .isPresent());
+                }
+            }
+            services(zip, who, id);
+            readings(zip, who, tank);
+            photos(zip, who, id);
+        }
+    }
+
+    private Map<String, List<Column>> columns() {
+        return mapper.listColumns().stream()
                 .filter(column -> !LEFT_OUT.contains(column.relation()))
                 .filter(column -> !Set.of("site_id", "bytes").contains(column.name()))
                 .collect(Collectors.groupingBy(Column::relation, LinkedHashMap::new, Collectors.toList()));
-        try (OutputStream output = Files.newOutputStream(file);
-                ZipOutputStream zip = new ZipOutputStream(output, StandardCharsets.UTF_8)) {
-            text(zip, "README.txt", readme(who));
-            text(zip, "schema.json", json.writerWithDefaultPrettyPrinter().writeValueAsString(schema(tables)));
-            for (String table : tables.keySet()) {
-                rows(zip, who, table);
-            }
-            services(zip, who);
-            for (var tank : tanks.list(who)) {
-                text(zip, "readings/" + tank.id() + "-" + plain(tank.name()) + ".csv", readings.export(who, tank.id()));
-            }
-            text(zip, "plan.ics", calendars.download(who, address));
-            photos(zip, who);
-        }
+    }
+
+    private void head(ZipOutputStream zip, SignedIn who, Map<String, List<Column>> tables) throws IOException {
+        text(zip, "README.txt", readme(who));
+        text(
+                zip,
+                "archive.json",
+                json.writeValueAsString(json.createObjectNode()
+                        .put("format", ArchiveFile.FORMAT)
+                        .put("version", ArchiveFile.VERSION)
+                        .put("mark", mapper.mark(who.siteId()).toString())
+                        .put("site", accounts.siteName(who))
+                        .put("made", clock.instant().toString())));
+        text(zip, "schema.json", json.writerWithDefaultPrettyPrinter().writeValueAsString(schema(tables)));
+    }
+
+    private void readings(ZipOutputStream zip, SignedIn who, Tank tank) throws IOException {
+        text(zip, "readings/" + tank.id() + "-" + plain(tank.name()) + ".csv", readings.export(who, tank.id()));
     }
 
     private String readme(SignedIn who) throws IOException {
@@ -116,18 +178,20 @@ public class ArchiveOperations {
         return plain.substring(0, Math.min(plain.length(), 40));
     }
 
-    private void rows(ZipOutputStream zip, SignedIn who, String table) throws IOException {
+    private void rows(ZipOutputStream zip, SignedIn who, String table, Predicate<String> wanted) throws IOException {
         zip.putNextEntry(entry("tables/" + table + ".jsonl"));
         try (Cursor<String> rows = mapper.rows(who.siteId(), table)) {
             for (String row : rows) {
-                zip.write((row + '\n').getBytes(StandardCharsets.UTF_8));
+                if (wanted.test(row)) {
+                    zip.write((row + '\n').getBytes(StandardCharsets.UTF_8));
+                }
             }
         }
         zip.closeEntry();
     }
 
-    private void photos(ZipOutputStream zip, SignedIn who) throws IOException {
-        try (Cursor<ArchiveMapper.Picture> photos = mapper.photos(who.siteId())) {
+    private void photos(ZipOutputStream zip, SignedIn who, @Nullable Long tank) throws IOException {
+        try (Cursor<ArchiveMapper.Picture> photos = mapper.photos(who.siteId(), tank)) {
             for (ArchiveMapper.Picture photo : photos) {
                 zip.putNextEntry(entry("photos/" + photo.id() + ".jpg"));
                 zip.write(photo.bytes());
@@ -136,12 +200,12 @@ public class ArchiveOperations {
         }
     }
 
-    private void services(ZipOutputStream zip, SignedIn who) throws IOException {
+    private void services(ZipOutputStream zip, SignedIn who, @Nullable Long tank) throws IOException {
         zip.putNextEntry(entry("services.csv"));
         Writer writer = new OutputStreamWriter(zip, StandardCharsets.UTF_8);
         CSVPrinter printer = new CSVPrinter(writer, CSVFormat.RFC4180);
         printer.printRecord("Date", "Tank", "Filters", "Done", "Minutes", "By", "Note");
-        try (Cursor<ArchiveMapper.ServiceLine> services = mapper.services(who.siteId())) {
+        try (Cursor<ArchiveMapper.ServiceLine> services = mapper.services(who.siteId(), tank)) {
             services.forEach(one -> print(
                     printer,
                     one.doneOn(),
@@ -172,7 +236,7 @@ public class ArchiveOperations {
         Map<String, Object> definitions = new LinkedHashMap<>();
         tables.forEach((table, columns) -> {
             Map<String, Object> properties = new LinkedHashMap<>();
-            columns.forEach(column -> properties.put(column.name(), type(column)));
+            columns.forEach(column -> properties.put(column.name(), type(table, column)));
             definitions.put(
                     table,
                     Map.of(
@@ -188,7 +252,7 @@ public class ArchiveOperations {
         return Map.of("$schema", "https://json-schema.org/draft/2020-12/schema", "$defs", definitions);
     }
 
-    private static Map<String, Object> type(Column column) {
+    private static Map<String, Object> type(String table, Column column) {
         String plain =
                 switch (column.type()) {
                     case "bigint", "integer", "smallint" -> "integer";
@@ -205,6 +269,14 @@ public class ArchiveOperations {
             case "date" -> told.put("format", "date");
             case "timestamp with time zone" -> told.put("format", "date-time");
             default -> {}
+        }
+        Set<String> constants = ArchiveTable.constants(table, column.name());
+        if (!constants.isEmpty()) {
+            List<@Nullable String> names = new ArrayList<>(new TreeSet<>(constants));
+            if (column.nullable()) {
+                names.add(null);
+            }
+            told.put("enum", names);
         }
         return told;
     }

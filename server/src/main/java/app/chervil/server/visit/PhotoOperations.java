@@ -9,13 +9,14 @@ import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionOperations;
 
 /** Photos before and after a service, kept beside it in the database. */
 @Service
 public class PhotoOperations {
-    static final int MOST_BYTES = 5 * 1024 * 1024;
+    public static final int MOST_BYTES = 5 * 1024 * 1024;
     static final int MOST_OF_SERVICE = 20;
 
     private final PhotoMapper mapper;
@@ -55,13 +56,33 @@ public class PhotoOperations {
                 return;
             }
             if (mapper.list(who.siteId(), service).size() >= MOST_OF_SERVICE) {
-                throw Rejected.field("photo", "too-many", "At most 20 photos a service.");
+                throw tooMany();
             }
             Photo photo = new Photo(id, moment, clock.instant(), who.name());
             if (mapper.insert(who.siteId(), service, photo, new Picture(PlainPicture.TYPE, picture)) == 0) {
                 throw Rejected.taken();
             }
         });
+    }
+
+    /**
+     * Keeps a photo as an archive tells of it.
+     *
+     * @return whether it is new
+     * @throws Rejected if it is no picture, or one too many
+     */
+    @Transactional(propagation = Propagation.MANDATORY, noRollbackFor = Rejected.class)
+    public boolean bringIn(SignedIn who, UUID service, Photo photo, byte[] bytes) {
+        byte[] picture = PlainPicture.of(bytes);
+        mapper.lock(who.siteId(), service);
+        if (mapper.list(who.siteId(), service).size() >= MOST_OF_SERVICE) {
+            throw tooMany();
+        }
+        return mapper.insert(who.siteId(), service, photo, new Picture(PlainPicture.TYPE, picture)) > 0;
+    }
+
+    private static Rejected tooMany() {
+        return Rejected.field("photo", "too-many", "At most 20 photos a service.");
     }
 
     /**

@@ -18,7 +18,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
  * Keeps large bodies and unprintable queries out before anybody reads them, signed in or not. A request may carry 1 MB,
- * an import 8 MB, a photo 5 MB.
+ * an import 8 MB, a photo 5 MB, an archive 300 MB.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 2)
@@ -28,6 +28,9 @@ class BodyLimit extends OncePerRequestFilter {
     /** A little over what a photo may have, so that one that is too large is refused at its field. */
     static final long PHOTO_BYTES = 6L * 1024 * 1024;
 
+    static final long ARCHIVE_BYTES = 300_000_000;
+
+    private static final Pattern ARCHIVES = Pattern.compile("/api/archive(/preview)?");
     private static final Pattern IMPORTS =
             Pattern.compile("/api/tanks/[^/]+/(readings/import(-preview)?|notebook(/.+)?)");
     private static final Pattern PHOTOS = Pattern.compile("/api/services/[^/]+/photos/[^/]+");
@@ -54,6 +57,9 @@ class BodyLimit extends OncePerRequestFilter {
     private static long most(String path) {
         if (PHOTOS.matcher(path).matches()) {
             return PHOTO_BYTES;
+        }
+        if (ARCHIVES.matcher(path).matches()) {
+            return ARCHIVE_BYTES;
         }
         return IMPORTS.matcher(path).matches() ? IMPORT_BYTES : USUAL_BYTES;
     }

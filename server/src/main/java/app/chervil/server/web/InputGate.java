@@ -1,6 +1,7 @@
 package app.chervil.server.web;
 
 import app.chervil.server.problem.Rejected;
+import app.chervil.server.table.Storable;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -8,6 +9,7 @@ import java.lang.reflect.Type;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import org.springframework.core.MethodParameter;
+import org.springframework.core.io.Resource;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpInputMessage;
 import org.springframework.http.converter.HttpMessageConverter;
@@ -40,7 +42,8 @@ class InputGate extends RequestBodyAdviceAdapter {
 
     @Override
     public boolean supports(MethodParameter parameter, Type type, Class<? extends HttpMessageConverter<?>> converter) {
-        return parameter.getParameterType() != byte[].class;
+        return parameter.getParameterType() != byte[].class
+                && !Resource.class.isAssignableFrom(parameter.getParameterType());
     }
 
     @Override
@@ -78,7 +81,7 @@ class InputGate extends RequestBodyAdviceAdapter {
                 case VALUE_NULL -> check(!element, place, "not-null", "An entry of this list is missing.");
                 case VALUE_STRING, PROPERTY_NAME ->
                     check(
-                            storable(parser.getString()),
+                            Storable.is(parser.getString()),
                             place,
                             "not-text",
                             "This text holds characters that cannot be kept.");
@@ -97,13 +100,6 @@ class InputGate extends RequestBodyAdviceAdapter {
     private static TokenStreamContext parent(JsonToken token, TokenStreamContext place) {
         boolean opened = token == JsonToken.START_ARRAY || token == JsonToken.START_OBJECT;
         return opened ? place.getParent() : place;
-    }
-
-    /** Whether the database can keep it: no U+0000, no half of a pair. */
-    static boolean storable(String text) {
-        return text.codePoints()
-                .noneMatch(
-                        point -> point == 0 || (point >= Character.MIN_SURROGATE && point <= Character.MAX_SURROGATE));
     }
 
     private static void check(boolean holds, TokenStreamContext place, String code, String message) {

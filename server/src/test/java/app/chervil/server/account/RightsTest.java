@@ -67,6 +67,7 @@ class RightsTest {
                 .filteredOn(right -> right.deed().isEmpty())
                 .extracting(Right::key)
                 .containsExactlyInAnyOrder(
+                        "POST /api/archive/preview",
                         "POST /api/tanks/{tank}/readings/import-preview",
                         "POST /api/tanks/{tank}/notebook/key",
                         "POST /api/tanks/{tank}/notebook/preview");

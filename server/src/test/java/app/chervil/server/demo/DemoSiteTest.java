@@ -7,6 +7,8 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 
 import app.chervil.server.ChervilTest;
+import app.chervil.server.TestSite;
+import app.chervil.server.account.SignedIn;
 import jakarta.servlet.http.Cookie;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -16,6 +18,8 @@ import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
 import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import tools.jackson.databind.JsonNode;
@@ -35,6 +39,9 @@ class DemoSiteTest {
 
     @Autowired
     MockMvc mvc;
+
+    @Autowired
+    TestSite site;
 
     private final JsonMapper json = JsonMapper.builder()
             .enable(SerializationFeature.INDENT_OUTPUT)
@@ -157,6 +164,37 @@ class DemoSiteTest {
         }
 
         assertThat(served).isEqualTo(json.readTree(TROUBLE));
+    }
+
+    @Test
+    void its_archive_comes_whole_into_another_site_and_asks_for_the_same_on_the_same_days() throws Exception {
+        byte[] archive = mvc.perform(get("/api/archive.zip").cookie(door("marit")))
+                .andReturn()
+                .getResponse()
+                .getContentAsByteArray();
+        SignedIn other = site.keeper();
+
+        JsonNode brought = site.read(site.sendFile(
+                other,
+                HttpMethod.POST,
+                "/api/archive?stores=true",
+                MediaType.parseMediaType("application/zip"),
+                archive));
+
+        assertThat(brought.get("faults").valueStream()).isEmpty();
+        assertThat(due(site.read(site.get(other, "/api/forecasts")))).isEqualTo(due(read("/api/forecasts")));
+        assertThat(site.read(site.get(other, "/api/stores")).get("items").size())
+                .isEqualTo(read("/api/stores").get("items").size());
+        assertThat(site.read(site.get(other, "/api/services")).get("total"))
+                .isEqualTo(read("/api/services").get("total"));
+    }
+
+    private static List<String> due(JsonNode forecasts) {
+        return forecasts
+                .valueStream()
+                .map(one -> one.get("subject").get("name").asString() + " " + one.get("window") + one.get("reasons"))
+                .sorted()
+                .toList();
     }
 
     private JsonNode read(String path) throws Exception {

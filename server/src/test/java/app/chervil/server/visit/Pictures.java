@@ -12,7 +12,7 @@ import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
 
 /** Pictures as phones and strangers send them. */
-final class Pictures {
+public final class Pictures {
     private Pictures() {}
 
     /** A picture whose left half is red and whose right half is blue. */
@@ -31,7 +31,7 @@ final class Pictures {
     }
 
     /** A JPEG that says how the camera was held, and where. */
-    static byte[] jpeg(int width, int height, int held) {
+    public static byte[] jpeg(int width, int height, int held) {
         byte[] plain = written(halves(width, height), "jpg");
         byte[] place = "59.9139N 10.7522E".getBytes(StandardCharsets.US_ASCII);
         ByteBuffer tiff = ByteBuffer.allocate(80)

@@ -9,6 +9,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import app.chervil.server.ChervilTest;
 import app.chervil.server.TestSite;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.table.Storable;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -128,6 +129,6 @@ class InputGateTest {
     void an_address_with_control_characters_is_refused() throws Exception {
         mvc.perform(post(java.net.URI.create("/api/session?search=%00")).with(csrf()))
                 .andExpect(status().isBadRequest());
-        assertThat(InputGate.storable("Ålgräs 水族館 🐠")).isTrue();
+        assertThat(Storable.is("Ålgräs 水族館 🐠")).isTrue();
     }
 }

@@ -1,0 +1,206 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { datedDay } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import CountList from './CountList.vue'
+import { previewArchive, useBringArchive, type Bringing } from './queries'
+import { allNew, holds, STANDING, told } from './words'
+
+/** At the table: another site's archive, or one tank of it, comes in. Nothing is stored until its keeper has seen what. */
+const SHOWN = 12
+const bring = useBringArchive()
+const { sending, trouble, errors, send } = useSending()
+
+const file = ref<File>()
+const preview = ref<Bringing>()
+const brought = ref<Bringing>()
+const tanks = ref<number[]>([])
+const stores = ref(false)
+
+const fault = computed(() => errors.value.archive ?? trouble.value)
+const choice = computed(() => ({ tanks: tanks.value, stores: stores.value }))
+const shown = computed(() => brought.value ?? preview.value)
+const counts = computed(() => (shown.value ? told(shown.value) : []))
+const nothing = computed(() => preview.value && allNew(preview.value) === 0 && !returning.value)
+const returning = computed(() =>
+  preview.value?.tanks.some((tank) => tank.standing === 'DELETED_HERE' && tanks.value.includes(tank.id)),
+)
+
+async function choose(chosen?: File) {
+  if (!chosen) return
+  file.value = chosen
+  preview.value = brought.value = undefined
+  tanks.value = []
+  stores.value = false
+  await look()
+  tanks.value = preview.value ? chosenIn(preview.value) : []
+}
+
+const chosenIn = (one: Bringing) => one.tanks.filter((tank) => tank.chosen).map((tank) => tank.id)
+
+async function look() {
+  const asked = file.value
+  if (!asked) return
+  const answer = await send(() => previewArchive(asked, choice.value))
+  if (answer && file.value === asked) preview.value = answer
+}
+
+async function pick(chosen: number[], withStores: boolean) {
+  tanks.value = chosen
+  stores.value = withStores
+  if (chosen.length) await look()
+}
+
+async function confirm() {
+  const given = file.value
+  if (!given) return
+  brought.value = await send(() => bring.mutateAsync({ file: given, choice: choice.value }))
+}
+</script>
+
+<template>
+  <main class="page">
+    <h1>Bring in an archive</h1>
+    <section v-if="brought" role="status" aria-labelledby="in">
+      <h2 id="in">It is in</h2>
+      <CountList :counts="counts" />
+      <p v-if="brought.faultCount">
+        {{ brought.faultCount }} {{ brought.faultCount === 1 ? 'row' : 'rows' }} stayed out.
+      </p>
+      <RouterLink :to="{ name: 'tanks' }">To the tanks</RouterLink>
+    </section>
+    <template v-else>
+      <p class="quiet lead">
+        A file that Chervil wrote (.zip): a whole site, or one tank that another keeper gives you with its
+        history. You see what would come in before anything is stored. The same file twice is there once.
+      </p>
+      <p class="choose">
+        <el-upload
+          accept=".zip,application/zip"
+          :show-file-list="false"
+          :auto-upload="false"
+          :disabled="sending"
+          @change="(chosen) => choose(chosen.raw)"
+        >
+          <el-button tag="span" :type="preview ? 'default' : 'primary'">
+            {{ preview ? 'Choose another file' : 'Choose the file' }}
+          </el-button>
+        </el-upload>
+        <span v-if="file" class="quiet">{{ file.name }}</span>
+      </p>
+      <p v-if="sending" class="quiet" role="status">Reading the archive …</p>
+      <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
+      <div v-if="preview" class="sides">
+        <section aria-labelledby="from">
+          <h2 id="from">
+            {{ preview.own ? 'This site' : preview.site }}, as it was on
+            {{ datedDay(preview.made.slice(0, 10)) }}
+          </h2>
+          <p v-if="!preview.tanks.length">There is no tank in this archive.</p>
+          <el-checkbox-group
+            :model-value="tanks"
+            @update:model-value="(chosen) => pick(chosen as number[], stores)"
+          >
+            <ul class="plain">
+              <li v-for="tank in preview.tanks" :key="tank.id">
+                <el-checkbox :value="tank.id" :disabled="sending">
+                  <b>{{ tank.name }}</b><span v-if="tank.deleted" class="quiet">, deleted there</span>
+                </el-checkbox>
+                <p class="small quiet">
+                  {{ holds(tank)
+                  }}<template v-if="STANDING[tank.standing]">; {{ STANDING[tank.standing] }}</template>
+                </p>
+              </li>
+            </ul>
+          </el-checkbox-group>
+          <el-checkbox
+            :model-value="stores"
+            :disabled="sending"
+            @update:model-value="(on) => pick(tanks, Boolean(on))"
+          >
+            Stores, vessels and the site’s own rules too
+          </el-checkbox>
+          <p class="small quiet">
+            People, the plan and services under way stay where they are. Who did each service stays written
+            there.
+          </p>
+        </section>
+        <aside>
+          <section aria-labelledby="coming" role="status">
+            <h2 id="coming">What would come in</h2>
+            <p v-if="!tanks.length && !stores">Choose a tank.</p>
+            <template v-else>
+              <p v-if="nothing">Everything is here already.</p>
+              <CountList :counts="counts" />
+              <el-button
+                type="primary"
+                :loading="sending"
+                :disabled="nothing || !tanks.length"
+                @click="confirm"
+              >
+                {{
+                  preview.faultCount
+                    ? `Bring it in, without ${String(preview.faultCount)} rows`
+                    : 'Bring it in'
+                }}
+              </el-button>
+            </template>
+            <template v-if="preview.faults.length">
+              <h3>Rows that stay out</h3>
+              <ul class="plain">
+                <li v-for="(one, place) in preview.faults.slice(0, SHOWN)" :key="place">
+                  <b>{{ one.file }}, line {{ one.line }}</b
+                  ><template v-if="one.field">, {{ one.field }}</template
+                  >: {{ one.words }}
+                </li>
+              </ul>
+              <p v-if="preview.faultCount > SHOWN" class="small quiet">
+                And {{ preview.faultCount - SHOWN }} more.
+              </p>
+            </template>
+          </section>
+        </aside>
+      </div>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.lead {
+  max-width: 68ch;
+}
+
+.choose {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  margin: 14px 0;
+}
+
+.sides {
+  display: grid;
+  grid-template-columns: minmax(0, 7fr) minmax(0, 5fr);
+  gap: 40px;
+  align-items: start;
+}
+
+.plain {
+  padding: 0;
+  margin: 8px 0 14px;
+}
+
+.plain li {
+  padding: 6px 0;
+  list-style: none;
+}
+
+.plain p {
+  margin: 0 0 0 26px;
+}
+
+@media (width <= 900px) {
+  .sides {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
