@@ -107,10 +107,39 @@ open_backup() { # file passphrase-file
 
 told() { sed -n "s/^$1 \(.*\)$/\1/p" "$work/manifest" | head -n 1; }
 
+# ---- a store that speaks S3, by curl's own signatures ------------------------------
+
+store_wanted() { [ -n "${CHERVIL_BACKUP_STORE:-}" ]; }
+
+# The key stands in a file of two lines, its name and its secret, and is never seen among the processes.
+store() { # curl arguments...
+  [ -r "${CHERVIL_BACKUP_STORE_KEY_FILE:-}" ] || fail "CHERVIL_BACKUP_STORE_KEY_FILE must name a file with the store's key and secret."
+  sed -n '1{N; s/[\\"]/\\&/g; s/\n/:/; s/.*/user = "&"/; p; q}' "$CHERVIL_BACKUP_STORE_KEY_FILE" |
+    curl -fsS -K - --aws-sigv4 "aws:amz:${CHERVIL_BACKUP_STORE_REGION:-us-east-1}:s3" --connect-timeout 20 --retry 2 "$@"
+}
+
+store_place() { printf '%s/%s' "${CHERVIL_BACKUP_STORE%/}" "$1"; } # file name
+
+# What a store took is asked for again: it must be what was sent.
+store_put() { # file
+  local place back; place=$(store_place "$(basename "$1")"); back=$1.back
+  store -o /dev/null -H "x-amz-content-sha256: $(sum_of "$1")" -T "$1" "$place" || return 1
+  store -o "$back" "$place" && cmp -s "$1" "$back" && rm -f "$back" || { rm -f "$back"; return 1; }
+}
+
+store_take() { # file name, where to
+  command -v curl >/dev/null || need_packages curl:/usr/bin/curl
+  store -o "$2" "$(store_place "$1")" || fail "the store has no $1, or does not give it."
+}
+
 restore() { # kind file passphrase-file replace
   export PGOPTIONS="-c client_min_messages=warning"
   local kind=$1 file=$2 pass=$3 replace=$4 new=chervil_restoring old=chervil_before_restore
   workplace
+  case $file in
+    store:*) store_wanted || fail "CHERVIL_BACKUP_STORE says where the store is."
+      store_take "${file#store:}" "$work/taken"; file=$work/taken ;;
+  esac
   open_backup "$file" "$pass"
   mkdir -p "$STATE/$kind"
   need_packages "postgresql-15:$PG_BIN/initdb"
@@ -158,6 +187,7 @@ rotate() { # folder
       kept+=("$file")
     else
       rm -f "$file"
+      if store_wanted; then store -o /dev/null -X DELETE "$(store_place "$(basename "$file")")" || true; fi
     fi
   done < <(find "$folder" -maxdepth 1 -name 'chervil-*.backup' | sort -r)
 }
@@ -170,13 +200,21 @@ keeps() { # names value most
   seen+=("$2")
 }
 
+# Puts a backup into the store as well, if there is one.
+kept_elsewhere() { # file
+  store_wanted || return 0
+  store_put "$1" || fail "the store did not keep $(basename "$1")."
+  say "Kept in the store, as $(basename "$1")."
+}
+
 nightly() { # kind
-  local kind=$1 folder=$STATE/$1/backups file
-  file=$folder/chervil-$(date -u +%Y%m%dT%H%M%SZ).backup
-  mkdir -p "$folder"
-  if (backup "$kind" "$file" "${CHERVIL_BACKUP_PASSPHRASE_FILE:-}") >"$folder/log" 2>&1; then
+  local kind=$1 folder=$STATE/$1/backups to file
+  to=${CHERVIL_BACKUP_TO:-$folder}
+  file=$to/chervil-$(date -u +%Y%m%dT%H%M%SZ).backup
+  mkdir -p "$folder" "$to"
+  if (backup "$kind" "$file" "${CHERVIL_BACKUP_PASSPHRASE_FILE:-}" && kept_elsewhere "$file") >"$folder/log" 2>&1; then
     printf 'ok %s %s\n' "$(date -u +%Y-%m-%dT%H:%M:%SZ)" "$(stat -c %s "$file")" >"$folder/last"
-    rotate "$folder"
+    rotate "$to"
     cat "$folder/log"
   else
     printf 'failed %s %s\n' "$(date -u +%Y-%m-%dT%H:%M:%SZ)" "$(tail -n 1 "$folder/log")" >"$folder/failed"

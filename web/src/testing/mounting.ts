@@ -35,6 +35,7 @@ const NAMES = [
   'cases',
   'start-case',
   'new-trial',
+  'archive',
 ]
 const TANK_NAMES = [
   'tank',

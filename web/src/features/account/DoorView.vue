@@ -4,13 +4,16 @@ import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { useSending } from '@/shared/form'
 import { proposed, SYSTEMS, type System } from '@/shared/units'
-import { useChooseUnits, useDemoDoor, useSession, useSetUp, useSignIn } from './queries'
+import { passkeysWork } from './passkeys'
+import { useChooseUnits, useDemoDoor, usePasskeySignIn, useSession, useSetUp, useSignIn } from './queries'
 import { roleWord } from './rights'
 
 /** Coming in: sign-in, the first account, or the demo's doors. */
 const { data: session } = useSession()
 const { sending, errors, trouble, send } = useSending()
 const signIn = useSignIn()
+const byPasskey = usePasskeySignIn()
+const passkeys = passkeysWork()
 const setUp = useSetUp()
 const demo = useDemoDoor()
 const units = useChooseUnits()
@@ -118,6 +121,9 @@ const submit = () => send<unknown>(() => (first.value ? begin() : signIn.mutateA
       <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
       <el-button type="primary" native-type="submit" :disabled="sending">
         {{ first ? 'Make the account' : 'Sign in' }}
+      </el-button>
+      <el-button v-if="!first && passkeys" :disabled="sending" @click="send(() => byPasskey.mutateAsync())">
+        Sign in with a passkey
       </el-button>
       <RouterLink v-if="!first" :to="{ name: 'recover' }">Forgot the password? I have a code</RouterLink>
     </form>

@@ -6,6 +6,7 @@ import NewPasswordField from './NewPasswordField.vue'
 import { momentWords } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import OwnSites from './OwnSites.vue'
+import PasskeysBox from './PasskeysBox.vue'
 import { useChangePassword, useEndSession, useOwnSessions } from './queries'
 
 /** At the table: a person's own password, sessions and sites. */
@@ -58,6 +59,7 @@ async function changePassword() {
         <p v-if="ending.trouble.value" class="trouble" role="alert">{{ ending.trouble.value }}</p>
       </AsyncState>
     </section>
+    <PasskeysBox />
     <section>
       <h2>Password</h2>
       <form class="short-form" novalidate @submit.prevent="changePassword">

@@ -21,6 +21,7 @@ const site = (answers: Answers = {}, role = 'KEEPER') =>
     'GET /api/session': session(role),
     'GET /api/accounts': [ADA, BEN],
     'GET /api/invitations': [],
+    'GET /api/own/passkeys': [],
     'GET /api/own/sessions': [],
     ...answers,
   })
@@ -116,6 +117,7 @@ describe('one’s own page', () => {
   it('ends a session elsewhere and not the one that asks', async () => {
     const at = { address: '192.0.2.7', begunAt: '2026-06-01T08:00:00Z', lastUsedAt: '2026-06-01T09:00:00Z' }
     const asked = site({
+      'GET /api/own/passkeys': [],
       'GET /api/own/sessions': [
         { ...at, mark: 'aa', device: 'a computer', here: true },
         { ...at, mark: 'bb', device: 'a phone', here: false },

@@ -1,6 +1,7 @@
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { api, body, type Schemas } from '@/shared/api/client'
 import { useUnitsOf } from '@/shared/units'
+import { showPasskey } from './passkeys'
 
 export type Session = Schemas['Session']
 type Role = NonNullable<Session['role']>
@@ -63,6 +64,43 @@ export function useSignIn() {
   return useMutation({
     mutationFn: (input: Schemas['SignIn']) => body(api.POST('/api/session', { body: input })),
     onSuccess: useFreshStart(),
+  })
+}
+
+const PASSKEYS = ['passkeys'] as const
+
+export const usePasskeys = () =>
+  useQuery({ queryKey: PASSKEYS, queryFn: () => body(api.GET('/api/own/passkeys')) })
+
+/** What this device is to be asked to make a passkey. */
+export const askForPasskey = (password: string) =>
+  body(api.POST('/api/own/passkeys/options', { body: { password } }))
+
+export function useAddPasskey() {
+  return useMutation({
+    mutationFn: (made: Schemas['NewPasskey']) => body(api.POST('/api/own/passkeys', { body: made })),
+    onSuccess: useStale(PASSKEYS),
+  })
+}
+
+export function useRemovePasskey() {
+  return useMutation({
+    mutationFn: (passkey: string) =>
+      body(api.DELETE('/api/own/passkeys/{passkey}', { params: { path: { passkey } } })),
+    onSuccess: useStale(PASSKEYS),
+  })
+}
+
+/** Comes in by a passkey of this device; not at all if its person says no. */
+export function usePasskeySignIn() {
+  const fresh = useFreshStart()
+  return useMutation({
+    mutationFn: async () => {
+      const credential = await showPasskey(await body(api.POST('/api/passkey-options')))
+      if (!credential) return
+      await body(api.POST('/api/passkey-session', { body: { credential } }))
+      await fresh()
+    },
   })
 }
 

@@ -168,6 +168,7 @@ async function confirm() {
 <style scoped>
 .lead {
   max-width: 68ch;
+  margin-top: 10px;
 }
 
 .choose {
@@ -182,6 +183,11 @@ async function confirm() {
   grid-template-columns: minmax(0, 7fr) minmax(0, 5fr);
   gap: 40px;
   align-items: start;
+}
+
+.el-checkbox-group {
+  font-size: inherit;
+  line-height: inherit;
 }
 
 .plain {

@@ -8,8 +8,11 @@ defineProps<{ counts: Told[] }>()
 <template>
   <ul class="counts">
     <li v-for="one in counts" :key="one.what">
-      <b class="num">{{ one.brought }}</b> {{ one.words
-      }}<span v-if="one.there" class="quiet">, {{ one.there }} here already</span>
+      <template v-if="one.brought">
+        <b class="num">{{ one.brought }}</b> {{ one.words
+        }}<span v-if="one.there" class="quiet">, {{ one.there }} here already</span>
+      </template>
+      <span v-else class="quiet">{{ one.there }} {{ one.words }} here already</span>
     </li>
   </ul>
 </template>

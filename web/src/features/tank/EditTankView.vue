@@ -117,11 +117,11 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
         :error="errors.changedOn"
       />
       <p v-if="session?.role === 'KEEPER'" class="give">
-        <a :href="`/api/archive.zip?tank=${tank}`" download>Save it for another keeper</a>
-        <span class="quiet">
-          : filters, log, readings and photos in one file, nothing of other tanks. They bring it in under “You
-          and your sites”; delete it here when they have it.
-        </span>
+        <a :href="`/api/archive.zip?tank=${tank}`" download>Save it for another keeper</a
+        ><span class="quiet"
+          >: filters, log, readings and photos in one file, nothing of other tanks. They bring it in under
+          “You and your sites”; delete it here when they have it.</span
+        >
       </p>
       <template #beside>
         <el-button type="primary" text @click="leave">Cancel</el-button>

@@ -140,6 +140,37 @@ class BackupIT {
 
     @Test
     @Order(5)
+    void a_nightly_one_lies_in_the_store_and_comes_back_from_there() throws Exception {
+        Path key = Files.writeString(folder.resolve("key"), "night\nlamp \"over\" \\ slow water\n");
+        try (StandInStore store = new StandInStore("night", "lamp \"over\" \\ slow water")) {
+            Map<String, String> settings = Map.of(
+                    "CHERVIL_BACKUP_STORE",
+                    store.address("house/nights"),
+                    "CHERVIL_BACKUP_STORE_KEY_FILE",
+                    key.toString());
+            Said made = chervil(settings, here.getParent(), "backup", "--nightly");
+            assertThat(made.code()).as(made.words()).isZero();
+            String name = store.names().get(0);
+            assertThat(name).matches("/house/nights/chervil-\\d{8}T\\d{6}Z\\.backup");
+
+            String place = "store:" + name.substring(name.lastIndexOf('/') + 1);
+            Said back = chervil(settings, there, "restore", place, "--replace");
+            assertThat(back.code()).as(back.words()).isZero();
+            assertThat(sums(base())).isEqualTo(sums(elsewhere()));
+
+            store.forget();
+            Said gone = chervil(settings, here.getParent(), "backup", "--nightly");
+            assertThat(gone.code()).isNotZero();
+            assertThat(gone.words()).contains("the store did not keep");
+            Files.writeString(key, "night\nanother secret\n");
+            assertThat(chervil(settings, there, "restore", place, "--replace").words())
+                    .contains("the store has no");
+        }
+        assertThat(Files.readString(here.resolve("backups/failed"))).contains("the store did not keep");
+    }
+
+    @Test
+    @Order(6)
     void what_is_no_longer_true_is_named() throws Exception {
         execute(elsewhere(), "update account set removed_at = now()");
 
@@ -181,9 +212,15 @@ class BackupIT {
     }
 
     private static Said chervil(Path state, String... words) throws IOException, InterruptedException {
+        return chervil(Map.of(), state, words);
+    }
+
+    private static Said chervil(Map<String, String> settings, Path state, String... words)
+            throws IOException, InterruptedException {
         List<String> command = new ArrayList<>(List.of("../chervil"));
         command.addAll(List.of(words));
         ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
+        builder.environment().putAll(settings);
         builder.environment().put("CHERVIL_STATE", state.toAbsolutePath().toString());
         Process process = builder.start();
         process.getOutputStream().close();

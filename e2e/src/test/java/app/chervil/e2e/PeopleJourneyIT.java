@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 
 /** Somebody new comes to the demo's site, works there, forgets their password, and leaves. */
@@ -33,6 +34,37 @@ class PeopleJourneyIT extends InTheDemo {
         page.getByLabel("Password").fill(FIRST);
         newcomer.button("Join").click();
         page.waitForURL(server.url("/"));
+    }
+
+    @Test
+    void a_tank_is_handed_to_another_site_with_its_history() {
+        Page page = keeper.page();
+        keeper.go("/tanks/3/edit");
+        Path file = page.waitForDownload(
+                        () -> keeper.link("Save it for another keeper").click())
+                .path();
+        keeper.go("/you");
+        keeper.button("Another site").click();
+        page.getByLabel("Name").fill("Fen Hall");
+        keeper.button("Make the site").click();
+        assertThat(page.getByText("Fen Hall").first()).isVisible();
+
+        keeper.go("/archive");
+        page.setInputFiles("input[type=file]", file);
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("98 services");
+        keeper.viewIsAccessible();
+        keeper.takePhone();
+        keeper.viewIsForThumbs();
+        keeper.viewDoesNotScrollSideways();
+        keeper.button("Bring it in").click();
+        keeper.link("To the tanks").click();
+
+        assertThat(page.locator("main")).containsText("Blackwater nook");
+        assertThat(page.locator("main")).containsText("Change floss");
+        assertThat(page.locator("main")).not().containsText("Rock pool");
+        keeper.go("/archive");
+        page.setInputFiles("input[type=file]", file);
+        assertThat(page.getByText("Everything is here already.")).isVisible();
     }
 
     @Test

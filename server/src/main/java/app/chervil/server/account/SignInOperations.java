@@ -38,14 +38,23 @@ public class SignInOperations {
      */
     public SignedIn signIn(String login, String password, String address) {
         String name = Login.canonical(login);
-        throttle.check("password", name, address);
-        if (!passwords.match(password, mapper.findHash(name).orElse(null))) {
-            throttle.failed(name, address);
-            throw refused("password", "sign-in-failed", "Wrong name or password.");
-        }
-        throttle.passed(name, address);
+        prove(name, password, address);
         return lastPlace(name)
                 .orElseThrow(() -> refused("login", "no-site", "Your sites are gone. Ask a keeper to invite you."));
+    }
+
+    /**
+     * Makes sure of somebody by their password.
+     *
+     * @throws Rejected after too many failures, or if it is not theirs
+     */
+    void prove(String login, String password, String address) {
+        throttle.check("password", login, address);
+        if (!passwords.match(password, mapper.findHash(login).orElse(null))) {
+            throttle.failed(login, address);
+            throw refused("password", "sign-in-failed", "Wrong name or password.");
+        }
+        throttle.passed(login, address);
     }
 
     /**

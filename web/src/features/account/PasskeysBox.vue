@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import TextField from '@/shared/components/TextField.vue'
+import { momentWords } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import { deviceName, makePasskey, passkeysWork } from './passkeys'
+import { askForPasskey, useAddPasskey, usePasskeys, useRemovePasskey } from './queries'
+
+/** A person's passkeys: what each is for, when it was used, and a new one. */
+const passkeys = usePasskeys()
+const add = useAddPasskey()
+const remove = useRemovePasskey()
+const { sending, errors, trouble, send } = useSending()
+const removing = useSending()
+
+const works = passkeysWork()
+const adding = ref(false)
+const label = ref(deviceName())
+const password = ref('')
+const said = ref('')
+
+async function make() {
+  said.value = ''
+  const options = await send(() => askForPasskey(password.value))
+  if (!options) return
+  const credential = await makePasskey(options).catch(() => undefined)
+  if (!credential) {
+    said.value = 'The device made none. You can try again.'
+    return
+  }
+  const kept = await send(() => add.mutateAsync({ label: label.value, credential }).then(() => true))
+  if (kept !== true) return
+  adding.value = false
+  password.value = ''
+  said.value = 'From now on this device opens Chervil without the password.'
+}
+</script>
+
+<template>
+  <section aria-labelledby="passkeys">
+    <h2 id="passkeys">Passkeys</h2>
+    <p class="quiet">
+      A device of yours lets you in by finger, face or its own code, instead of the password.
+    </p>
+    <AsyncState
+      :pending="passkeys.isPending.value"
+      :error="passkeys.error.value"
+      what="your passkeys"
+      @retry="passkeys.refetch()"
+    >
+      <ul v-if="passkeys.data.value?.length" class="lines">
+        <li v-for="one in passkeys.data.value" :key="one.id">
+          <span>
+            <strong>{{ one.label }}</strong>
+            <span class="quiet">
+              for {{ one.server }},
+              {{ one.usedAt ? `last used ${momentWords(one.usedAt)}` : `made ${momentWords(one.madeAt)}` }}
+            </span>
+          </span>
+          <el-button type="primary" text @click="removing.send(() => remove.mutateAsync(one.id))">
+            Remove<span class="seen-by-readers"> {{ one.label }}</span>
+          </el-button>
+        </li>
+      </ul>
+      <p v-if="removing.trouble.value" class="trouble" role="alert">{{ removing.trouble.value }}</p>
+    </AsyncState>
+    <p v-if="!works" class="small quiet">
+      One can be made only where Chervil is reached by a name and encrypted, such as https://tanks.example.org
+      or http://localhost; an address of numbers will not do.
+    </p>
+    <el-button v-else-if="!adding" @click="adding = true">Make one on this device</el-button>
+    <form v-else class="short-form" novalidate @submit.prevent="make">
+      <TextField v-model="label" label="What is this device?" name="label" :error="errors.label" />
+      <TextField
+        v-model="password"
+        label="Your password"
+        name="passkey-password"
+        type="password"
+        autocomplete="current-password"
+        :error="errors.password"
+      />
+      <p v-if="trouble && !errors.label && !errors.password" class="trouble" role="alert">{{ trouble }}</p>
+      <div>
+        <el-button type="primary" native-type="submit" :loading="sending">Make the passkey</el-button>
+        <el-button type="primary" text @click="adding = false">Not now</el-button>
+      </div>
+    </form>
+    <p v-if="said" role="status">{{ said }}</p>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin-top: var(--gap-4);
+}
+
+.lines .el-button {
+  flex: none;
+}
+</style>
