@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { mountView, refusal, settled, stubServer } from '@/testing/mounting'
 import DoorView from './DoorView.vue'
 
@@ -54,5 +54,39 @@ describe('the door', () => {
     await settled()
 
     expect(asked.filter(({ call }) => call === 'POST /api/session')).toHaveLength(1)
+  })
+
+  it('says at the door that a passkey does not open it', async () => {
+    const told = (json: unknown) => json
+    vi.stubGlobal('isSecureContext', true)
+    vi.stubGlobal(
+      'PublicKeyCredential',
+      Object.assign(() => undefined, {
+        parseCreationOptionsFromJSON: told,
+        parseRequestOptionsFromJSON: told,
+      }),
+    )
+    const shown = { toJSON: () => ({ id: 'abc' }) }
+    Object.defineProperty(navigator, 'credentials', {
+      configurable: true,
+      value: { get: () => Promise.resolve(shown) },
+    })
+    const errors = [{ field: 'credential', code: 'not-proven', message: 'This passkey does not open it.' }]
+    const asked = stubServer({
+      'GET /api/session': STRANGER,
+      'POST /api/passkey-options': { challenge: 'x' },
+      'POST /api/passkey-session': refusal(401, { errors }),
+    })
+    const { wrapper } = await mountView(DoorView)
+
+    await wrapper
+      .findAll('button')
+      .find((button) => button.text() === 'Sign in with a passkey')
+      ?.trigger('click')
+    await settled()
+
+    expect(asked.at(-1)?.body).toEqual({ credential: { id: 'abc' } })
+    expect(wrapper.get('[role=alert]').text()).toBe('This passkey does not open it.')
+    vi.unstubAllGlobals()
   })
 })

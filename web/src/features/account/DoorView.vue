@@ -118,7 +118,8 @@ const submit = () => send<unknown>(() => (first.value ? begin() : signIn.mutateA
           :error="errors.password"
         />
       </template>
-      <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
+      <p v-if="errors.credential" class="trouble" role="alert">{{ errors.credential }}</p>
+      <p v-else-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
       <el-button type="primary" native-type="submit" :disabled="sending">
         {{ first ? 'Make the account' : 'Sign in' }}
       </el-button>

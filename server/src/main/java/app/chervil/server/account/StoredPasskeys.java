@@ -57,6 +57,7 @@ final class StoredPasskeys implements PublicKeyCredentialUserEntityRepository, U
     @Override
     public void save(CredentialRecord one) {
         UUID handle = handle(one.getUserEntityUserId()).orElseThrow();
+        boolean known = mapper.find(one.getCredentialId().getBytes()).isPresent();
         mapper.save(new PasskeyRow(
                 one.getCredentialId().getBytes(),
                 mapper.login(handle).orElseThrow(),
@@ -70,7 +71,7 @@ final class StoredPasskeys implements PublicKeyCredentialUserEntityRepository, U
                 Objects.requireNonNull(one.getAttestationObject()).getBytes(),
                 Objects.requireNonNull(one.getAttestationClientDataJSON()).getBytes(),
                 one.getCreated(),
-                one.getLastUsed()));
+                known ? one.getLastUsed() : null));
     }
 
     @Override

@@ -4,7 +4,9 @@ import app.chervil.server.bench.Writes.Kind;
 import app.chervil.server.bench.Writes.Request;
 import app.chervil.server.bench.Writes.Written;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -13,8 +15,12 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZonedDateTime;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -27,6 +33,7 @@ import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.stream.Stream;
 
 /**
  * Kills the server, kills the database and cuts the connections between them while four people write, each retrying under the
@@ -34,16 +41,31 @@ import java.util.concurrent.atomic.AtomicLong;
  */
 public final class FaultsBench {
     private static final int WRITERS = 4;
+    private static final List<String> JUMPS = List.of("+2d", "+40d", "-3h", "-2d");
     private static final Duration PATIENCE = Duration.ofMinutes(2);
 
     private enum Fault {
         SERVER_KILLED,
         DATABASE_KILLED,
         CONNECTIONS_CUT,
+        /** The server's clock is another for a while, days ahead or hours behind. */
+        CLOCK_JUMPED,
+        /** The disk of the database has no byte left for a while. */
+        DISK_FULL,
         /** The primary is lost for good and its standby promoted. */
         PRIMARY_LOST;
 
-        private static final List<Fault> USUAL = List.of(SERVER_KILLED, DATABASE_KILLED, CONNECTIONS_CUT);
+        /** Those that this run can bring about. */
+        private static List<Fault> usual(Map<String, String> options) {
+            List<Fault> usual = new ArrayList<>(List.of(SERVER_KILLED, DATABASE_KILLED, CONNECTIONS_CUT));
+            if (options.containsKey("clock")) {
+                usual.add(CLOCK_JUMPED);
+            }
+            if (options.containsKey("disk")) {
+                usual.add(DISK_FULL);
+            }
+            return usual;
+        }
     }
 
     private final Map<String, String> options;
@@ -97,8 +119,9 @@ public final class FaultsBench {
             round(Fault.PRIMARY_LOST);
             second.close();
         }
+        List<Fault> usual = Fault.usual(options);
         for (int round = 1; round <= rounds; round++) {
-            round(Fault.USUAL.get(random.nextInt(Fault.USUAL.size())));
+            round(usual.get(random.nextInt(usual.size())));
             if (round % 10 == 0) {
                 System.out.printf(
                         "%d rounds, %d writes acknowledged, %d tried again%n",
@@ -142,12 +165,28 @@ public final class FaultsBench {
             hosts = "127.0.0.1:" + options.get("db-port") + ",127.0.0.1:" + options.get("standby-port");
         }
         return Served.start(
-                List.of("java"),
+                Stream.concat(
+                                Stream.of("java"),
+                                Arrays.stream(options.getOrDefault("java", "").split(" ")))
+                        .filter(flag -> !flag.isEmpty())
+                        .toList(),
                 Path.of(options.get("jar")),
                 port,
                 Path.of(options.get("state"))
                         .resolve(port == Integer.parseInt(options.get("port")) ? "app.log" : "second.log"),
-                Map.of("CHERVIL_DB_URL", "jdbc:postgresql://" + hosts + "/chervil"));
+                environment(Map.of("CHERVIL_DB_URL", "jdbc:postgresql://" + hosts + "/chervil")));
+    }
+
+    /** With a clock that can be set off, if there is one. */
+    private Map<String, String> environment(Map<String, String> usual) {
+        Map<String, String> all = new HashMap<>(usual);
+        if (options.containsKey("clock")) {
+            all.put("LD_PRELOAD", options.get("clock-library"));
+            all.put("FAKETIME_TIMESTAMP_FILE", options.get("clock"));
+            all.put("FAKETIME_CACHE_DURATION", "1");
+            all.put("FAKETIME_DONT_FAKE_MONOTONIC", "1");
+        }
+        return all;
     }
 
     private double medianMs() throws Exception {
@@ -197,6 +236,19 @@ public final class FaultsBench {
                 command("db-start");
             }
             case CONNECTIONS_CUT -> cable.cut();
+            case CLOCK_JUMPED -> {
+                jump(JUMPS.get(random.nextInt(JUMPS.size())));
+                TimeUnit.SECONDS.sleep(2);
+                jump("+0");
+                TimeUnit.SECONDS.sleep(2);
+            }
+            case DISK_FULL -> {
+                Path filler = Path.of(options.get("disk")).resolve("filler");
+                fill(filler);
+                TimeUnit.MILLISECONDS.sleep(500 + random.nextInt(1500));
+                Files.delete(filler);
+                mend();
+            }
             case PRIMARY_LOST -> {
                 command("db-kill");
                 Instant lost = Instant.now();
@@ -208,6 +260,56 @@ public final class FaultsBench {
                         "questions answered again %.1f s after the primary was lost%n",
                         Duration.between(lost, Instant.now()).toMillis() / 1000.0);
                 TimeUnit.SECONDS.sleep(3);
+            }
+        }
+    }
+
+    /** Sets the server's clock off, and sees that it went. */
+    private void jump(String by) throws Exception {
+        Instant before = told();
+        Files.writeString(Path.of(options.get("clock")), by);
+        TimeUnit.SECONDS.sleep(2);
+        if (!by.equals("+0") && Duration.between(before, told()).abs().toHours() < 2) {
+            throw new IllegalStateException("the server's clock did not jump");
+        }
+    }
+
+    /** What the server holds for the time. */
+    private Instant told() throws Exception {
+        String date = server.visitor()
+                .send("GET", "/api/session", "")
+                .headers()
+                .firstValue("Date")
+                .orElseThrow();
+        return ZonedDateTime.parse(date, DateTimeFormatter.RFC_1123_DATE_TIME).toInstant();
+    }
+
+    private static void fill(Path filler) throws IOException {
+        try (OutputStream output = Files.newOutputStream(filler)) {
+            byte[] block = new byte[1 << 20];
+            while (true) {
+                output.write(block);
+            }
+        } catch (IOException full) {
+            // Not a byte is left, as it should be.
+        }
+    }
+
+    /** PostgreSQL ends itself where it cannot write its log; whoever looks after the machine starts it again. */
+    private void mend() throws Exception {
+        Instant patient = Instant.now().plus(PATIENCE);
+        while (true) {
+            try {
+                direct().close();
+                return;
+            } catch (SQLException away) {
+                if (Instant.now().isAfter(patient)) {
+                    throw away;
+                }
+                new ProcessBuilder("bash", "-c", options.get("db-start"))
+                        .start()
+                        .waitFor();
+                TimeUnit.MILLISECONDS.sleep(200);
             }
         }
     }
