@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
+import { refDebounced } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import { useSiteFilters, type Filter, type Task } from '@/features/filter'
 import { useTanks } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -9,8 +10,8 @@ import NumberField from '@/shared/components/NumberField.vue'
 import SelectField from '@/shared/components/SelectField.vue'
 import { addDays, shortDay, today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
-import { useBeginTrial } from './queries'
-import { emptyTrial, emptyWay, MOST_WAYS, toTrial, TURNS } from './trials'
+import { useBeginTrial, useForethought, useTrials } from './queries'
+import { emptyTrial, emptyWay, forethoughtWords, fromTrial, MOST_WAYS, toTrial, TURNS } from './trials'
 import { stageWord } from '@/shared/words'
 import { newId } from '@/shared/ids'
 
@@ -20,6 +21,7 @@ const tanks = useTanks()
 const filters = useSiteFilters()
 const begin = useBeginTrial()
 const { sending, errors, trouble, send, refuse } = useSending()
+const PAUSE_MS = 400
 const form = ref(emptyTrial())
 const id = newId()
 
@@ -68,6 +70,29 @@ function isLike(filter: Filter, task: Task): boolean {
     kindOf(filter, task) === chosen.value.kind
   )
 }
+
+/** The trial as typed, once it is whole. */
+const whole = computed(() => {
+  const { input, errors: amiss } = toTrial(form.value)
+  return Object.keys(amiss).length ? undefined : input
+})
+const ahead = useForethought(refDebounced(whole, PAUSE_MS))
+const aheadWords = computed(() =>
+  whole.value && ahead.data.value
+    ? forethoughtWords(ahead.data.value, whole.value.periodDays * whole.value.periods)
+    : undefined,
+)
+
+/** A trial that was over begins once more with what it tried. */
+const route = useRoute()
+const trials = useTrials()
+watch(
+  () => trials.data.value?.find((trial) => trial.id === route.query.like),
+  (like) => {
+    if (like && !form.value.task) form.value = fromTrial(like)
+  },
+  { immediate: true },
+)
 
 async function start() {
   const { input, errors: amiss } = toTrial(form.value)
@@ -183,6 +208,7 @@ async function start() {
           ]"
           :error="errors.parameter"
         />
+        <p v-if="aheadWords" role="status">{{ aheadWords }}</p>
         <p v-if="trouble && !errors.taskId" class="error" role="alert">{{ trouble }}</p>
         <el-button type="primary" native-type="submit" :disabled="sending">Begin today</el-button>
       </form>

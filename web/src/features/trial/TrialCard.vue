@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useSession } from '@/features/account'
 import { useSiteFilters } from '@/features/filter'
+import LinkButton from '@/shared/components/LinkButton.vue'
 import { shortDay } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
@@ -128,7 +129,10 @@ async function strike() {
     </table>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
     <el-button v-if="running" :disabled="sending" @click="end"> Stop it today </el-button>
-    <el-button v-else-if="keeper" type="primary" text :disabled="sending" @click="strike">
+    <LinkButton v-if="!running && keeper" text :to="{ name: 'new-trial', query: { like: trial.id } }">
+      Try it once more
+    </LinkButton>
+    <el-button v-if="!running && keeper" type="primary" text :disabled="sending" @click="strike">
       Remove it from the list
     </el-button>
   </article>

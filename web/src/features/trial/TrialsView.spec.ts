@@ -5,6 +5,8 @@ import TrialsView from './TrialsView.vue'
 import {
   effortWords,
   emptyTrial,
+  forethoughtWords,
+  fromTrial,
   kneeWords,
   outlookWords,
   placeOf,
@@ -234,5 +236,34 @@ describe('the trials', () => {
     const { wrapper } = await mountView(TrialsView)
 
     expect(wrapper.text()).toContain('No trial yet.')
+  })
+
+  it('says before it begins what it could tell, and what more it would take', () => {
+    const ahead = { readings: 40, wantedPercent: 20, smallestPercent: 14, weeksWanted: 9, enough: true }
+
+    expect(forethoughtWords(ahead, 112)).toBe(
+      'Read as often as in the weeks before, it would tell a difference of 14 %, four times in five.',
+    )
+    expect(forethoughtWords({ ...ahead, smallestPercent: 40, weeksWanted: 64, enough: false }, 112)).toBe(
+      'Read as often as in the weeks before, it would tell only a difference of 40 %. ' +
+        'For 20 % it wants 4.0 times the readings, or 64 weeks.',
+    )
+    expect(
+      forethoughtWords({ ...ahead, smallestPercent: 180, weeksWanted: 1300, enough: false }, 112),
+    ).toContain('it would tell nothing. Read far more often')
+    expect(forethoughtWords({ readings: 0, wantedPercent: 20, enough: false }, 112)).toContain(
+      'too few readings',
+    )
+  })
+
+  it('is repeated with the same ways, one left out among them', () => {
+    const again = fromTrial({ ...TRIAL, ways: [way(undefined, 8, 0), way(3, 6, 9)] })
+
+    expect(toTrial(again, '2026-06-01').input).toMatchObject({
+      taskId: 7,
+      ways: [0, 3],
+      periodDays: 14,
+      periods: 4,
+    })
   })
 })

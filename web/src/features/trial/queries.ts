@@ -1,4 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import type { Ref } from 'vue'
 import { api, body, type Schemas } from '@/shared/api/client'
 
 export type Trial = Schemas['TrialView']
@@ -18,6 +19,17 @@ function useTrying<I, O>(mutationFn: (input: I) => Promise<O>) {
     onSuccess: () => Promise.all(stale.map((key) => client.invalidateQueries({ queryKey: [key] }))),
   })
 }
+
+export type Forethought = Schemas['TrialForethought']
+
+/** What a trial could tell before it begins; a form that is not whole, or could not be begun, is not asked about. */
+export const useForethought = (input: Ref<TrialInput | undefined>) =>
+  useQuery({
+    queryKey: ['trial-forethought', input],
+    queryFn: () =>
+      body(api.POST('/api/trials/forethought', { body: input.value as TrialInput })).catch(() => null),
+    enabled: () => input.value !== undefined,
+  })
 
 export const useBeginTrial = () =>
   useTrying(({ id, input }: { id: string; input: TrialInput }) =>

@@ -1,6 +1,6 @@
 import { datedDay, daysBetween, today, type Day } from '@/shared/dates'
 import { typedNumber } from '@/shared/units'
-import type { Trial, TrialInput, TriedWay } from './queries'
+import type { Forethought, Trial, TrialInput, TriedWay } from './queries'
 
 /** "every 3 days", "daily", "without it". */
 export const wayWords = (days: number | undefined) =>
@@ -102,6 +102,39 @@ export function outlookWords(trial: Trial): string | undefined {
     ? `${wanted}, and enough by ${datedDay(outlook.enoughOn)} at this pace.`
     : `${wanted}. This trial ends before there are enough: read more often or with a finer test, or compare ways that differ more.`
 }
+
+const MANY_TIMES = 10
+
+/** What a trial could tell before it begins, if reading goes on as it did. */
+export function forethoughtWords(ahead: Forethought, days: number): string {
+  const { smallestPercent, weeksWanted, wantedPercent } = ahead
+  if (smallestPercent === undefined || weeksWanted === undefined)
+    return 'There are too few readings of the weeks before to say what it could tell.'
+  const pace = 'Read as often as in the weeks before, it would tell'
+  if (ahead.enough) return `${pace} a difference of ${String(smallestPercent)} %, four times in five.`
+  const times = (weeksWanted * WEEK) / days
+  const more =
+    times > MANY_TIMES
+      ? 'Read far more often or with a finer test, try it on more tanks, or compare ways that differ more.'
+      : `For ${String(wantedPercent)} % it wants ${times.toFixed(1)} times the readings, or ${String(weeksWanted)} weeks.`
+  return smallestPercent < 100
+    ? `${pace} only a difference of ${String(smallestPercent)} %. ${more}`
+    : `${pace} nothing. ${more}`
+}
+
+/** A trial as a form, to be tried once more. */
+export const fromTrial = (trial: Trial): TrialForm => ({
+  ...emptyTrial(),
+  tank: String(trial.subject.tankId),
+  task: String(trial.subject.taskId),
+  parameter: trial.subject.parameter === 'Phosphate' ? 'PHOSPHATE' : 'NITRATE',
+  ways: trial.ways.map((way) => ({
+    days: way.days === undefined ? '' : String(way.days),
+    without: way.days === undefined,
+  })),
+  periodDays: String(trial.plan.periodDays),
+  turns: trial.turns.length / trial.ways.length,
+})
 
 /** What the way that is done most often costs in time; undefined before all have a week. */
 export function effortWords(trial: Trial): string | undefined {

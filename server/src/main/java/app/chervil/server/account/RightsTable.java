@@ -199,6 +199,7 @@ final class RightsTable {
             put("/api/vessels/{id}", HELPER, "described a bucket or cap"),
             delete("/api/vessels/{id}", KEEPER, "removed a bucket or cap"),
             ask("/api/trials", VIEWER),
+            post("/api/trials/forethought", VIEWER, ""),
             put("/api/trials/{id}", KEEPER, "began a trial"),
             post("/api/trials/{id}/stop", KEEPER, "stopped a trial"),
             post("/api/trials/{id}/resume", KEEPER, "resumed a trial"),

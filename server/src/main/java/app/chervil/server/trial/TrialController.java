@@ -1,6 +1,7 @@
 package app.chervil.server.trial;
 
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.trial.TrialView.TrialForethought;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
@@ -36,6 +37,12 @@ class TrialController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void begin(@AuthenticationPrincipal SignedIn who, @PathVariable UUID id, @Valid @RequestBody TrialInput input) {
         operations.begin(who, id, input);
+    }
+
+    /** What a trial could tell; nothing is begun. */
+    @PostMapping("/forethought")
+    TrialForethought foresee(@AuthenticationPrincipal SignedIn who, @Valid @RequestBody TrialInput input) {
+        return operations.foresee(who, input);
     }
 
     /** Ends a trial today. */

@@ -8,8 +8,10 @@ import app.chervil.core.site.PastService;
 import app.chervil.core.site.Tank;
 import app.chervil.core.site.TaskMode;
 import app.chervil.core.trial.Design;
+import app.chervil.core.trial.Forethought;
 import app.chervil.core.water.Parameter;
 import app.chervil.core.water.Production;
+import app.chervil.core.water.Production.Tried;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.ServiceLog;
 import app.chervil.server.filter.FilterOperations;
@@ -17,6 +19,7 @@ import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.trial.TrialMapper.TrialRow;
+import app.chervil.server.trial.TrialView.TrialForethought;
 import app.chervil.server.trial.TrialView.TrialTogether;
 import app.chervil.server.water.TankWaterOperations;
 import jakarta.validation.constraints.Max;
@@ -43,6 +46,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Trials: begun, stopped, and told. What they say is worked out from the log and the readings at every question. */
 @Service
 public class TrialOperations {
+    private static final double DAYS_A_WEEK = 7;
     private static final Set<Parameter> COMPARED = Set.of(Parameter.NITRATE, Parameter.PHOSPHATE);
 
     private final TrialMapper mapper;
@@ -111,12 +115,7 @@ public class TrialOperations {
         if (mapper.find(who.siteId(), id).isPresent()) {
             return;
         }
-        Map<Long, Placed> all = placed(who);
-        List<Placed> tried = Stream.concat(Stream.of(input.taskId()), input.also().stream())
-                .map(task -> Optional.ofNullable(all.get(task)).orElseThrow(() -> new NotFound("task")))
-                .toList();
-        checkAlike(tried);
-        tried.forEach(placed -> check(who, placed, input));
+        List<Placed> tried = checked(who, input);
         @Nullable UUID together = tried.size() > 1 ? id : null;
         for (Placed placed : tried) {
             long task = placed.task().id();
@@ -125,6 +124,55 @@ public class TrialOperations {
                     : UUID.nameUUIDFromBytes((id + " " + task).getBytes(StandardCharsets.UTF_8));
             insert(who, own, placed, input, together);
         }
+    }
+
+    /** The task on each of its tanks, if they can be tried so. */
+    private List<Placed> checked(SignedIn who, TrialInput input) {
+        Map<Long, Placed> all = placed(who);
+        List<Placed> tried = Stream.concat(Stream.of(input.taskId()), input.also().stream())
+                .map(task -> Optional.ofNullable(all.get(task)).orElseThrow(() -> new NotFound("task")))
+                .toList();
+        checkAlike(tried);
+        tried.forEach(placed -> check(who, placed, input));
+        return tried;
+    }
+
+    /**
+     * What a trial could tell, if reading goes on as in the weeks that went by; nothing is begun.
+     *
+     * @throws Rejected if it could not be begun either
+     */
+    @Transactional(readOnly = true)
+    public TrialForethought foresee(SignedIn who, TrialInput input) {
+        List<Placed> tried = checked(who, input);
+        LocalDate today = tanks.today();
+        Design past = Forethought.before(
+                new Design(
+                        today,
+                        input.periodDays(),
+                        input.periods(),
+                        input.ways().stream().map(WaysHandler::way).toList()),
+                today);
+        List<Tried> told = tried.stream()
+                .map(placed -> water.compare(
+                        who,
+                        placed.filter().tankId(),
+                        input.parameter(),
+                        past.phases(),
+                        today.plusDays(1),
+                        settles(input.periodDays(), placed)))
+                .flatMap(Optional::stream)
+                .toList();
+        int wanted = (int) Math.round(100 * Forethought.WANTED);
+        double weeks = input.periods() * input.periodDays() / DAYS_A_WEEK;
+        return Forethought.of(told)
+                .map(ahead -> new TrialForethought(
+                        ahead.readings(),
+                        wanted,
+                        (int) Math.ceil(100 * ahead.smallest()),
+                        (int) Math.ceil(weeks * ahead.needed() / ahead.readings()),
+                        ahead.enough()))
+                .orElseGet(() -> new TrialForethought(0, wanted, null, null, false));
     }
 
     /** Tanks are compared by what is done to the same kind of stage, and each by itself. */
@@ -290,12 +338,17 @@ public class TrialOperations {
         LocalDate today = tanks.today();
         LocalDate lived = row.lived(today);
         Optional<Production.Tried> tried = water.compare(
-                who, row.tankId(), row.parameter(), row.design().phases(), lived.plusDays(1), settles(row, placed));
+                who,
+                row.tankId(),
+                row.parameter(),
+                row.design().phases(),
+                lived.plusDays(1),
+                settles(row.periodDays(), placed));
         return new TrialTold(row, services(who, row, lived), tried, today);
     }
 
     /** Twice the time a stage takes to make a difference, at most half a period. */
-    private static int settles(TrialRow row, Placed placed) {
+    private static int settles(int periodDays, Placed placed) {
         int days = placed.kind()
                 .map(kind -> switch (kind) {
                     case COARSE_FOAM, MEDIUM_FOAM -> 8;
@@ -303,7 +356,7 @@ public class TrialOperations {
                     default -> 4;
                 })
                 .orElse(8);
-        return Math.min(days, row.periodDays() / 2);
+        return Math.min(days, periodDays / 2);
     }
 
     private List<LocalDate> services(SignedIn who, TrialRow row, LocalDate lived) {

@@ -2,6 +2,7 @@ package app.chervil.server.trial;
 
 import app.chervil.core.site.FilterTask;
 import app.chervil.core.trial.Design;
+import app.chervil.core.trial.Forethought;
 import app.chervil.core.trial.Knee;
 import app.chervil.core.trial.Together;
 import app.chervil.core.trial.Verdict;
@@ -59,9 +60,6 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Tried> tried, 
 
     private static final double DAYS_A_WEEK = 7;
 
-    /** The difference that matters, as a share of the first way's rise (docs/sources.md#trials). */
-    private static final double WANTED = 0.2;
-
     TrialView view(String tank, FilterTask task, @Nullable TrialTogether together) {
         Design design = row.design();
         OptionalInt now = row.runsOn(today) ? design.wayOn(today) : OptionalInt.empty();
@@ -110,7 +108,7 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Tried> tried, 
 
     /** By the pair that is known worst: how many readings would tell it, and whether the bands leave room for anything. */
     private Optional<TrialOutlook> outlook(Tried ways) {
-        double wanted = WANTED * ways.rises().get(0).perWeek();
+        double wanted = Forethought.WANTED * ways.rises().get(0).perWeek();
         if (!(wanted > 0)) {
             return Optional.empty();
         }
@@ -125,7 +123,7 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Tried> tried, 
         double days = more ? Math.ceil((needed - readings) * (double) lived / readings) : 0;
         return Optional.of(new TrialOutlook(
                 readings,
-                (int) Math.round(100 * WANTED),
+                (int) Math.round(100 * Forethought.WANTED),
                 needed,
                 more && days < MOST_DAYS ? today.plusDays((long) days) : null,
                 nothingLeft));

@@ -117,4 +117,20 @@ public record TrialView(
             int readingsWanted,
             @Nullable LocalDate enoughOn,
             boolean nothingLeft) {}
+
+    /**
+     * What a trial could tell before it begins, if reading goes on as in the weeks that went by.
+     *
+     * @param readings in as many weeks as the trial would take, until today
+     * @param wantedPercent the difference that matters, in percent of the present rise
+     * @param smallestPercent the difference that would be told in four of five cases; absent if the readings tell nothing yet
+     * @param weeksWanted how many weeks would tell the one that matters; absent likewise
+     * @param enough whether the trial as planned would
+     */
+    public record TrialForethought(
+            int readings,
+            int wantedPercent,
+            @Nullable Integer smallestPercent,
+            @Nullable Integer weeksWanted,
+            boolean enough) {}
 }

@@ -137,6 +137,30 @@ class TrialApiTest {
     }
 
     @Test
+    void before_it_begins_it_is_said_what_it_could_tell_at_the_pace_of_reading_so_far() throws Exception {
+        String asked = TRIALS + "/forethought";
+        String planned = trial(prefilter, 0, 4, 7, 14);
+        JsonNode nothingRead = site.read(site.post(keeper, asked, planned).andExpect(status().isOk()));
+        assertThat(nothingRead.has("smallestPercent")).isFalse();
+        assertThat(nothingRead.get("enough").asBoolean()).isFalse();
+
+        for (int day = 0; day <= 56; day += 4) {
+            read(56 - day, 10 + day * 4 / 7.0);
+        }
+        JsonNode ahead = site.read(site.post(keeper, asked, planned));
+
+        assertThat(ahead.get("readings").asInt()).isBetween(10, 20);
+        assertThat(ahead.get("smallestPercent").asInt()).isPositive();
+        assertThat(ahead.get("weeksWanted").asInt()).isPositive();
+        assertThat(site.read(site.get(keeper, TRIALS)).size())
+                .as("nothing was begun")
+                .isZero();
+        site.post(keeper, asked, trial(prefilter, 0, 6, 7, 14))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].field").value("periods"));
+    }
+
+    @Test
     void trials_that_could_tell_nothing_are_refused_at_their_field() throws Exception {
         begin(20);
         String other = TRIALS + "/" + UUID.randomUUID();
