@@ -74,6 +74,10 @@ interface ArchiveMapper {
             """)
     Cursor<ServiceLine> services(long site, @Nullable Long tank);
 
+    /** Lets one archive after the other into a site, so that the same one sent twice at once is there once. */
+    @Select("select pg_advisory_xact_lock(hashtextextended('archive', #{site}))::text")
+    String lock(long site);
+
     /** By this a site is known wherever an archive of it goes. */
     @Select("select mark from site where id = #{site}")
     UUID mark(long site);

@@ -68,6 +68,7 @@ class BringingOperations {
         who.mustBeKeeper();
         try (ArchiveFile archive = ArchiveFile.open(file)) {
             return transactions.execute(status -> {
+                mapper.lock(who.siteId());
                 Bringing bringing = new Bringing(who, mapper, archive, row -> photo(who, archive, row, back), choice);
                 bringing.run(tanks.today().plusYears(MOST_YEARS_AHEAD));
                 bringing.chosenHere().forEach((tank, name) -> works(who, tank, name));

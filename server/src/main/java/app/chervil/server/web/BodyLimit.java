@@ -50,6 +50,12 @@ class BodyLimit extends OncePerRequestFilter {
                 chain.doFilter(new Limited(request, most), response);
             } catch (TooLarge tooLarge) {
                 tooLarge(response, most);
+            } catch (ServletException failed) {
+                // Where a controller reads the body itself, the framework wraps what comes of it.
+                if (!(failed.getRootCause() instanceof TooLarge)) {
+                    throw failed;
+                }
+                tooLarge(response, most);
             }
         }
     }
