@@ -13,6 +13,8 @@ const props = defineProps<{
   carried?: PlannedVisit
   over: boolean
   price?: DayPrice
+  /** Whether visits stay where they are. */
+  still?: boolean
 }>()
 const emit = defineEmits<{
   choose: [visit: PlannedVisit]
@@ -56,7 +58,7 @@ const date = computed(() => Number(props.cell.on.slice(8)))
       :key="visit.id"
       type="button"
       class="chip"
-      draggable="true"
+      :draggable="!still"
       :class="{ chosen: visit.id === chosen, carried: visit.id === carried?.id }"
       :aria-label="`${visit.tank}, ${longDay(visit.on)}, ${visit.minutes} minutes, ${workWords(visit)}${isPinned(visit) ? ', pinned' : ''}`"
       @click="emit('choose', visit)"

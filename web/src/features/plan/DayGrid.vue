@@ -6,7 +6,7 @@ import { capacity, itemsOf, weeksOf } from './plan'
 import { usePrices, type Plan, type PlannedVisit } from './queries'
 
 /** Weeks of days. A visit is dragged to another day, or picked up with the space bar and carried with the arrow keys. */
-const props = defineProps<{ plan: Plan; chosen?: string }>()
+const props = defineProps<{ plan: Plan; chosen?: string; still?: boolean }>()
 const emit = defineEmits<{ choose: [visit: PlannedVisit]; move: [visit: PlannedVisit, to: Day] }>()
 
 const weeks = computed(() => weeksOf(props.plan.days, props.plan.visits))
@@ -52,6 +52,7 @@ function drop(on: Day) {
 const STEPS: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -7, ArrowDown: 7 }
 
 async function carry(event: KeyboardEvent, visit: PlannedVisit) {
+  if (props.still) return
   const step = STEPS[event.key]
   if (event.key === ' ' || event.key === 'Spacebar') {
     event.preventDefault()
@@ -80,6 +81,7 @@ async function carry(event: KeyboardEvent, visit: PlannedVisit) {
         :today="plan.today"
         :title="index === 0 ? weekday(cell.on) : ''"
         :chosen="chosen"
+        :still="still"
         :carried="carried"
         :over="over === cell.on"
         :price="byDay.get(cell.on)"

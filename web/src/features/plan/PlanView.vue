@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { useRights } from '@/features/account'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import SelectField from '@/shared/components/SelectField.vue'
@@ -37,6 +38,7 @@ const plan = usePlan(weeks)
 const decision = useDecide(weeks)
 const undoing = useUndo(weeks)
 const error = ref('')
+const { mayKeep } = useRights()
 /** A calendar's visit leads here; one that is gone opens the plan alone. */
 const chosenId = ref(typeof route.query.visit === 'string' ? route.query.visit : undefined)
 const chosen = computed(() => plan.data.value?.visits.find((visit) => visit.id === chosenId.value))
@@ -88,7 +90,7 @@ async function undo() {
 }
 
 useKeys((key) => {
-  if (key === 'u' && plan.data.value?.undo) void undo()
+  if (key === 'u' && plan.data.value?.undo && mayKeep.value) void undo()
 })
 </script>
 
@@ -128,7 +130,7 @@ useKeys((key) => {
             @update:model-value="(count) => show({ weeks: String(count) })"
           />
           <el-button
-            v-if="plan.data.value.undo"
+            v-if="plan.data.value.undo && mayKeep"
             type="primary"
             text
             :disabled="undoing.isPending.value"
@@ -150,7 +152,14 @@ useKeys((key) => {
             :chosen="chosenId"
             @choose="choose"
           />
-          <DayGrid v-else :plan="plan.data.value" :chosen="chosenId" @choose="choose" @move="move" />
+          <DayGrid
+            v-else
+            :plan="plan.data.value"
+            :chosen="chosenId"
+            :still="!mayKeep"
+            @choose="choose"
+            @move="move"
+          />
         </template>
       </div>
       <aside v-if="plan.data.value">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { useRights } from '@/features/account'
 import SelectField from '@/shared/components/SelectField.vue'
 import WindowLine from '@/shared/components/WindowLine.vue'
 import { longDay, shortDay, weekday, windowWords } from '@/shared/dates'
@@ -11,6 +12,7 @@ import { usePrices, type Decision, type PlannedTask, type PlannedVisit } from '.
 const props = defineProps<{ visit: PlannedVisit; sending: boolean; error: string }>()
 const emit = defineEmits<{ decide: [decision: Decision]; close: [] }>()
 
+const { mayKeep } = useRights()
 const picked = ref<number[]>([])
 const to = ref('')
 /** A plan that comes again leaves what was chosen, unless this visit is another one now. */
@@ -92,7 +94,7 @@ function decide(how: Decision['how'], day?: string) {
         <li v-for="price in prices.data.value.best" :key="price.on">{{ price.words }}</li>
       </ul>
     </template>
-    <form class="move" @submit.prevent="to && decide('PIN', to)">
+    <form v-if="mayKeep" class="move" @submit.prevent="to && decide('PIN', to)">
       <SelectField
         v-model="to"
         :label="`Move ${picked.length === visit.tasks.length ? 'it' : 'what is ticked'} to`"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useSession } from '@/features/account'
+import { useRights } from '@/features/account'
 import { useSiteFilters } from '@/features/filter'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import { shortDay } from '@/shared/dates'
@@ -22,7 +22,7 @@ import TrialStrip from './TrialStrip.vue'
 /** One trial: how far it is, what the readings say so far, and what each way took. */
 const props = defineProps<{ trial: Trial }>()
 
-const session = useSession()
+const { mayKeep: keeper } = useRights()
 const stop = useStopTrial()
 const resume = useResumeTrial()
 const remove = useRemoveTrial()
@@ -30,7 +30,6 @@ const adopt = useAdopt()
 const disown = useDisown()
 const filters = useSiteFilters()
 const { sending, trouble, send } = useSending()
-const keeper = computed(() => session.data.value?.role === 'KEEPER')
 const subject = computed(() => props.trial.subject)
 const running = computed(() => props.trial.state === 'RUNNING')
 
@@ -128,7 +127,7 @@ async function strike() {
       </tbody>
     </table>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
-    <el-button v-if="running" :disabled="sending" @click="end"> Stop it today </el-button>
+    <el-button v-if="running && keeper" :disabled="sending" @click="end"> Stop it today </el-button>
     <LinkButton v-if="!running && keeper" text :to="{ name: 'new-trial', query: { like: trial.id } }">
       Try it once more
     </LinkButton>

@@ -185,6 +185,18 @@ describe('the trials', () => {
     expect(wrapper.findAll('.tick')).toHaveLength(2)
   })
 
+  it('is read by a helper, who is offered nothing that would be refused', async () => {
+    stubServer({
+      'GET /api/session': { name: 'Osei', role: 'HELPER', demoAccounts: [] },
+      'GET /api/trials': [TRIAL, { ...TRIAL, id: 'b', state: 'DONE' }],
+    })
+    const { wrapper } = await mountView(TrialsView)
+    await settled()
+
+    expect(wrapper.findAll('article')).toHaveLength(2)
+    expect(wrapper.find('article button').exists()).toBe(false)
+  })
+
   it('of several tanks stand under what they tell together, said once', async () => {
     const together = { id: 'b', tanks: 2, pairs: TRIAL.pairs }
     open([

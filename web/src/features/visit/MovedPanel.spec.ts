@@ -43,7 +43,10 @@ const SAVED: Saved = {
 }
 
 async function open(saved: Saved, answers: Record<string, unknown> = {}) {
-  const asked = stubServer(answers)
+  const all = stubServer({
+    'GET /api/session': { name: 'Ada', role: 'KEEPER', demoAccounts: [] },
+    ...answers,
+  })
   const { wrapper } = await mountView(MovedPanel, { saved, corrected: false })
   const press = async (name: string) => {
     await wrapper
@@ -52,6 +55,7 @@ async function open(saved: Saved, answers: Record<string, unknown> = {}) {
       ?.trigger('click')
     await settled()
   }
+  const asked = () => all.filter(({ call }) => call !== 'GET /api/session')
   return { wrapper, asked, press }
 }
 
@@ -89,10 +93,11 @@ describe('after saving', () => {
     await press('Put it back')
 
     expect(wrapper.get('h1').text()).toBe('Saved')
-    expect(asked.map(({ call }) => call).filter((call) => call !== 'GET /api/eye')).toEqual([
-      'DELETE /api/services/x',
-      'POST /api/services/x/restore',
-    ])
+    expect(
+      asked()
+        .map(({ call }) => call)
+        .filter((call) => call !== 'GET /api/eye'),
+    ).toEqual(['DELETE /api/services/x', 'POST /api/services/x/restore'])
   })
 
   it('offers the pictures kindly when it is time for them', async () => {
@@ -122,9 +127,11 @@ describe('after saving', () => {
 
     await press('Merge the two')
 
-    expect(asked.map(({ call }) => call).filter((call) => call !== 'GET /api/eye')).toEqual([
-      'POST /api/services/x/twins/y',
-    ])
+    expect(
+      asked()
+        .map(({ call }) => call)
+        .filter((call) => call !== 'GET /api/eye'),
+    ).toEqual(['POST /api/services/x/twins/y'])
     expect(wrapper.emitted('merged')).toEqual([[SAVED]])
   })
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { useRights } from '@/features/account'
 import { wordsOf } from '@/shared/problem'
 import { useMergeServices, type Saved, type Service } from './queries'
 import { told } from './telling'
@@ -8,6 +9,7 @@ import { told } from './telling'
 const props = defineProps<{ service: string; twins: Service[] }>()
 const emit = defineEmits<{ merged: [saved: Saved] }>()
 
+const { mayKeep } = useRights()
 const merge = useMergeServices()
 const trouble = ref('')
 
@@ -26,7 +28,9 @@ async function mergeWith(other: string) {
     <p>
       <strong>{{ twin.doneBy }} logged the same that day:</strong> {{ told(twin) }}
     </p>
-    <el-button :disabled="merge.isPending.value" @click="mergeWith(twin.id)"> Merge the two </el-button>
+    <el-button v-if="mayKeep" :disabled="merge.isPending.value" @click="mergeWith(twin.id)">
+      Merge the two
+    </el-button>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
   </div>
 </template>

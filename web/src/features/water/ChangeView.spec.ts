@@ -51,7 +51,10 @@ describe('logging a water change', () => {
 
 describe('tap water', () => {
   it('is stated for the whole site, and forgotten when left blank', async () => {
-    const server = stubServer({ 'PUT /api/tap': null })
+    const server = stubServer({
+      'GET /api/session': { name: 'Marit', role: 'KEEPER', demoAccounts: [] },
+      'PUT /api/tap': null,
+    })
     const { wrapper } = await mountView(TapFields, {
       tap: [{ parameter: 'NITRATE', amount: 25, ofTank: false }],
     })
@@ -61,6 +64,20 @@ describe('tap water', () => {
     await wrapper.get('form').trigger('submit')
     await settled()
 
-    expect(server.map(({ body }) => body)).toEqual([{ parameter: 'NITRATE' }])
+    expect(server.filter(({ call }) => call === 'PUT /api/tap').map(({ body }) => body)).toEqual([
+      { parameter: 'NITRATE' },
+    ])
+  })
+
+  it('is read by a helper, who is offered nothing that would be refused', async () => {
+    stubServer({ 'GET /api/session': { name: 'Osei', role: 'HELPER', demoAccounts: [] } })
+
+    const { wrapper } = await mountView(TapFields, {
+      tap: [{ parameter: 'NITRATE', amount: 25, ofTank: false }],
+    })
+    await settled()
+
+    expect((wrapper.get('input').element as HTMLInputElement).value).toBe('25')
+    expect(wrapper.find('button').exists()).toBe(false)
   })
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { useRights } from '@/features/account'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { useSending } from '@/shared/form'
@@ -9,6 +10,7 @@ import { previewImport, useImport, type Preview } from './queries'
 const props = defineProps<{ tank: number }>()
 
 const tank = useTank(() => props.tank)
+const { mayKeep } = useRights()
 const bringIn = useImport(() => props.tank)
 const { sending, trouble, errors, send } = useSending()
 
@@ -44,48 +46,52 @@ async function confirm() {
         One row a time, one column a parameter with its unit.
         <a :href="`/api/tanks/${String(props.tank)}/readings.csv`" download>Download readings.csv</a>
       </p>
-      <h2>In</h2>
-      <p class="quiet">
-        The same kind of table: a column “Time” such as 2026-05-31T18:30, and columns headed like those above.
-        “&lt;0.2” means below detection. Nothing is stored until you confirm.
-      </p>
-      <el-upload
-        accept=".csv,text/csv"
-        :show-file-list="false"
-        :auto-upload="false"
-        @change="(file) => read(file.raw)"
-      >
-        <el-button tag="span">Choose a table</el-button>
-      </el-upload>
-      <p v-if="errors.csv ?? trouble" class="trouble" role="alert">{{ errors.csv ?? trouble }}</p>
-      <section v-if="preview" aria-labelledby="preview" role="status">
-        <h2 id="preview">Before it is stored</h2>
-        <p>
-          {{ preview.readings }} readings in {{ preview.columns.join(', ') || 'no column' }};
-          {{ preview.known }} are here already and stay as they are.
+      <template v-if="mayKeep">
+        <h2>In</h2>
+        <p class="quiet">
+          The same kind of table: a column “Time” such as 2026-05-31T18:30, and columns headed like those
+          above. “&lt;0.2” means below detection. Nothing is stored until you confirm.
         </p>
-        <template v-if="preview.problems.length">
-          <p class="trouble">Fix these rows in your table and choose it again. Nothing has been imported.</p>
-          <ul>
-            <li v-for="(one, i) in preview.problems" :key="i">
-              <b>Row {{ one.line }}</b
-              ><template v-if="one.column">, {{ one.column }}</template
-              >: {{ one.message }}
-            </li>
-          </ul>
-        </template>
-        <el-button
-          v-else
-          type="primary"
-          :disabled="sending || preview.readings === preview.known"
-          @click="confirm"
+        <el-upload
+          accept=".csv,text/csv"
+          :show-file-list="false"
+          :auto-upload="false"
+          @change="(file) => read(file.raw)"
         >
-          Bring in {{ preview.readings - preview.known }} readings
-        </el-button>
-      </section>
-      <p v-if="stored" role="status">
-        <b>Brought in {{ stored.readings - stored.known }} readings.</b>
-      </p>
+          <el-button tag="span">Choose a table</el-button>
+        </el-upload>
+        <p v-if="errors.csv ?? trouble" class="trouble" role="alert">{{ errors.csv ?? trouble }}</p>
+        <section v-if="preview" aria-labelledby="preview" role="status">
+          <h2 id="preview">Before it is stored</h2>
+          <p>
+            {{ preview.readings }} readings in {{ preview.columns.join(', ') || 'no column' }};
+            {{ preview.known }} are here already and stay as they are.
+          </p>
+          <template v-if="preview.problems.length">
+            <p class="trouble">
+              Fix these rows in your table and choose it again. Nothing has been imported.
+            </p>
+            <ul>
+              <li v-for="(one, i) in preview.problems" :key="i">
+                <b>Row {{ one.line }}</b
+                ><template v-if="one.column">, {{ one.column }}</template
+                >: {{ one.message }}
+              </li>
+            </ul>
+          </template>
+          <el-button
+            v-else
+            type="primary"
+            :disabled="sending || preview.readings === preview.known"
+            @click="confirm"
+          >
+            Bring in {{ preview.readings - preview.known }} readings
+          </el-button>
+        </section>
+        <p v-if="stored" role="status">
+          <b>Brought in {{ stored.readings - stored.known }} readings.</b>
+        </p>
+      </template>
       <RouterLink :to="{ name: 'tank-water', params: { tank: props.tank } }">To the water</RouterLink>
     </AsyncState>
   </main>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
+import { useRights } from '@/features/account'
 import MeasureField from '@/shared/components/MeasureField.vue'
 import { useSending } from '@/shared/form'
 import { typedNumber } from '@/shared/units'
@@ -12,6 +13,7 @@ const LABEL: Record<string, string> = {
   NITRATE: 'Nitrate of your tap water',
   PHOSPHATE: 'Phosphate of your tap water',
 }
+const { mayKeep } = useRights()
 const save = useSaveTap()
 const { sending, errors, trouble, send, refuse } = useSending()
 const typed = ref<Record<string, string>>({})
@@ -63,7 +65,7 @@ const hint = (one: Tap) => {
       <el-checkbox v-model="alone[one.parameter]" size="large"
         >Only this tank, which has other water</el-checkbox
       >
-      <el-button native-type="submit" :disabled="sending">Save</el-button>
+      <el-button v-if="mayKeep" native-type="submit" :disabled="sending">Save</el-button>
     </form>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
   </details>
