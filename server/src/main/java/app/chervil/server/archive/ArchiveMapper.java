@@ -137,9 +137,9 @@ interface ArchiveMapper {
      * @param filled whether it is filled where nothing is given
      */
     record Column(String relation, String name, String type, boolean nullable, boolean filled) {
-        /** Whether every row must have it. */
+        /** Whether every row must have it; by its id others refer to it, though the database could give one. */
         boolean needed() {
-            return !nullable && !filled;
+            return !nullable && (!filled || name.equals("id"));
         }
     }
 

@@ -27,6 +27,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
@@ -238,6 +239,32 @@ class BringingApiTest {
     /** Of the service, its task, and its photo if it had one. */
     private static int faultsOf(JsonNode view) {
         return 2 + 1 - count(view, "PHOTO")[0];
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"tank", "filter", "stage", "service", "reading"})
+    void a_row_without_its_id_is_named_as_well(String table) throws Exception {
+        String file = "tables/" + table + ".jsonl";
+        byte[] archive = with(archive(giver, ""), file, text -> text.replaceFirst("\"id\": [^,]+, ", ""));
+
+        JsonNode view = site.read(send(taker, "/api/archive/preview", archive).andExpect(status().isOk()));
+
+        JsonNode fault = view.get("faults").get(0);
+        assertThat(fault.get("file").asString()).isEqualTo(file);
+        assertThat(fault.get("field").asString()).isEqualTo("id");
+        assertThat(fault.get("words").asString()).isEqualTo("It is missing.");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "not json", "[1]", "\"text\"", "{\"unheard\": 1}", "{}"})
+    void a_line_that_is_no_row_is_named_and_the_rest_comes_in(String line) throws Exception {
+        byte[] archive = with(archive(giver, ""), "tables/reading.jsonl", text -> line + "\n" + text);
+
+        JsonNode view = bring(taker, "", archive);
+
+        assertThat(view.get("faultCount").asInt()).isEqualTo(1);
+        assertThat(view.get("faults").get(0).get("line").asInt()).isEqualTo(1);
+        assertThat(count(view, "READING")).containsExactly(1, 0);
     }
 
     @Test
