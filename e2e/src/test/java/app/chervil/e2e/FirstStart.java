@@ -86,7 +86,7 @@ final class FirstStart {
     static ProcessBuilder command(List<String> java, List<String> flags) throws IOException {
         List<String> command = new ArrayList<>();
         command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
-        command.add("-XX:TieredStopAtLevel=1");
+        command.addAll(List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC"));
         command.addAll(java);
         command.addAll(List.of("-jar", jar().toString()));
         command.addAll(flags);
