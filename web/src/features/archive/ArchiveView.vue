@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import FileChoice from '@/shared/components/FileChoice.vue'
 import { datedDay } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import CountList from './CountList.vue'
@@ -26,8 +27,7 @@ const returning = computed(() =>
   preview.value?.tanks.some((tank) => tank.standing === 'DELETED_HERE' && tanks.value.includes(tank.id)),
 )
 
-async function choose(chosen?: File) {
-  if (!chosen) return
+async function choose(chosen: File) {
   file.value = chosen
   preview.value = brought.value = undefined
   tanks.value = []
@@ -75,17 +75,14 @@ async function confirm() {
         history. You see what would come in before anything is stored. The same file twice is there once.
       </p>
       <p class="choose">
-        <el-upload
+        <FileChoice
           accept=".zip,application/zip"
-          :show-file-list="false"
-          :auto-upload="false"
+          :type="preview ? undefined : 'primary'"
           :disabled="sending"
-          @change="(chosen) => choose(chosen.raw)"
+          @chosen="choose"
         >
-          <el-button tag="span" :type="preview ? 'default' : 'primary'">
-            {{ preview ? 'Choose another file' : 'Choose the file' }}
-          </el-button>
-        </el-upload>
+          {{ preview ? 'Choose another file' : 'Choose the file' }}
+        </FileChoice>
         <span v-if="file" class="quiet">{{ file.name }}</span>
       </p>
       <p v-if="sending" class="quiet" role="status">Reading the archive …</p>

@@ -3,6 +3,7 @@ import { refDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef, toRaw, watch } from 'vue'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import FileChoice from '@/shared/components/FileChoice.vue'
 import { shortDay, windowWords } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import ColumnKeys from './ColumnKeys.vue'
@@ -40,8 +41,7 @@ const settled = refDebounced(key, PAUSE_MS)
 const columns = computed(() => JSON.stringify([key.value?.columns, key.value?.order]))
 let read = ''
 
-async function choose(file?: File) {
-  if (!file) return
+async function choose(file: File) {
   name.value = file.name
   csv.value = await textOf(file)
   view.value = key.value = preview.value = brought.value = undefined
@@ -129,17 +129,14 @@ const action = computed(() => {
           Dates are then learned from it.
         </p>
         <p class="choose">
-          <el-upload
+          <FileChoice
             accept=".csv,.tsv,.txt,text/csv,text/tab-separated-values,text/plain"
-            :show-file-list="false"
-            :auto-upload="false"
+            :type="view ? undefined : 'primary'"
             :disabled="sending"
-            @change="(file) => choose(file.raw)"
+            @chosen="choose"
           >
-            <el-button tag="span" :type="view ? 'default' : 'primary'">
-              {{ view ? 'Choose another table' : 'Choose a table' }}
-            </el-button>
-          </el-upload>
+            {{ view ? 'Choose another table' : 'Choose a table' }}
+          </FileChoice>
           <span v-if="view" class="quiet">{{ name }}, {{ view.rows }} rows</span>
         </p>
         <p v-if="sending && !view" class="quiet" role="status">Reading the table …</p>

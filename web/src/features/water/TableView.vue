@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { useRights } from '@/features/account'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import FileChoice from '@/shared/components/FileChoice.vue'
 import { useSending } from '@/shared/form'
 import { previewImport, useImport, type Preview } from './queries'
 
@@ -18,10 +19,9 @@ const csv = ref('')
 const preview = ref<Preview>()
 const stored = ref<Preview>()
 
-async function read(file?: File) {
+async function read(file: File) {
   stored.value = undefined
   preview.value = undefined
-  if (!file) return
   csv.value = await file.text()
   preview.value = await send(() => previewImport(props.tank, csv.value))
 }
@@ -52,14 +52,7 @@ async function confirm() {
           The same kind of table: a column “Time” such as 2026-05-31T18:30, and columns headed like those
           above. “&lt;0.2” means below detection. Nothing is stored until you confirm.
         </p>
-        <el-upload
-          accept=".csv,text/csv"
-          :show-file-list="false"
-          :auto-upload="false"
-          @change="(file) => read(file.raw)"
-        >
-          <el-button tag="span">Choose a table</el-button>
-        </el-upload>
+        <FileChoice accept=".csv,text/csv" @chosen="read">Choose a table</FileChoice>
         <p v-if="errors.csv ?? trouble" class="trouble" role="alert">{{ errors.csv ?? trouble }}</p>
         <section v-if="preview" aria-labelledby="preview" role="status">
           <h2 id="preview">Before it is stored</h2>

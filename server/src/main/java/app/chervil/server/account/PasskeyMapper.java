@@ -13,27 +13,27 @@ import org.jspecify.annotations.Nullable;
 /** Table passkey, and by what a person is held in it. */
 @Mapper
 interface PasskeyMapper {
+    /** Passkeys as they are stored, each with its person. */
+    String ROWS = """
+            select credential_id, passkey.login, handle, label, rp_id, public_key, signature_count, backup_eligible,
+              backed_up, attestation, client_data, made_at, used_at
+            from passkey
+            join person on person.login = passkey.login
+            """;
+
     @Select("select handle from person where login = #{login}")
     Optional<UUID> handle(String login);
 
     @Select("select login from person where handle = #{handle}")
     Optional<String> login(UUID handle);
 
-    @Select("""
-            select credential_id, passkey.login, handle, label, rp_id, public_key, signature_count, backup_eligible,
-              backed_up, attestation, client_data, made_at, used_at
-            from passkey
-            join person on person.login = passkey.login
+    @Select(ROWS + """
             where passkey.login = #{login}
             order by made_at, label
             """)
     List<PasskeyRow> list(String login);
 
-    @Select("""
-            select credential_id, passkey.login, handle, label, rp_id, public_key, signature_count, backup_eligible,
-              backed_up, attestation, client_data, made_at, used_at
-            from passkey
-            join person on person.login = passkey.login
+    @Select(ROWS + """
             where credential_id = #{id}
             """)
     Optional<PasskeyRow> find(byte[] id);

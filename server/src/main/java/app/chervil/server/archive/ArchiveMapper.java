@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
 /** All tables of a site, row by row. */
 @Mapper
 interface ArchiveMapper {
-    /** Columns of all tables that hold something of a site, in their order. */
+    /** Columns that an archive holds of all tables of a site, in their order. */
     @Select("""
             select
               table_name as relation,
@@ -23,6 +23,7 @@ interface ArchiveMapper {
               column_default is not null or is_identity = 'YES' as filled
             from information_schema.columns
             where table_schema = 'public'
+              and column_name not in ('site_id', 'bytes')
               and table_name in (
                 select table_name from information_schema.columns
                 where table_schema = 'public' and column_name = 'site_id'

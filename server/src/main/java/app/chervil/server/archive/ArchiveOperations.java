@@ -143,7 +143,6 @@ public class ArchiveOperations {
     private Map<String, List<Column>> columns() {
         return mapper.listColumns().stream()
                 .filter(column -> !LEFT_OUT.contains(column.relation()))
-                .filter(column -> !Set.of("site_id", "bytes").contains(column.name()))
                 .collect(Collectors.groupingBy(Column::relation, LinkedHashMap::new, Collectors.toList()));
     }
 

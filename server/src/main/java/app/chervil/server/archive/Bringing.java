@@ -118,9 +118,8 @@ final class Bringing {
      * @param latest day that anything may speak of
      */
     void run(LocalDate latest) {
-        Map<String, List<Column>> columns = mapper.listColumns().stream()
-                .filter(column -> !Set.of("site_id", "bytes").contains(column.name()))
-                .collect(Collectors.groupingBy(Column::relation));
+        Map<String, List<Column>> columns =
+                mapper.listColumns().stream().collect(Collectors.groupingBy(Column::relation));
         for (ArchiveTable table : ArchiveTable.values()) {
             RowCheck check = new RowCheck(table.relation(), columns.getOrDefault(table.relation(), List.of()), latest);
             List<Waiting> batch = new ArrayList<>();

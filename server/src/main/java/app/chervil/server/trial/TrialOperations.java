@@ -46,7 +46,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Trials: begun, stopped, and told. What they say is worked out from the log and the readings at every question. */
 @Service
 public class TrialOperations {
-    private static final double DAYS_A_WEEK = 7;
     private static final Set<Parameter> COMPARED = Set.of(Parameter.NITRATE, Parameter.PHOSPHATE);
 
     private final TrialMapper mapper;
@@ -164,7 +163,7 @@ public class TrialOperations {
                 .flatMap(Optional::stream)
                 .toList();
         int wanted = (int) Math.round(100 * Forethought.WANTED);
-        double weeks = input.periods() * input.periodDays() / DAYS_A_WEEK;
+        double weeks = input.periods() * input.periodDays() / TrialTold.DAYS_A_WEEK;
         return Forethought.of(told)
                 .map(ahead -> new TrialForethought(
                         ahead.readings(),

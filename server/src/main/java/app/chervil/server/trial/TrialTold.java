@@ -58,7 +58,7 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Tried> tried, 
                 .toList();
     }
 
-    private static final double DAYS_A_WEEK = 7;
+    static final double DAYS_A_WEEK = 7;
 
     TrialView view(String tank, FilterTask task, @Nullable TrialTogether together) {
         Design design = row.design();

@@ -7,16 +7,11 @@ import app.chervil.server.ChervilTest;
 import app.chervil.server.TestSite;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
-import java.io.ByteArrayInputStream;
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -58,16 +53,6 @@ class ArchiveApiTest {
                 .getContentAsByteArray();
     }
 
-    private static Map<String, byte[]> opened(byte[] archive) throws IOException {
-        Map<String, byte[]> files = new TreeMap<>();
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(archive))) {
-            for (ZipEntry one = zip.getNextEntry(); one != null; one = zip.getNextEntry()) {
-                files.put(one.getName(), zip.readAllBytes());
-            }
-        }
-        return files;
-    }
-
     private static String text(Map<String, byte[]> files, String name) {
         return new String(files.getOrDefault(name, new byte[0]), StandardCharsets.UTF_8);
     }
@@ -81,7 +66,7 @@ class ArchiveApiTest {
         tables.removeAll(ArchiveOperations.LEFT_OUT);
 
         Set<String> inIt = new TreeSet<>();
-        opened(archive(keeper)).keySet().stream()
+        Opened.files(archive(keeper)).keySet().stream()
                 .filter(name -> name.startsWith("tables/"))
                 .forEach(name -> inIt.add(name.substring(7, name.length() - 6)));
 
@@ -90,7 +75,7 @@ class ArchiveApiTest {
 
     @Test
     void each_row_is_a_line_as_the_schema_says() throws Exception {
-        Map<String, byte[]> files = opened(archive(keeper));
+        Map<String, byte[]> files = Opened.files(archive(keeper));
         JsonNode schema = json.readTree(text(files, "schema.json")).get("$defs");
 
         for (String name : files.keySet()) {
@@ -114,7 +99,7 @@ class ArchiveApiTest {
 
     @Test
     void people_read_services_in_a_table_whose_cells_run_nowhere() throws Exception {
-        String csv = text(opened(archive(keeper)), "services.csv");
+        String csv = text(Opened.files(archive(keeper)), "services.csv");
 
         assertThat(csv.lines().toList().get(1))
                 .isEqualTo("2026-05-30,Brook,Weir,prefilter sponge: rinse (heavy),6,'=Ada,\"snails, \"\"many\"\"\"");
@@ -124,7 +109,7 @@ class ArchiveApiTest {
     void photos_come_byte_for_byte_and_the_same_site_gives_the_same_file() throws Exception {
         byte[] once = archive(keeper);
 
-        assertThat(opened(once).get("photos/" + new UUID(1, keeper.siteId()) + ".jpg"))
+        assertThat(Opened.files(once).get("photos/" + new UUID(1, keeper.siteId()) + ".jpg"))
                 .containsExactly(0xFF, 0xD8, 0xFF, 0x01);
         assertThat(archive(keeper)).isEqualTo(once);
     }
@@ -135,7 +120,7 @@ class ArchiveApiTest {
         site.canister(other, site.tank(other), "Elsewhere", "2026-03-01");
         site.post(keeper, "/api/calendars", "{\"startsAt\": \"18:00\"}");
 
-        Map<String, byte[]> files = opened(archive(keeper));
+        Map<String, byte[]> files = Opened.files(archive(keeper));
 
         assertThat(files.values().stream().map(bytes -> new String(bytes, StandardCharsets.UTF_8)))
                 .noneMatch(

@@ -9,19 +9,16 @@ import app.chervil.server.TestSite;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.visit.Pictures;
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -125,21 +122,11 @@ class BringingApiTest {
                 .toList();
     }
 
-    private static Map<String, byte[]> opened(byte[] archive) throws IOException {
-        Map<String, byte[]> files = new TreeMap<>();
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(archive))) {
-            for (ZipEntry one = zip.getNextEntry(); one != null; one = zip.getNextEntry()) {
-                files.put(one.getName(), zip.readAllBytes());
-            }
-        }
-        return files;
-    }
-
     /** The same archive with one of its files written otherwise. */
     private static byte[] with(byte[] archive, String name, UnaryOperator<String> change) throws IOException {
         ByteArrayOutputStream changed = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(changed)) {
-            for (Map.Entry<String, byte[]> file : opened(archive).entrySet()) {
+            for (Map.Entry<String, byte[]> file : Opened.files(archive).entrySet()) {
                 zip.putNextEntry(new ZipEntry(file.getKey()));
                 zip.write(
                         file.getKey().equals(name)
@@ -326,7 +313,7 @@ class BringingApiTest {
     void an_archive_of_one_tank_holds_nothing_of_people_and_other_tanks() throws Exception {
         site.canister(giver, site.tank(giver), "Sluice", "2026-03-01");
 
-        Map<String, byte[]> files = opened(archive(giver, "?tank=" + tank));
+        Map<String, byte[]> files = Opened.files(archive(giver, "?tank=" + tank));
 
         assertThat(files.keySet()).noneMatch(name -> name.contains("account") || name.contains("stock"));
         assertThat(files.values().stream().map(bytes -> new String(bytes, StandardCharsets.UTF_8)))
@@ -347,7 +334,7 @@ class BringingApiTest {
     @Test
     void every_table_of_an_archive_comes_in_or_stays_for_a_reason() throws Exception {
         Set<String> tables = new TreeSet<>();
-        opened(archive(giver, "")).keySet().stream()
+        Opened.files(archive(giver, "")).keySet().stream()
                 .filter(name -> name.startsWith("tables/"))
                 .forEach(name -> tables.add(name.substring(7, name.length() - 6)));
         for (ArchiveTable table : ArchiveTable.values()) {
