@@ -107,7 +107,7 @@ class DemoJourneyIT extends InTheDemo {
     @Test
     void the_stores_name_what_runs_low_and_a_service_takes_its_part_from_them() {
         Page page = keeper.page();
-        keeper.link("Stores").click();
+        keeper.place("Stores").click();
         assertThat(page.getByText("To order: Fine pad.")).isVisible();
         Locator pads = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Fine pad"));
         assertThat(pads).containsText("Running low");
@@ -120,7 +120,7 @@ class DemoJourneyIT extends InTheDemo {
         tick("Change floss");
         keeper.button("Save").click();
         assertThat(keeper.heading("Saved")).isVisible();
-        keeper.link("Stores").click();
+        keeper.place("Stores").click();
 
         assertThat(pads.locator("b")).hasText("11");
         keeper.link("Fine pad").click();
@@ -130,7 +130,7 @@ class DemoJourneyIT extends InTheDemo {
     @Test
     void a_trial_says_what_it_knows_and_gives_its_task_back_when_it_is_stopped() {
         Page page = keeper.page();
-        keeper.link("Bench").click();
+        keeper.place("Bench").click();
         keeper.link("Trials").click();
         Locator trial = page.getByRole(AriaRole.ARTICLE);
         assertThat(trial).containsText("period 6 of 8, every 3 days now");
