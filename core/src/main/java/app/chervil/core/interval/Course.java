@@ -29,6 +29,7 @@ public final class Course {
     private FullRuns fullRuns = FullRuns.NONE;
     private int findings;
     private Optional<Lesson> lesson = Optional.empty();
+    private Optional<Metered> metered = Optional.empty();
     private final List<ContextChange> changesInRun = new ArrayList<>();
     private final Set<Note> notes = EnumSet.noneOf(Note.class);
 
@@ -84,6 +85,7 @@ public final class Course {
     public static Course replay(CareRule rule, TaskHistory history) {
         Course course = begin(rule, history.start(), history.load().rate(), history.pauses());
         history.play(course::change, course::serve, course::renew);
+        history.evidence().metered().ifPresent(course::meter);
         return course;
     }
 
@@ -99,10 +101,21 @@ public final class Course {
         run = run.changed(on, effect);
     }
 
+    /**
+     * What a flow meter last said of the stage in its present run. It moves this run's window alone: what the stage taught is
+     * learned when it is served. Nothing for a stage that does not throttle.
+     */
+    public void meter(Metered read) {
+        if (graded.flowAtOverload().isPresent() && read.on().isAfter(run.since())) {
+            metered = Optional.of(read);
+        }
+    }
+
     /** The stage was replaced by a new one; not before the last event, ignored on the day the run began. */
     public void renew(LocalDate on) {
         if (on.isAfter(run.since())) {
             run = run.served(on, run.limitDays());
+            metered = Optional.empty();
             changesInRun.clear();
             lesson = Optional.empty();
             notes.add(Note.RENEWED);
@@ -111,6 +124,7 @@ public final class Course {
 
     /** The task was done; not before the last event. */
     public void serve(Serviced service) {
+        metered = Optional.empty();
         if (continues(service)) {
             boolean full = isFull(service);
             notes.add(full ? Note.SOON_FULL : Note.MERGED);
@@ -209,8 +223,8 @@ public final class Course {
      */
     private Taught orLight(Taught clean, Belief drifted, Serviced service, Ran ran) {
         Taught light = drifted.found(Finding.LIGHT, service.eye(), ran.exposure());
-        boolean longer =
-                Decision.idealLogExposure(graded, light.belief()) > Decision.idealLogExposure(graded, clean.belief());
+        boolean longer = Decision.idealLogExposure(graded, RunBelief.of(light.belief()))
+                > Decision.idealLogExposure(graded, RunBelief.of(clean.belief()));
         return longer ? light : clean;
     }
 
@@ -253,7 +267,7 @@ public final class Course {
 
     /** Middle estimate of the log of the loading on a day, as a fraction of what overloads the stage. */
     public double logLoadingOn(LocalDate day) {
-        return logExposureOn(day).mean() - belief.mean();
+        return logExposureOn(day).mean() - ofThisRun().mean();
     }
 
     private LogExposure logExposureOn(LocalDate day) {
@@ -262,11 +276,12 @@ public final class Course {
 
     /** When the stage will be overloaded if nobody serves it. */
     public Overload overload() {
-        double spread = Loading.NINE_IN_TEN * belief.spreadOfARun();
+        RunBelief now = ofThisRun();
+        double spread = Loading.NINE_IN_TEN * now.spread();
         return new Overload(
-                run.daysTo(Math.exp(belief.mean() - spread)),
-                run.daysTo(Math.exp(belief.mean())),
-                run.daysTo(Math.exp(belief.mean() + spread)));
+                run.daysTo(Math.exp(now.mean() - spread)),
+                run.daysTo(Math.exp(now.mean())),
+                run.daysTo(Math.exp(now.mean() + spread)));
     }
 
     /** Why the window is what it is, in sentences. */
@@ -280,11 +295,33 @@ public final class Course {
     }
 
     Decision decision() {
-        return Decision.of(rule, graded, belief, run, fullRuns.small());
+        return decisionFrom(ofThisRun());
+    }
+
+    /** What would be decided if no meter had been read in this run. */
+    Decision unmetered() {
+        return decisionFrom(RunBelief.of(belief));
+    }
+
+    private Decision decisionFrom(RunBelief now) {
+        return Decision.of(rule, graded, now, run, fullRuns.small());
+    }
+
+    /** What is believed of the present run, with what a meter says of it. */
+    private RunBelief ofThisRun() {
+        RunBelief expected = RunBelief.of(belief);
+        return metered.map(read ->
+                        expected.metered(read.share(), graded.flowAtOverload().orElseThrow(), logExposureOn(read.on())))
+                .orElse(expected);
+    }
+
+    Optional<Metered> metered() {
+        return metered;
     }
 
     Loading loadingOn(LocalDate day) {
-        return Loading.at(logExposureOn(day), belief, Decision.idealLogExposure(graded, belief));
+        RunBelief now = ofThisRun();
+        return Loading.at(logExposureOn(day), now, Decision.idealLogExposure(graded, now));
     }
 
     CareRule rule() {

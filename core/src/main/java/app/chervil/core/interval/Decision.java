@@ -39,20 +39,19 @@ record Decision(Window.Days days, Limit held, double risk) {
      *
      * @param small whether the stage was full so soon and so often that its floor no longer holds
      */
-    static Decision of(CareRule rule, Graded graded, Belief belief, Run run, boolean small) {
+    static Decision of(CareRule rule, Graded graded, RunBelief belief, Run run, boolean small) {
         Limited ideal = new Limits(rule, run, small).hold(Math.exp(idealLogExposure(graded, belief)));
-        double overloadRisk = Math.exp(belief.mean() - ONE_IN_FIVE * belief.spreadOfARun());
+        double overloadRisk = Math.exp(belief.mean() - ONE_IN_FIVE * belief.spread());
         double wanted = clamp(run.daysTo(overloadRisk), LATEST_FROM * ideal.days, LATEST_TO * ideal.days);
         double latest =
                 ideal.limit == Limit.FLOOR ? ideal.days : Math.max(ideal.days, Math.min(wanted, graded.ceilingDays()));
-        double risk =
-                Normal.below((LogExposure.log(run.exposureAfter(latest)) - belief.mean()) / belief.spreadOfARun());
+        double risk = Normal.below((LogExposure.log(run.exposureAfter(latest)) - belief.mean()) / belief.spread());
         return new Decision(new Window.Days(EARLIEST_SHARE * ideal.days, ideal.days, latest), ideal.limit, risk);
     }
 
     /** Exposure at which the task is asked for, before limits. */
-    static double idealLogExposure(Graded graded, Belief belief) {
-        double s = Math.sqrt(belief.variance() + TRUTH_VARIANCE + SCORING_VARIANCE);
+    static double idealLogExposure(Graded graded, RunBelief belief) {
+        double s = Math.sqrt(belief.variance() + SCORING_VARIANCE);
         return belief.mean() - 0.12 + 0.11 * Math.log(2 / graded.overloadCost()) - 0.85 * s;
     }
 

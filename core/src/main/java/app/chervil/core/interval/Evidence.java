@@ -11,8 +11,9 @@ import java.util.Optional;
  *
  * @param looks oldest first
  * @param rinses days on which the part was rinsed, oldest first
+ * @param metered what a flow meter last said of it; empty without one
  */
-public record Evidence(Endurance endurance, List<Look> looks, List<LocalDate> rinses) {
+public record Evidence(Endurance endurance, List<Look> looks, List<LocalDate> rinses, Optional<Metered> metered) {
     public static final Evidence NONE = new Evidence(Endurance.UNKNOWN, List.of(), List.of());
 
     public Evidence {
@@ -20,11 +21,20 @@ public record Evidence(Endurance endurance, List<Look> looks, List<LocalDate> ri
         rinses = rinses.stream().sorted().toList();
     }
 
+    public Evidence(Endurance endurance, List<Look> looks, List<LocalDate> rinses) {
+        this(endurance, looks, rinses, Optional.empty());
+    }
+
     /** Looks after a day and up to another, oldest first. */
     List<Look> between(LocalDate startExclusive, LocalDate endInclusive) {
         return looks.stream()
                 .filter(look -> look.on().isAfter(startExclusive) && !look.on().isAfter(endInclusive))
                 .toList();
+    }
+
+    /** The same with what a flow meter last said. */
+    public Evidence with(Optional<Metered> read) {
+        return new Evidence(endurance, looks, rinses, read);
     }
 
     /** The first look after a day that shows a sign. */

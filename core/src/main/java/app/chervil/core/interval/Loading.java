@@ -11,8 +11,8 @@ package app.chervil.core.interval;
 public record Loading(double low, double likely, double high, double servicePoint) {
     static final double NINE_IN_TEN = 1.2816;
 
-    static Loading at(LogExposure exposure, Belief belief, double idealLogExposure) {
-        double spread = Math.exp(NINE_IN_TEN * Math.hypot(belief.spreadOfARun(), Math.sqrt(exposure.variance())));
+    static Loading at(LogExposure exposure, RunBelief belief, double idealLogExposure) {
+        double spread = Math.exp(NINE_IN_TEN * Math.hypot(belief.spread(), Math.sqrt(exposure.variance())));
         double likely = Math.exp(exposure.mean() - belief.mean());
         return new Loading(likely / spread, likely, likely * spread, Math.exp(idealLogExposure - belief.mean()));
     }

@@ -22,6 +22,7 @@ final class Reasons {
     private static final int MOST_TERMS = 2;
     private static final int FEW_FINDINGS = 3;
     private static final double RATE_WORTH_TELLING = 0.05;
+    private static final double METER_WORTH_TELLING = 0.03;
     private static final double HARDLY_ANY = 0.02;
     private static final double EVERY_SECOND = 0.45;
 
@@ -37,6 +38,7 @@ final class Reasons {
         List<Term> terms = new ArrayList<>();
         course.changesInRun().forEach(change -> terms.add(context(change)));
         course.lesson().ifPresent(lesson -> terms.addAll(taught(lesson)));
+        metered(decision).ifPresent(terms::add);
         if (course.findings() == 0) {
             terms.add(new Term(0.01, start()));
         }
@@ -166,6 +168,21 @@ final class Reasons {
                         ? "The flow had suffered less than it looked."
                         : "The flow had suffered more than it looked.";
         return Optional.of(new Term(Math.abs(moved), verdict));
+    }
+
+    /** What the meter says of the present run, by how far it moved the day. */
+    private Optional<Term> metered(Decision decision) {
+        return course.metered().map(read -> {
+            double moved =
+                    Math.log(decision.days().ideal() / course.unmetered().days().ideal());
+            String left = "Its meter reads " + percent(Math.min(1, read.share())) + " of the clean flow, ";
+            String says = Math.abs(moved) < METER_WORTH_TELLING
+                    ? "about as expected."
+                    : moved < 0
+                            ? "less than expected, so it comes sooner."
+                            : "more than expected, so it can wait longer.";
+            return new Term(Math.max(Math.abs(moved), 0.02), left + says);
+        });
     }
 
     private static Term context(ContextChange change) {

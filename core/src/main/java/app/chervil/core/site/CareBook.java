@@ -21,6 +21,7 @@ import app.chervil.core.visit.BookedTask;
 import app.chervil.core.visit.Fault;
 import app.chervil.core.visit.FilterBook;
 import app.chervil.core.visit.LoggedService;
+import app.chervil.core.visit.MeterDays;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -156,7 +157,13 @@ public final class CareBook {
                         new Surroundings(setting.stocking(), setting.feeding(), prefilters, others),
                         reaching,
                         pauses(),
-                        faults()));
+                        faults(),
+                        meter()));
+    }
+
+    /** What its flow meter read, a day at a time. */
+    public MeterDays meter() {
+        return tank.records().meters().getOrDefault(filter.id(), MeterDays.NONE);
     }
 
     private Optional<FlowRate> plate() {

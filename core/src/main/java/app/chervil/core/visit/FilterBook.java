@@ -12,6 +12,7 @@ import app.chervil.core.interval.Course;
 import app.chervil.core.interval.Evidence;
 import app.chervil.core.interval.Forecast;
 import app.chervil.core.interval.Forecaster;
+import app.chervil.core.interval.Metered;
 import app.chervil.core.interval.Note;
 import app.chervil.core.interval.Pauses;
 import app.chervil.core.interval.Serviced;
@@ -68,8 +69,10 @@ public final class FilterBook {
      * @param changes that reach this filter, in any order
      * @param pauses on which it stood or its keeper was away
      * @param faults on whose days what it showed was no dirt
+     * @param meter what its flow meter read
      */
-    public record Around(Surroundings today, List<ContextChange> changes, Pauses pauses, List<Fault> faults) {
+    public record Around(
+            Surroundings today, List<ContextChange> changes, Pauses pauses, List<Fault> faults, MeterDays meter) {
         public Around {
             faults = List.copyOf(faults);
             changes = changes.stream()
@@ -77,6 +80,10 @@ public final class FilterBook {
                             .thenComparing(ContextChange::kind)
                             .thenComparing(ContextChange::steps))
                     .toList();
+        }
+
+        public Around(Surroundings today, List<ContextChange> changes, Pauses pauses, List<Fault> faults) {
+            this(today, changes, pauses, faults, MeterDays.NONE);
         }
 
         public Around(Surroundings today, List<ContextChange> changes, Pauses pauses) {
@@ -96,13 +103,26 @@ public final class FilterBook {
     public FilterBook(Device device, List<BookedTask> tasks, List<LoggedService> services, Around around) {
         this.device = device;
         this.tasks = List.copyOf(tasks);
-        this.services =
-                services.stream().map(one -> stripped(one, around.faults())).toList();
+        this.services = metered(services, tasks, around.meter()).stream()
+                .map(one -> stripped(one, around.faults()))
+                .toList();
         this.around = around;
         this.pauses = new Pauses(Stream.concat(
                         around.pauses().all().stream(),
                         around.faults().stream().flatMap(fault -> fault.standstill().stream()))
                 .toList());
+    }
+
+    /** A service of another filter of the tank says nothing of this one's flow. */
+    private static List<LoggedService> metered(List<LoggedService> services, List<BookedTask> tasks, MeterDays meter) {
+        Set<Long> own = tasks.stream().map(BookedTask::id).collect(Collectors.toSet());
+        Map<Boolean, List<LoggedService>> ofThis = services.stream()
+                .collect(Collectors.partitioningBy(
+                        one -> one.done().keySet().stream().anyMatch(own::contains)));
+        return Stream.concat(
+                        meter.filled(ofThis.getOrDefault(true, List.of())).stream(),
+                        ofThis.getOrDefault(false, List.of()).stream())
+                .toList();
     }
 
     private static LoggedService stripped(LoggedService service, List<Fault> faults) {
@@ -116,7 +136,7 @@ public final class FilterBook {
     /** Its flow when clean, as learned from what was measured up to a day; empty if nobody measured it. */
     public Optional<FlowRate> cleanFlow(LocalDate today) {
         FilterLog log = new FilterLog(tasks, services, today);
-        return log.judgeFlows(device.plate(), this::history);
+        return log.judgeFlows(device.plate(), around.meter(), (task, told) -> history(task, told, Optional.empty()));
     }
 
     /** Forecast of every task by its id, as of a day. */
@@ -124,7 +144,7 @@ public final class FilterBook {
         FilterLog log = log(today);
         Map<Long, Forecast> forecasts = new HashMap<>();
         for (BookedTask task : tasks) {
-            TaskHistory history = history(task, log.of(task));
+            TaskHistory history = history(task, log);
             forecasts.put(task.id(), Forecaster.forecast(task.rule(), task.setting(), history, today));
         }
         replaceLampsTogether(forecasts);
@@ -199,7 +219,7 @@ public final class FilterBook {
 
     private FilterLog log(LocalDate today) {
         FilterLog log = new FilterLog(tasks, services, today);
-        log.judgeFlows(device.plate(), this::history);
+        log.judgeFlows(device.plate(), around.meter(), (task, told) -> history(task, told, Optional.empty()));
         return log;
     }
 
@@ -210,7 +230,7 @@ public final class FilterBook {
         for (BookedTask task : tasks) {
             TaskLog told = log.of(task);
             if (task.rule().graded()) {
-                TaskHistory history = history(task, told);
+                TaskHistory history = history(task, told, Optional.empty());
                 notes.addAll(Course.replay(task.rule(), history).notes());
                 if (history.services().size() < told.services().size()) {
                     notes.add(Note.START_IS_SERVICE);
@@ -231,14 +251,18 @@ public final class FilterBook {
                 .filter(task -> task.rule().graded() && done.contains(task.id()))
                 .anyMatch(task -> {
                     TaskLog told = log.of(task);
-                    TaskHistory history = history(task, told);
+                    TaskHistory history = history(task, told, Optional.empty());
                     boolean startWasService =
                             history.services().size() < told.services().size();
                     return Course.replay(task.rule(), history).gapBefore(day, startWasService);
                 });
     }
 
-    private TaskHistory history(BookedTask task, TaskLog log) {
+    private TaskHistory history(BookedTask task, FilterLog log) {
+        return history(task, log.of(task), log.metered(task));
+    }
+
+    private TaskHistory history(BookedTask task, TaskLog log, Optional<Metered> metered) {
         boolean behind = task.behindPrefilter();
         List<ContextChange> reaching = around.changes().stream()
                 .filter(change -> behind || change.kind() != ContextChange.Kind.PREFILTER)
@@ -253,7 +277,7 @@ public final class FilterBook {
                 log.renewals(),
                 reaching,
                 pauses,
-                evidence(task));
+                evidence(task).with(metered));
     }
 
     private Evidence evidence(BookedTask task) {
@@ -280,7 +304,7 @@ public final class FilterBook {
                 .filter(task -> task.id() == id && task.rule().graded())
                 .findFirst()
                 .map(task -> {
-                    TaskHistory history = history(task, log(today).of(task));
+                    TaskHistory history = history(task, log(today));
                     return () -> Course.replay(task.rule(), history);
                 });
     }
@@ -299,7 +323,7 @@ public final class FilterBook {
         return tasks.stream()
                 .filter(task -> task.id() == id && task.rule().graded())
                 .findFirst()
-                .map(task -> Story.of(task.rule(), history(task, log(today).of(task))))
+                .map(task -> Story.of(task.rule(), history(task, log(today))))
                 .orElse(List.of());
     }
 }

@@ -3,6 +3,7 @@ package app.chervil.core.visit;
 import app.chervil.core.calc.FlowRate;
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.interval.Course;
+import app.chervil.core.interval.Metered;
 import app.chervil.core.interval.Note;
 import app.chervil.core.interval.Serviced;
 import app.chervil.core.interval.TaskHistory;
@@ -33,12 +34,15 @@ final class FilterLog {
     private final Set<Note> notes = EnumSet.noneOf(Note.class);
     private final List<ServiceDay> days;
     private final Map<Long, List<Serviced>> served = new HashMap<>();
+    private final Map<Long, Metered> metered = new HashMap<>();
+    private final LocalDate today;
 
     /** What a task's log says apart from its flow. */
     record TaskLog(List<Serviced> services, List<LocalDate> renewals) {}
 
     FilterLog(List<BookedTask> tasks, List<LoggedService> services, LocalDate today) {
         this.tasks = tasks;
+        this.today = today;
         this.days = opened(ServiceDay.days(services, today, notes));
         for (BookedTask task : tasks) {
             served.put(task.id(), servicesOf(task.id()));
@@ -124,7 +128,8 @@ final class FilterLog {
      * @param history of a task from what its log says
      * @return the clean flow; empty if nobody measured it
      */
-    Optional<FlowRate> judgeFlows(Optional<FlowRate> plate, BiFunction<BookedTask, TaskLog, TaskHistory> history) {
+    Optional<FlowRate> judgeFlows(
+            Optional<FlowRate> plate, MeterDays meter, BiFunction<BookedTask, TaskLog, TaskHistory> history) {
         FlowBook flows = new FlowBook(plate, notes);
         List<Replay> replays = tasks.stream()
                 .filter(task -> task.rule().graded() && !(hasOpening() && task.stopsDirtInside()))
@@ -150,7 +155,34 @@ final class FilterLog {
             }
         }
         served.putAll(judged);
+        readMeter(meter, flows, replays);
         return flows.clean();
+    }
+
+    /** What the meter says since the last service, shared among the stages that throttle as their dirt can explain it. */
+    private void readMeter(MeterDays meter, FlowBook flows, List<Replay> replays) {
+        Set<Long> throttling = replays.stream().map(replay -> replay.task.id()).collect(Collectors.toSet());
+        days.stream()
+                .filter(day -> !day.again() && throttling.stream().anyMatch(day::did))
+                .map(ServiceDay::on)
+                .max(Comparator.naturalOrder())
+                .flatMap(since -> meter.lately(since, today))
+                .ifPresent(read -> {
+                    LocalDate on = read.getKey();
+                    replays.forEach(replay -> replay.upTo(on));
+                    flows.shares(
+                                    on,
+                                    read.getValue(),
+                                    replays.stream()
+                                            .flatMap(one -> one.throttle().stream())
+                                            .toList())
+                            .forEach((task, share) -> metered.put(task, new Metered(on, share)));
+                });
+    }
+
+    /** What the flow meter last said of a task's stage. */
+    Optional<Metered> metered(BookedTask task) {
+        return Optional.ofNullable(metered.get(task.id()));
     }
 
     private boolean hasOpening() {

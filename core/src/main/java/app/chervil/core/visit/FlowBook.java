@@ -24,6 +24,7 @@ final class FlowBook {
     private static final int FITTING_DAYS = 2;
     private static final double MOST_LOADING = 1.5;
     private static final double MEASURING_SD = 0.1;
+    private static final double METER_SD = 0.05;
     private static final double UNSURE = 1.5;
     private static final double EXPLAINED = 6;
     private static final double NEARLY_CLEAN = 1 / 0.9;
@@ -130,10 +131,8 @@ final class FlowBook {
     }
 
     private static double others(ServiceDay day, List<Throttle> all) {
-        return all.stream()
-                .filter(one -> !day.did(one.task()))
-                .mapToDouble(one -> one.resistance(one.loadingOn(day.on())))
-                .sum();
+        return expected(
+                day.on(), all.stream().filter(one -> !day.did(one.task())).toList());
     }
 
     private Optional<FlowRate> credible(ServiceDay day, Optional<FlowRate> measured) {
@@ -176,6 +175,34 @@ final class FlowBook {
                 notRestored = 0;
             }
         }
+    }
+
+    /**
+     * The share of the clean flow that each stage's dirt leaves while nothing is being serviced, by task; empty where the clean
+     * flow is not known, or more is lost than the dirt that is expected can explain.
+     *
+     * @param now the flow of these days, by a meter
+     */
+    Map<Long, Double> shares(LocalDate on, FlowRate now, List<Throttle> all) {
+        Map<Long, Double> shares = new HashMap<>();
+        double explained = expected(on, all);
+        if (clean.isEmpty() || explained <= 0) {
+            return shares;
+        }
+        double lost = Math.max(0, ratio(now) - 1);
+        if (lost - UNSURE * METER_SD * Math.hypot(1, 1 + lost) > EXPLAINED * explained) {
+            notes.add(Note.FLOW_UNEXPLAINED);
+            return shares;
+        }
+        all.forEach(one -> shares.put(one.task(), 1 / (1 + lost * one.resistance(one.loadingOn(on)) / explained)));
+        return shares;
+    }
+
+    /** Flow that stages cost by what is believed of them. */
+    private static double expected(LocalDate on, List<Throttle> all) {
+        return all.stream()
+                .mapToDouble(one -> one.resistance(one.loadingOn(on)))
+                .sum();
     }
 
     /** The flow of this filter when it is clean; empty if nobody measured it. */

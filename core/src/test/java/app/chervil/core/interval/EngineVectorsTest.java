@@ -79,7 +79,7 @@ class EngineVectorsTest {
     void the_first_ideal_comes_a_little_before_the_start(double defaultDays, double cost, double ideal) {
         Graded graded = new Graded(cost, OptionalDouble.empty(), 365);
 
-        double days = Math.exp(Decision.idealLogExposure(graded, Belief.prior(defaultDays)));
+        double days = Math.exp(Decision.idealLogExposure(graded, RunBelief.of(Belief.prior(defaultDays))));
 
         assertThat(days).isCloseTo(ideal, within(0.05));
     }

@@ -70,7 +70,8 @@ public final class SampleSite {
                         List.of(),
                         List.of(new PlannedChore(id, id, TankChore.WATER_CHANGE, 7, TODAY.minusDays(3), List.of())),
                         Optional.of(TODAY.minusDays(3)),
-                        List.of()));
+                        List.of(),
+                        Map.of()));
         return this;
     }
 
@@ -170,7 +171,8 @@ public final class SampleSite {
                         had.aside(),
                         chores,
                         had.waterChanged(),
-                        had.faults()));
+                        had.faults(),
+                        had.meters()));
         return this;
     }
 
@@ -248,7 +250,8 @@ public final class SampleSite {
                         had.aside(),
                         had.chores(),
                         had.waterChanged(),
-                        had.faults()));
+                        had.faults(),
+                        had.meters()));
         return this;
     }
 

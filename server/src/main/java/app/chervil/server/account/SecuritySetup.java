@@ -1,5 +1,6 @@
 package app.chervil.server.account;
 
+import jakarta.servlet.DispatcherType;
 import java.time.Duration;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -7,7 +8,6 @@ import org.springframework.core.annotation.Order;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.BadCredentialsException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.config.annotation.web.configurers.CsrfConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -24,15 +24,21 @@ class SecuritySetup {
     private static final String CONTENT_POLICY = "default-src 'self'; img-src 'self' data: blob:; object-src 'none'; "
             + "base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
 
+    /** Where devices come in by their own token, which no page of another site can know. */
+    private static final String BY_TOKEN = "/api/device-readings";
+
     /** Questions to the API, each held against the table of rights. */
     @Bean
     @Order(1)
     SecurityFilterChain guard(HttpSecurity http, SecurityContextRepository contexts, Rights rights) {
         return headers(http)
                 .securityMatcher("/api/**")
-                .authorizeHttpRequests(requests -> requests.anyRequest().access(rights))
+                .authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ASYNC)
+                        .permitAll()
+                        .anyRequest()
+                        .access(rights))
                 .securityContext(context -> context.securityContextRepository(contexts))
-                .csrf(CsrfConfigurer::spa)
+                .csrf(csrf -> csrf.spa().ignoringRequestMatchers(BY_TOKEN))
                 .exceptionHandling(refusals ->
                         refusals.authenticationEntryPoint(Refusals::nobody).accessDeniedHandler(Refusals::denied))
                 .build();

@@ -56,7 +56,11 @@ public class ArchiveOperations {
             "plan",
             "plan_visit",
             "plan_change",
-            "future_run");
+            "future_run",
+            "device_token",
+            "device_state",
+            "device_reading",
+            "alert_mail");
 
     private final ArchiveMapper mapper;
     private final AccountOperations accounts;

@@ -123,7 +123,8 @@ public class SiteBooks {
                 care.pauses(),
                 waters,
                 sources.chores().chores(site, tank, changed(waters)),
-                sources.faults().faults(site, tank));
+                sources.faults().faults(site, tank),
+                sources.meters().meters(site, tank));
         return some.stream().map(one -> loaded.book(one, shared)).toList();
     }
 

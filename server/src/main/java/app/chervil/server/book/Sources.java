@@ -11,8 +11,17 @@ class Sources {
     private final CareLog care;
     private final TrialBook trials;
     private final FaultLog faults;
+    private final MeterLog meters;
 
-    Sources(ServiceLog services, WaterLog water, ChoreLog chores, CareLog care, TrialBook trials, FaultLog faults) {
+    Sources(
+            ServiceLog services,
+            WaterLog water,
+            ChoreLog chores,
+            CareLog care,
+            TrialBook trials,
+            FaultLog faults,
+            MeterLog meters) {
+        this.meters = meters;
         this.faults = faults;
         this.services = services;
         this.water = water;
@@ -39,6 +48,10 @@ class Sources {
 
     FaultLog faults() {
         return faults;
+    }
+
+    MeterLog meters() {
+        return meters;
     }
 
     TrialBook trials() {

@@ -1,7 +1,7 @@
 package app.chervil.server.mail;
 
 /** The way mail leaves. */
-interface Post {
+public interface Post {
     /** Whether there is any. */
     boolean open();
 

@@ -13,6 +13,9 @@ interface GuidedMapper {
     /** Services in progress, and finished ones whose filter is still off; oldest first. */
     List<GuidedRow> listOpen(long site);
 
+    /** When something was last ticked in a service that is in progress, by tank. */
+    List<Touched> listTouched(long site);
+
     Optional<GuidedRow> find(long site, UUID id);
 
     /** Finds a service and lets nobody else add to it or end it until this transaction is over. */
@@ -34,4 +37,7 @@ interface GuidedMapper {
 
     /** Adds an event unless one with that id is there. */
     int insertEvent(long site, UUID guided, String by, GuidedEvent event);
+
+    /** A tank at which somebody is at work. */
+    record Touched(long tankId, Instant at) {}
 }

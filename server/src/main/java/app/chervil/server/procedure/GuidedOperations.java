@@ -29,6 +29,7 @@ import app.chervil.server.water.MediaOperations.MediaPlan;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -94,6 +95,13 @@ public class GuidedOperations {
         this.memory = memory;
         this.json = json;
         this.clock = clock;
+    }
+
+    /** Tanks at which a service is in progress, and when something was last ticked there. */
+    @Transactional(readOnly = true)
+    public Map<Long, Instant> atWork(SignedIn who) {
+        return mapper.listTouched(who.siteId()).stream()
+                .collect(Collectors.toMap(GuidedMapper.Touched::tankId, GuidedMapper.Touched::at));
     }
 
     /** Begins a service under an id its client made; beginning it again answers what is there. */

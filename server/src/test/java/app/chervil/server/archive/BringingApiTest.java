@@ -49,6 +49,11 @@ class BringingApiTest {
             Map.entry("plan_decision", "the plan is made anew"),
             Map.entry("guided_service", "its outcome is the service"),
             Map.entry("guided_event", "its outcome is the service"),
+            Map.entry("device", "a device speaks to the site it was fitted on"),
+            Map.entry("device_hour", "of a device"),
+            Map.entry("device_day", "of a device"),
+            Map.entry("metered_flow", "of a device"),
+            Map.entry("alert", "of a device"),
             Map.entry("trouble_counting", "of the site's own counting"));
 
     @Autowired

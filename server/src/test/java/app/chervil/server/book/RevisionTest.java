@@ -29,7 +29,15 @@ class RevisionTest {
             "digest",
             "pass",
             "deed",
-            "future_run");
+            "future_run",
+            "device",
+            "device_token",
+            "device_state",
+            "device_reading",
+            "device_hour",
+            "device_day",
+            "alert",
+            "alert_mail");
 
     @Autowired
     TestSite site;

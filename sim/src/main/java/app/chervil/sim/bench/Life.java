@@ -13,6 +13,7 @@ import java.util.SplittableRandom;
 /** One stage kept by one practice for some years. */
 final class Life {
     private static final double NEAR = 1.2;
+    private static final double METER_SD = 0.05;
 
     private final HiddenStage stage;
     private final Keeper keeper;
@@ -91,6 +92,9 @@ final class Life {
     private int next(Practice practice, int served, SplittableRandom chance) {
         double slip = slip(chance);
         int planned = planned(practice, served, slip);
+        if (practice.watches()) {
+            return watched(practice, served, slip);
+        }
         for (ContextChange change : after(served)) {
             int day = day(change);
             if (day <= planned) {
@@ -99,6 +103,34 @@ final class Life {
             }
         }
         return planned;
+    }
+
+    /** The same by somebody who reads a meter every evening and serves the stage on the day that is then due or past. */
+    private int watched(Practice practice, int served, double slip) {
+        for (int day = served + 1; day <= days; day++) {
+            int today = day;
+            stage.logged().stream().filter(change -> day(change) == today).forEach(practice::changed);
+            practice.read(day, metered(served, day));
+            if (planned(practice, served, slip) <= day) {
+                return day;
+            }
+        }
+        return days + 1;
+    }
+
+    /** One reading a day, {@link #METER_SD} off. */
+    private double metered(int served, int day) {
+        double left = Eye.flowShare(
+                stage.model().graded().flowAtOverload().orElseThrow(),
+                stage.loading(served, day),
+                keeper.flowExponent());
+        return left
+                * Math.max(
+                        0.1,
+                        1
+                                + METER_SD
+                                        * Randomness.of(keeper.seed(), "meter", day)
+                                                .nextGaussian());
     }
 
     private int planned(Practice practice, int served, double slip) {

@@ -21,6 +21,18 @@ interface Practice {
      */
     default void served(int day, Finding finding, OptionalDouble flow) {}
 
+    /** Whether it watches a flow meter, and plans anew every day. */
+    default boolean watches() {
+        return false;
+    }
+
+    /**
+     * What a flow meter read on a day between services.
+     *
+     * @param flow in an arbitrary unit that stays the same
+     */
+    default void read(int day, double flow) {}
+
     /** What it believes, if it believes anything. */
     default Optional<Calibration.Belief> belief(int servedDay) {
         return Optional.empty();

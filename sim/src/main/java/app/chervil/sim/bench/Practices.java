@@ -4,13 +4,16 @@ import app.chervil.core.interval.CalibratedEye;
 import app.chervil.core.interval.ContextEffect;
 import app.chervil.core.interval.Course;
 import app.chervil.core.interval.Finding;
+import app.chervil.core.interval.Metered;
 import app.chervil.core.interval.Serviced;
 import app.chervil.core.interval.Window;
 import app.chervil.core.tank.ContextChange;
 import app.chervil.sim.truth.HiddenStage;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -31,6 +34,9 @@ final class Practices {
     private static final double[] THUMB = {1.33, 1.33, 1, 0.67, 0.67};
     /** Least mean cost of a grid of 162 ladders on seeds 1 to 120. */
     private static final double[] LADDER = {1.8, 1.3, 1.2, 1.0, 0.7};
+
+    private static final int BASELINE_DAYS = 3;
+    private static final int LATELY_DAYS = 3;
 
     private Practices() {}
 
@@ -53,6 +59,16 @@ final class Practices {
         all.put(OURS_WITH_FLOW, stage -> new Learned(stage, true, CalibratedEye.UNTESTED));
         all.put(OURS_WITH_PICTURES, stage -> new Learned(stage, true, pictured));
         return all;
+    }
+
+    /** The interval engine, with flow as far as it was measured if that is wanted. */
+    static Practice learned(HiddenStage stage, boolean withFlow, CalibratedEye eye) {
+        return new Learned(stage, withFlow, eye);
+    }
+
+    /** The interval engine with a flow meter. */
+    static Practice metered(HiddenStage stage) {
+        return new Watching(stage);
     }
 
     /** The same days whatever is found. */
@@ -144,6 +160,64 @@ final class Practices {
                     course.belief(),
                     course.exposureOn(last.plusDays(1)),
                     servedDay + (int) ChronoUnit.DAYS.between(last, window.latest())));
+        }
+    }
+
+    /** The interval engine, told every day what a flow meter says. */
+    private static final class Watching implements Practice {
+        private final LocalDate origin;
+        private final Course course;
+        private final List<Double> readings = new ArrayList<>();
+        private double clean;
+        private LocalDate last;
+
+        Watching(HiddenStage stage) {
+            this.origin = stage.start().on();
+            this.last = origin;
+            this.course =
+                    Course.begin(stage.model().rule(), origin, stage.start().load());
+        }
+
+        @Override
+        public boolean watches() {
+            return true;
+        }
+
+        @Override
+        public double interval() {
+            return ChronoUnit.DAYS.between(last, course.window().ideal());
+        }
+
+        @Override
+        public void changed(ContextChange change) {
+            course.change(change);
+        }
+
+        @Override
+        public void read(int day, double flow) {
+            readings.add(flow);
+            if (readings.size() <= BASELINE_DAYS) {
+                clean = mean(readings);
+            } else {
+                course.meter(new Metered(origin.plusDays(day), lately() / clean));
+            }
+        }
+
+        private double lately() {
+            return mean(readings.subList(Math.max(0, readings.size() - LATELY_DAYS), readings.size()));
+        }
+
+        private static double mean(List<Double> values) {
+            return values.stream().mapToDouble(Double::doubleValue).average().orElseThrow();
+        }
+
+        @Override
+        public void served(int day, Finding finding, OptionalDouble flow) {
+            last = origin.plusDays(day);
+            OptionalDouble share =
+                    readings.size() > BASELINE_DAYS ? OptionalDouble.of(lately() / clean) : OptionalDouble.empty();
+            course.serve(new Serviced(last, Optional.of(finding), share, CalibratedEye.UNTESTED, false));
+            readings.clear();
         }
     }
 }

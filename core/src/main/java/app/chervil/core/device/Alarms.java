@@ -1,0 +1,106 @@
+package app.chervil.core.device;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.EnumSet;
+import java.util.Optional;
+import java.util.Set;
+
+/** Which alarms hold at a moment: a pure answer, so that the same readings never raise one twice. */
+public final class Alarms {
+    /** A filter that stands longer than this must be heard of. */
+    public static final Duration LONG_OFF = Duration.ofMinutes(30);
+
+    /** Wet work that somebody logged as running silences a leak this long after the last thing they ticked. */
+    public static final Duration WET_WORK = Duration.ofHours(2);
+
+    /** Kelvin off the usual temperature at which it is told. */
+    public static final double KELVIN_OFF = 2;
+
+    private static final Duration WAVES = Duration.ofMinutes(2);
+    private static final Duration HEAT_LASTS = Duration.ofMinutes(10);
+    private static final Duration FALL_LASTS = Duration.ofMinutes(5);
+    private static final Duration PRIMES = Duration.ofMinutes(1);
+    private static final double DRY_SHARE = 0.7;
+
+    private Alarms() {}
+
+    /**
+     * What surrounds a device.
+     *
+     * @param quietAfter how long it may say nothing
+     * @param heard when it last said anything, or was fitted
+     * @param touched when somebody last ticked something in a service of its tank that is still in progress
+     */
+    public record Around(Duration quietAfter, Instant heard, Optional<Instant> touched) {
+        /** Whether somebody is at work on its tank. */
+        boolean atWork(Instant now) {
+            return touched.map(at -> now.isBefore(at.plus(WET_WORK))).orElse(false);
+        }
+    }
+
+    /** Alarms that hold. */
+    public static Set<Alarm> of(DeviceKind kind, Vigil vigil, Around around, Instant now) {
+        Set<Alarm> holding = EnumSet.noneOf(Alarm.class);
+        if (!now.isBefore(around.heard().plus(around.quietAfter()))) {
+            holding.add(Alarm.SILENT);
+        }
+        boolean atWork = around.atWork(now);
+        switch (kind) {
+            case LEAK -> add(holding, Alarm.LEAK, vigil.since().isPresent() && !atWork);
+            case LEVEL -> add(holding, Alarm.LOW, lasts(vigil, WAVES, now) && !atWork);
+            case TEMPERATURE -> addHeat(holding, vigil, now);
+            case PLUG -> addPower(holding, vigil, atWork, now);
+            case FLOW -> addFlow(holding, vigil, atWork, now);
+            case LAMP, BUTTON -> {}
+        }
+        return holding;
+    }
+
+    private static void addPower(Set<Alarm> holding, Vigil vigil, boolean atWork, Instant now) {
+        if (vigil.since().isPresent()) {
+            addStanding(holding, vigil, atWork, now);
+        } else {
+            boolean primed =
+                    vigil.backOn().map(back -> !now.isBefore(back.plus(PRIMES))).orElse(false);
+            boolean dry = vigil.usual().isPresent()
+                    && vigil.last()
+                            .map(last ->
+                                    last.value() < DRY_SHARE * vigil.usual().getAsDouble())
+                            .orElse(false);
+            add(holding, Alarm.NO_WATER, primed && dry);
+        }
+    }
+
+    private static void addFlow(Set<Alarm> holding, Vigil vigil, boolean atWork, Instant now) {
+        if (vigil.stopped(DeviceKind.FLOW)) {
+            addStanding(holding, vigil, atWork, now);
+        } else {
+            add(holding, Alarm.FLOW_FELL, lasts(vigil, FALL_LASTS, now) && !atWork);
+        }
+    }
+
+    /** During a service its own clock counts; standing too long is told all the same. */
+    private static void addStanding(Set<Alarm> holding, Vigil vigil, boolean atWork, Instant now) {
+        boolean tooLong = lasts(vigil, LONG_OFF, now);
+        add(holding, Alarm.FILTER_OFF_LONG, tooLong);
+        add(holding, Alarm.FILTER_OFF, !tooLong && !atWork);
+    }
+
+    private static void addHeat(Set<Alarm> holding, Vigil vigil, Instant now) {
+        if (lasts(vigil, HEAT_LASTS, now)) {
+            boolean cold = vigil.last().orElseThrow().value() < vigil.usual().orElseThrow();
+            holding.add(cold ? Alarm.TOO_COLD : Alarm.TOO_WARM);
+        }
+    }
+
+    private static boolean lasts(Vigil vigil, Duration least, Instant now) {
+        return vigil.since().map(from -> !now.isBefore(from.plus(least))).orElse(false);
+    }
+
+    private static void add(Set<Alarm> holding, Alarm alarm, boolean holds) {
+        if (holds) {
+            holding.add(alarm);
+        }
+    }
+}

@@ -1,0 +1,70 @@
+package app.chervil.server.device;
+
+import app.chervil.core.device.Alarm;
+import app.chervil.core.device.AlarmWords;
+import app.chervil.server.device.AlertMapper.AlertRow;
+import app.chervil.server.device.AlertMapper.MailWish;
+import app.chervil.server.mail.Post;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Mails what stands, once; in somebody's quiet hours danger alone, the rest when they are over if it still stands. */
+@Service
+public class AlertMailOperations {
+    private final AlertMapper mapper;
+    private final DeviceMapper devices;
+    private final Post post;
+    private final Clock clock;
+
+    AlertMailOperations(AlertMapper mapper, DeviceMapper devices, Post post, Clock clock) {
+        this.mapper = mapper;
+        this.devices = devices;
+        this.post = post;
+        this.clock = clock;
+    }
+
+    @Transactional
+    public void send(long site) {
+        if (!post.open()) {
+            return;
+        }
+        Instant now = clock.instant();
+        List<AlertRow> unsent = mapper.list(site, now).stream()
+                .filter(alert -> alert.endedAt() == null && alert.sentAt() == null)
+                .filter(alert -> Alarm.valueOf(alert.alarm()).mailed())
+                .filter(alert -> alert.quietUntil() == null || !now.isBefore(alert.quietUntil()))
+                .toList();
+        if (unsent.isEmpty()) {
+            return;
+        }
+        List<MailWish> wishes = mapper.listMails(site);
+        Map<Long, DeviceRow> known =
+                devices.list(site, null).stream().collect(Collectors.toMap(DeviceRow::id, Function.identity()));
+        int hour = now.atZone(clock.getZone()).getHour();
+        for (AlertRow alert : unsent) {
+            DeviceRow device = known.get(alert.deviceId());
+            boolean danger = Alarm.valueOf(alert.alarm()).danger();
+            boolean waits = wishes.stream().anyMatch(wish -> !danger && quiet(wish, hour));
+            if (device != null && !waits && mapper.updateSent(site, alert.id(), now) == 1) {
+                String what = AlertOperations.words(alert, device, now);
+                wishes.forEach(wish -> post.send(
+                        wish.address(),
+                        device.tankName() + ": " + what,
+                        what + "\n\n" + AlarmWords.then(Alarm.valueOf(alert.alarm())) + "\n"));
+            }
+        }
+    }
+
+    /** Whether an hour lies between two, around midnight too; of two that are the same none does. */
+    static boolean quiet(MailWish wish, int hour) {
+        return wish.quietFrom() <= wish.quietTo()
+                ? hour >= wish.quietFrom() && hour < wish.quietTo()
+                : hour >= wish.quietFrom() || hour < wish.quietTo();
+    }
+}

@@ -1,0 +1,224 @@
+package app.chervil.server.device;
+
+import app.chervil.server.device.DeviceMapper.Place;
+import app.chervil.server.device.SignalOperations.Told;
+import com.hivemq.client.mqtt.MqttClient;
+import com.hivemq.client.mqtt.MqttGlobalPublishFilter;
+import com.hivemq.client.mqtt.datatypes.MqttQos;
+import com.hivemq.client.mqtt.mqtt5.Mqtt5AsyncClient;
+import com.hivemq.client.mqtt.mqtt5.Mqtt5ClientBuilder;
+import com.hivemq.client.mqtt.mqtt5.message.auth.Mqtt5SimpleAuth;
+import com.hivemq.client.mqtt.mqtt5.message.publish.Mqtt5Publish;
+import com.hivemq.client.mqtt.mqtt5.message.publish.Mqtt5PublishResult;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Hears devices through an MQTT broker and gives plugs their orders. A message is acknowledged after what it tells is stored,
+ * so that the broker tells it again to whoever comes after a server that died; what cannot be understood is acknowledged too.
+ */
+@Component
+class Broker implements PlugOrders, DisposableBean {
+    private static final Logger LOG = LoggerFactory.getLogger(Broker.class);
+    private static final Duration SESSION_KEPT = Duration.ofDays(2);
+    private static final Duration ORDER_HOLDS = Duration.ofSeconds(10);
+    private static final Duration WAITS_FOR_ORDER = Duration.ofSeconds(2);
+    private static final Duration TRIES_AGAIN = Duration.ofSeconds(1);
+    private static final int MOST_READINGS = 1000;
+    private static final int MOST_BYTES = 1_000_000;
+    private static final int AT_ONCE = 100;
+
+    private final SignalOperations signals;
+    private final DeviceBuckets buckets;
+    private final JsonMapper json;
+    private final Optional<Mqtt5AsyncClient> client;
+    private final ExecutorService listener = Executors.newSingleThreadExecutor();
+    private CompletableFuture<?> listening = CompletableFuture.completedFuture(null);
+    private volatile boolean ended;
+
+    Broker(
+            SignalOperations signals,
+            DeviceBuckets buckets,
+            JsonMapper json,
+            @Value("${chervil.mqtt.host}") String host,
+            @Value("${chervil.mqtt.port}") int port,
+            @Value("${chervil.mqtt.client}") String name,
+            @Value("${chervil.mqtt.user}") String user,
+            @Value("${chervil.mqtt.password}") String password) {
+        this.signals = signals;
+        this.buckets = buckets;
+        this.json = json;
+        this.client = host.isBlank() ? Optional.empty() : Optional.of(client(host, port, name, user, password));
+    }
+
+    private static Mqtt5AsyncClient client(String host, int port, String name, String user, String password) {
+        Mqtt5ClientBuilder builder = MqttClient.builder()
+                .useMqttVersion5()
+                .identifier(name)
+                .serverHost(host)
+                .serverPort(port)
+                .automaticReconnect()
+                .initialDelay(500, TimeUnit.MILLISECONDS)
+                .maxDelay(5, TimeUnit.SECONDS)
+                .applyAutomaticReconnect();
+        return (user.isBlank()
+                        ? builder
+                        : builder.simpleAuth(Mqtt5SimpleAuth.builder()
+                                .username(user)
+                                .password(password.getBytes(StandardCharsets.UTF_8))
+                                .build()))
+                .buildAsync();
+    }
+
+    /**
+     * What a device says.
+     *
+     * @param token of the device
+     * @param sentAt as in {@link SignalOperations#take}
+     */
+    record Message(
+            @Nullable String token,
+            @Nullable Instant sentAt,
+            @Nullable List<@Nullable Told> readings) {}
+
+    /** Begins to listen once the server can answer. */
+    @EventListener(ApplicationReadyEvent.class)
+    void begin() {
+        client.ifPresent(broker -> {
+            broker.publishes(MqttGlobalPublishFilter.ALL, this::heard, listener, true);
+            this.listening = broker.connectWith()
+                    .cleanStart(false)
+                    .sessionExpiryInterval(SESSION_KEPT.toSeconds())
+                    .restrictions()
+                    .receiveMaximum(AT_ONCE)
+                    .maximumPacketSize(MOST_BYTES)
+                    .applyRestrictions()
+                    .send()
+                    .thenCompose(connected -> broker.subscribeWith()
+                            .topicFilter(Topics.ALL_READINGS)
+                            .qos(MqttQos.AT_LEAST_ONCE)
+                            .send())
+                    .whenComplete((done, failure) -> {
+                        if (failure != null) {
+                            LOG.warn("Cannot hear devices through the broker: {}", failure.getMessage());
+                        }
+                    });
+        });
+    }
+
+    private void heard(Mqtt5Publish message) {
+        while (!ended) {
+            try {
+                take(message);
+                message.acknowledge();
+                return;
+            } catch (RuntimeException away) {
+                LOG.warn("A device's message waits: {}", away.getMessage());
+                if (!slept()) {
+                    return;
+                }
+            }
+        }
+    }
+
+    private static boolean slept() {
+        try {
+            Thread.sleep(TRIES_AGAIN.toMillis());
+            return true;
+        } catch (InterruptedException ending) {
+            Thread.currentThread().interrupt();
+            return false;
+        }
+    }
+
+    private void take(Mqtt5Publish message) {
+        Optional<Message> read = read(message.getPayloadAsBytes());
+        long topic = Topics.device(message.getTopic().toString()).orElse(-1);
+        Optional<Place> place = read.flatMap(
+                        one -> Optional.ofNullable(one.token()).flatMap(signals::device))
+                .filter(device -> device.id() == topic);
+        if (read.isEmpty() || place.isEmpty()) {
+            LOG.info("A message on {} is none of a device that is known", message.getTopic());
+            return;
+        }
+        List<Told> told = Optional.ofNullable(read.get().readings()).orElse(List.of()).stream()
+                .map(one -> one == null ? new Told(null, null) : one)
+                .limit(MOST_READINGS)
+                .toList();
+        if (buckets.take(place.get(), told.size()).isPresent()) {
+            LOG.info("Device {} floods; a message was left out", place.get().id());
+            return;
+        }
+        signals.take(place.get(), told, read.get().sentAt());
+    }
+
+    private Optional<Message> read(byte[] payload) {
+        try {
+            return Optional.ofNullable(json.readValue(payload, Message.class));
+        } catch (JacksonException unreadable) {
+            return Optional.empty();
+        }
+    }
+
+    @Override
+    public boolean give(long device, boolean on) {
+        if (client.isEmpty() || !client.get().getState().isConnected()) {
+            return false;
+        }
+        CompletableFuture<Mqtt5PublishResult> order = client.get()
+                .publishWith()
+                .topic(Topics.orders(device))
+                .qos(MqttQos.AT_LEAST_ONCE)
+                .retain(false)
+                .messageExpiryInterval(ORDER_HOLDS.toSeconds())
+                .payload(json.writeValueAsBytes(new Order(on)))
+                .send();
+        return delivered(order);
+    }
+
+    /** Whether the broker has it; one that is still on its way then is taken for lost. */
+    private static boolean delivered(CompletableFuture<Mqtt5PublishResult> order) {
+        try {
+            return order.get(WAITS_FOR_ORDER.toMillis(), TimeUnit.MILLISECONDS)
+                    .getError()
+                    .isEmpty();
+        } catch (InterruptedException ending) {
+            Thread.currentThread().interrupt();
+            return false;
+        } catch (ExecutionException | TimeoutException lost) {
+            LOG.info("An order for a plug was not taken: {}", lost.getMessage());
+            return false;
+        }
+    }
+
+    /** What a plug is told. */
+    record Order(boolean on) {}
+
+    @Override
+    public void destroy() {
+        ended = true;
+        listening.cancel(true);
+        client.filter(broker -> broker.getState().isConnected())
+                .ifPresent(broker -> broker.toBlocking().disconnect());
+        listener.shutdownNow();
+    }
+}

@@ -1,0 +1,43 @@
+package app.chervil.server.device;
+
+import app.chervil.core.device.DeviceKind;
+import app.chervil.core.filter.StageKind;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** Table device, with what its tank, filter and stage are called. */
+record DeviceRow(
+        long siteId,
+        long id,
+        long tankId,
+        @Nullable Long filterId,
+        @Nullable Long stageId,
+        DeviceKind kind,
+        String name,
+        LocalDate fittedOn,
+        @Nullable LocalDate testedOn,
+        @Nullable Integer quietMinutes,
+        long fittedBy,
+        String tankName,
+        @Nullable String filterName,
+        @Nullable StageKind stageKind,
+        @Nullable String stageLabel) {
+    /** How long it may say nothing. */
+    Duration quietAfter() {
+        return quietMinutes == null ? kind.quietAfter() : Duration.ofMinutes(quietMinutes);
+    }
+
+    /** What its stage is called; empty without one. */
+    Optional<String> stageName() {
+        return stageLabel == null || stageLabel.isBlank()
+                ? Optional.ofNullable(stageKind).map(StageKind::words)
+                : Optional.of(stageLabel);
+    }
+
+    /** What it is fitted to, in words. */
+    String at() {
+        return filterName == null ? tankName : filterName;
+    }
+}

@@ -1,0 +1,77 @@
+package app.chervil.server.device;
+
+import app.chervil.core.device.Alarm;
+import app.chervil.core.device.Alarms;
+import app.chervil.core.device.Alarms.Around;
+import app.chervil.core.device.Signal;
+import app.chervil.core.device.Vigil;
+import app.chervil.server.account.SignedIn;
+import app.chervil.server.device.SignalMapper.StateRow;
+import app.chervil.server.procedure.GuidedOperations;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Brings the alerts that stand into line with the alarms that hold: after every reading, and every few seconds for what time
+ * alone brings about.
+ */
+@Service
+public class VigilOperations {
+    private final DeviceMapper devices;
+    private final SignalMapper signals;
+    private final AlertMapper alerts;
+    private final GuidedOperations guided;
+    private final Clock clock;
+
+    VigilOperations(
+            DeviceMapper devices, SignalMapper signals, AlertMapper alerts, GuidedOperations guided, Clock clock) {
+        this.devices = devices;
+        this.signals = signals;
+        this.alerts = alerts;
+        this.guided = guided;
+        this.clock = clock;
+    }
+
+    /** Looks at every device of a site. */
+    @Transactional
+    public void look(long site) {
+        Map<Long, StateRow> states =
+                signals.listStates(site).stream().collect(Collectors.toMap(StateRow::deviceId, Function.identity()));
+        Map<Long, Instant> touched = guided.atWork(SignedIn.nobody(site));
+        devices.list(site, null).forEach(device -> Optional.ofNullable(states.get(device.id()))
+                .ifPresent(state -> judge(device, state, touched)));
+    }
+
+    /** Looks at one device after it was told something. */
+    void look(DeviceRow device, StateRow state) {
+        judge(device, state, guided.atWork(SignedIn.nobody(device.siteId())));
+    }
+
+    private void judge(DeviceRow device, StateRow state, Map<Long, Instant> touched) {
+        Instant now = clock.instant();
+        Vigil vigil = Standing.of(state);
+        Around around =
+                new Around(device.quietAfter(), state.heardAt(), Optional.ofNullable(touched.get(device.tankId())));
+        Set<Alarm> holding = Alarms.of(device.kind(), vigil, around, now);
+        alerts.updateOthersEnded(device.siteId(), device.id(), holding, now);
+        for (Alarm alarm : holding) {
+            alerts.insert(
+                    device.siteId(),
+                    device,
+                    alarm,
+                    alarm == Alarm.SILENT
+                            ? state.heardAt()
+                            : vigil.since().or(vigil::backOn).orElse(now),
+                    vigil.last().map(Signal::value).orElse(null),
+                    Standing.usual(vigil),
+                    now);
+        }
+    }
+}
