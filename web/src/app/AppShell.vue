@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { defineAsyncComponent, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { AlertWatch } from '@/features/device'
 import { RestartGuard } from '@/features/procedure'
 import { useKeys } from '@/shared/keys'
 import { usePreferences } from '@/shared/preferences'
@@ -47,6 +48,7 @@ const logHere = () =>
     <RailNav @keys="helping = true" @search="searching = true" />
     <div id="content" tabindex="-1">
       <SiteNotice />
+      <AlertWatch />
       <RestartGuard v-if="route.name !== 'service'" />
       <RouterView :key="route.path" />
     </div>

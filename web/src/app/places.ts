@@ -25,6 +25,7 @@ export const AT_HAND = ['rounds', 'tanks', 'water']
 export const OF_SITE = [
   { name: 'you', label: 'You and your sites' },
   { name: 'people', label: 'People' },
+  { name: 'devices', label: 'Devices' },
   { name: 'phones', label: 'Phones in the house' },
   { name: 'units', label: 'Units' },
   { name: 'eye', label: 'How you see dirt' },

@@ -83,6 +83,7 @@ export function makeRouter(client: QueryClient) {
         component: () => import('@/features/account/DoorView.vue'),
         meta: { open: true },
       },
+      { path: '/devices', name: 'devices', component: () => import('@/features/device/DevicesView.vue') },
       { path: '/tanks', name: 'tanks', component: () => import('@/features/tank/TanksView.vue') },
       {
         path: '/tanks/new',

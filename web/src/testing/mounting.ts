@@ -36,6 +36,7 @@ const NAMES = [
   'start-case',
   'new-trial',
   'archive',
+  'devices',
 ]
 const TANK_NAMES = [
   'tank',

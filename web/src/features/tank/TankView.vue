@@ -6,6 +6,7 @@ import { TakingOn, TankPauses, useForecasts, WhenList, type Forecast } from '@/f
 import { HistoryList } from '@/features/visit'
 import { TankHolds, TankWater } from '@/features/water'
 import { FilterFacts, MediaFact } from '@/features/sums'
+import { TankDevices } from '@/features/device'
 import { TankTrouble } from '@/features/trouble'
 import SumLinks from '@/shared/components/SumLinks.vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -88,6 +89,7 @@ const mayGo = useMayGo()
       <TankFacts v-if="tank.data.value" :tank="tank.data.value.tank" />
       <TankHolds :tank="props.tank" />
       <TankTrouble :tank="props.tank" open />
+      <TankDevices :tank="props.tank" />
       <AsyncState
         :pending="filters.isPending.value || forecasts.isPending.value"
         :error="filters.error.value ?? forecasts.error.value"

@@ -81,6 +81,8 @@ create table device_day (
     greatest double precision not null,
     total double precision not null,
     readings integer not null,
+    moving_total double precision not null,
+    moving integer not null,
     constraint device_day_pk primary key (site_id, device_id, day),
     constraint device_day_device_fk foreign key (site_id, device_id) references device (site_id, id)
 );

@@ -149,7 +149,12 @@ final class FirstStart {
     }
 
     private static Connection connection() throws SQLException {
+        return connection("postgres");
+    }
+
+    /** Into a database, past the server. */
+    static Connection connection(String database) throws SQLException {
         return DriverManager.getConnection(
-                url("postgres"), System.getenv("CHERVIL_DB_USER"), System.getenv("CHERVIL_DB_PASSWORD"));
+                url(database), System.getenv("CHERVIL_DB_USER"), System.getenv("CHERVIL_DB_PASSWORD"));
     }
 }

@@ -25,7 +25,7 @@ public final class AlarmWords {
             case LEAK -> "Water at " + told.device() + ", " + told.at() + ".";
             case FILTER_OFF -> told.at() + " is off.";
             case FILTER_OFF_LONG -> told.at() + " has been off for " + span(told.standing()) + ".";
-            case NO_WATER -> told.at() + " takes too little power since it came back: it may be pumping air.";
+            case NO_WATER -> told.at() + " runs and moves little or no water.";
             case FLOW_FELL ->
                 "The flow of " + told.at() + " fell to " + amount(told.read(), "L/h") + " from "
                         + amount(told.usual(), "L/h") + ", too suddenly for dirt.";
@@ -41,10 +41,11 @@ public final class AlarmWords {
         return switch (alarm) {
             case LEAK ->
                 "If water has reached a plug or a socket, touch neither: switch the power off at its breaker first. Then find where it comes from.";
-            case FILTER_OFF -> "Is that meant? Its bacteria bear half an hour.";
+            case FILTER_OFF -> "Is that meant? Its bacteria are fine for half an hour.";
             case FILTER_OFF_LONG ->
                 "Start it again soon and keep air in the tank. After more than 4 hours, empty its stale water before it runs into the tank.";
-            case NO_WATER -> "Unplug it and fill it with water before it runs again.";
+            case NO_WATER ->
+                "Unplug it. Look for air, a closed valve or a stuck impeller, and fill it with water before it runs again.";
             case FLOW_FELL -> "Look for a kink, a half-closed valve, air or something in the impeller.";
             case TOO_COLD -> "Is the heater on and covered?";
             case TOO_WARM -> "Is the heater stuck on? Unplug it, and move the surface.";

@@ -31,11 +31,42 @@ public final class Alarms {
      * @param quietAfter how long it may say nothing
      * @param heard when it last said anything, or was fitted
      * @param touched when somebody last ticked something in a service of its tank that is still in progress
+     * @param power what the plug of its filter says
      */
-    public record Around(Duration quietAfter, Instant heard, Optional<Instant> touched) {
+    public record Around(Duration quietAfter, Instant heard, Optional<Instant> touched, Power power) {
+        public Around(Duration quietAfter, Instant heard, Optional<Instant> touched) {
+            this(quietAfter, heard, touched, Power.UNKNOWN);
+        }
+
         /** Whether somebody is at work on its tank. */
         boolean atWork(Instant now) {
             return touched.map(at -> now.isBefore(at.plus(WET_WORK))).orElse(false);
+        }
+    }
+
+    /**
+     * What the plug of a filter says.
+     *
+     * @param known whether there is one
+     * @param since since when it gives power; empty while it gives none
+     */
+    public record Power(boolean known, Optional<Instant> since) {
+        public static final Power UNKNOWN = new Power(false, Optional.empty());
+
+        /** By what is remembered of the plug. */
+        public static Power of(Vigil plug) {
+            return plug.last().isEmpty()
+                    ? UNKNOWN
+                    : new Power(
+                            true,
+                            plug.since().isPresent()
+                                    ? Optional.empty()
+                                    : Optional.of(plug.backOn().orElse(Instant.EPOCH)));
+        }
+
+        /** Whether it has been on for long enough by a moment that water must move. */
+        private boolean primed(Instant at) {
+            return since.map(on -> !at.isBefore(on.plus(PRIMES))).orElse(false);
         }
     }
 
@@ -51,7 +82,7 @@ public final class Alarms {
             case LEVEL -> add(holding, Alarm.LOW, lasts(vigil, WAVES, now) && !atWork);
             case TEMPERATURE -> addHeat(holding, vigil, now);
             case PLUG -> addPower(holding, vigil, atWork, now);
-            case FLOW -> addFlow(holding, vigil, atWork, now);
+            case FLOW -> addFlow(holding, vigil, around, now);
             case LAMP, BUTTON -> {}
         }
         return holding;
@@ -72,9 +103,17 @@ public final class Alarms {
         }
     }
 
-    private static void addFlow(Set<Alarm> holding, Vigil vigil, boolean atWork, Instant now) {
+    /** Where a plug tells that a filter is off, its meter need not; with power and without flow the pump is in trouble. */
+    private static void addFlow(Set<Alarm> holding, Vigil vigil, Around around, Instant now) {
+        boolean atWork = around.atWork(now);
         if (vigil.stopped(DeviceKind.FLOW)) {
-            addStanding(holding, vigil, atWork, now);
+            if (around.power().known()) {
+                boolean primed =
+                        around.power().primed(vigil.last().orElseThrow().at());
+                add(holding, Alarm.NO_WATER, primed && lasts(vigil, PRIMES, now) && !atWork);
+            } else {
+                addStanding(holding, vigil, atWork, now);
+            }
         } else {
             add(holding, Alarm.FLOW_FELL, lasts(vigil, FALL_LASTS, now) && !atWork);
         }

@@ -60,8 +60,12 @@ public record Vigil(Optional<Signal> last, Optional<Instant> since, OptionalDoub
     boolean stopped(DeviceKind kind) {
         return since.isPresent()
                 && (kind == DeviceKind.PLUG
-                        || (kind == DeviceKind.FLOW
-                                && last.map(Signal::value).orElse(0.0) < NO_FLOW_SHARE * usual.orElse(0)));
+                        || (kind == DeviceKind.FLOW && last.map(Signal::value).orElse(0.0) < standsBelow()));
+    }
+
+    /** Below this a flow is none: the water stands. */
+    public double standsBelow() {
+        return Math.max(1, NO_FLOW_SHARE * usual.orElse(0));
     }
 
     private OptionalDouble followed(DeviceKind kind, Signal signal, Optional<Instant> back) {

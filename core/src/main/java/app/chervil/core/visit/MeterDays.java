@@ -57,7 +57,15 @@ public final class MeterDays {
     private Optional<FlowRate> before(LocalDate day, Optional<LocalDate> previous) {
         NavigableMap<LocalDate, FlowRate> run = previous.map(since -> byDay.subMap(since, false, day, false))
                 .orElseGet(() -> byDay.headMap(day, false));
-        return mean(steady(run).descendingMap().headMap(day.minusDays(TOGETHER), true).values().stream()
+        return lastOf(steady(run), day.minusDays(1));
+    }
+
+    /** The mean of the days that are taken together up to one. */
+    private static Optional<FlowRate> lastOf(NavigableMap<LocalDate, FlowRate> run, LocalDate end) {
+        LocalDate first = end.minusDays(TOGETHER - 1);
+        return mean(run.entrySet().stream()
+                .filter(day -> !day.getKey().isBefore(first) && !day.getKey().isAfter(end))
+                .map(Map.Entry::getValue)
                 .toList());
     }
 
@@ -66,9 +74,7 @@ public final class MeterDays {
         LocalDate last = next.filter(other -> !other.isAfter(end))
                 .map(other -> other.minusDays(1))
                 .orElse(end);
-        return last.isAfter(day)
-                ? mean(List.copyOf(byDay.subMap(day, false, last, true).values()))
-                : Optional.empty();
+        return last.isAfter(day) ? lastOf(byDay.tailMap(day, false), last) : Optional.empty();
     }
 
     /**
@@ -81,8 +87,7 @@ public final class MeterDays {
             return Optional.empty();
         }
         LocalDate newest = run.lastKey();
-        return mean(List.copyOf(run.tailMap(newest.minusDays(TOGETHER), false).values()))
-                .map(flow -> Map.entry(newest, flow));
+        return lastOf(run, newest).map(flow -> Map.entry(newest, flow));
     }
 
     private static LocalDate laterOf(LocalDate one, LocalDate other) {

@@ -3,6 +3,7 @@ package app.chervil.core.device;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.chervil.core.device.Alarms.Around;
+import app.chervil.core.device.Alarms.Power;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -143,6 +144,33 @@ class VigilTest {
 
             assertThat(alarms(DeviceKind.FLOW, stopped, 60)).containsExactly(Alarm.FILTER_OFF);
             assertThat(alarms(DeviceKind.FLOW, stopped, 95)).containsExactly(Alarm.FILTER_OFF_LONG);
+        }
+
+        @Test
+        void leaves_it_to_the_plug_that_the_filter_is_off_and_tells_of_a_pump_that_moves_nothing() {
+            Vigil stopped = reading(DeviceKind.FLOW, clean, 60, 3, 0);
+            Vigil on = reading(DeviceKind.PLUG, Vigil.NEW, 0, 60, 20);
+            Vigil off = reading(DeviceKind.PLUG, on, 60, 1, 0);
+
+            assertThat(powered(stopped, 95, off)).isEmpty();
+            assertThat(powered(stopped, 62, on)).containsExactly(Alarm.NO_WATER);
+        }
+
+        @Test
+        void gives_a_pump_that_comes_back_a_minute_before_it_says_that_nothing_moves() {
+            Vigil stopped = reading(DeviceKind.FLOW, clean, 60, 10, 0);
+            Vigil off = reading(DeviceKind.PLUG, reading(DeviceKind.PLUG, Vigil.NEW, 0, 60, 20), 60, 1, 0);
+            Vigil back = reading(DeviceKind.PLUG, off, 69, 1, 20);
+
+            assertThat(powered(stopped, 69, back)).isEmpty();
+            assertThat(powered(stopped, 75, back)).isEmpty();
+            assertThat(powered(reading(DeviceKind.FLOW, stopped, 70, 1, 0), 70, back))
+                    .containsExactly(Alarm.NO_WATER);
+        }
+
+        private Set<Alarm> powered(Vigil vigil, long minute, Vigil plug) {
+            Around around = new Around(Duration.ofHours(1), at(minute), Optional.empty(), Power.of(plug));
+            return Alarms.of(DeviceKind.FLOW, vigil, around, at(minute));
         }
 
         @Test

@@ -93,6 +93,19 @@ class MeterDaysTest {
     }
 
     @Test
+    void Any_day_and_any_gap_of_a_meter_can_be_asked_about() {
+        for (int begun = -5; begun <= 12; begun++) {
+            for (int days = 0; days <= 12; days++) {
+                MeterDays meter = read(SERVED.plusDays(begun), days, day -> day == 4 ? 100 : 900 - day);
+                for (int today = 0; today <= 12; today++) {
+                    FilterBook book = book(meter, both(SERVED.minusDays(2)), both(SERVED), both(SERVED.plusDays(5)));
+                    assertThat(book.forecasts(SERVED.plusDays(today))).hasSize(4);
+                }
+            }
+        }
+    }
+
+    @Test
     void A_sudden_fall_is_no_dirt() {
         LocalDate today = SERVED.plusDays(8);
         MeterDays steady = read(SERVED, 9, day -> 900);

@@ -1,9 +1,11 @@
 package app.chervil.server.demo;
 
+import app.chervil.core.calc.FlowRate;
 import app.chervil.core.device.DeviceKind;
 import app.chervil.core.filter.CareAction;
+import app.chervil.core.filter.Learning.Graded;
+import app.chervil.core.interval.Loading;
 import app.chervil.core.site.CareBook;
-import app.chervil.core.site.TankBook;
 import app.chervil.core.site.TaskForecast;
 import app.chervil.server.account.DemoDoor;
 import app.chervil.server.account.SignedIn;
@@ -28,6 +30,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -51,9 +54,12 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 @ConditionalOnProperty("chervil.demo")
 class DemoDevices implements DisposableBean {
-    private static final String TANK = "Mangrove edge";
-    private static final String FILTER = "Creek";
-    private static final double CLEAN_FLOW = 720;
+    private static final String TANK = "Brook bench";
+    private static final String FILTER = "Weir";
+    /** The warm one, with a heater. */
+    private static final String WARM_TANK = "Mangrove edge";
+
+    private static final double USUAL_CLEAN_FLOW = 640;
     private static final double LEAST_LOADING = 0.1;
     private static final Duration SPEAKS_EVERY = Duration.ofSeconds(2);
     private static final Duration BACKLOG = Duration.ofHours(46);
@@ -66,6 +72,12 @@ class DemoDevices implements DisposableBean {
             DeviceKind.PLUG, Sense.WATTS,
             DeviceKind.LEAK, Sense.WET,
             DeviceKind.TEMPERATURE, Sense.TEMPERATURE);
+
+    private static final Map<DeviceKind, String> NAMES = Map.of(
+            DeviceKind.FLOW, "Flow at Weir",
+            DeviceKind.PLUG, "Plug of Weir",
+            DeviceKind.LEAK, "Under the stand",
+            DeviceKind.TEMPERATURE, "Probe by the overflow");
 
     private final DemoDoor door;
     private final DeviceOperations devices;
@@ -115,22 +127,18 @@ class DemoDevices implements DisposableBean {
             return;
         }
         SignedIn keeper = door.enter("marit");
-        TankBook book = books.site(keeper).tanks().stream()
-                .filter(one -> one.tank().name().equals(TANK))
-                .findFirst()
-                .orElseThrow();
-        CareBook filter = book.filters().stream()
+        CareBook filter = books.site(keeper).tanks().stream()
+                .flatMap(one -> one.filters().stream())
                 .filter(one -> one.filter().name().equals(FILTER))
                 .findFirst()
                 .orElseThrow();
-        this.tank = standIn(filter);
-        boolean fresh = devices.list(keeper).isEmpty();
+        Throttling throttling = throttling(filter);
+        this.tank = throttling.standIn(clock.instant(), tanks.today());
+        boolean fresh = own(keeper).isEmpty();
         if (fresh) {
-            fit(keeper, filter);
+            fit(keeper, filter.filter().id(), throttling);
         }
-        devices.list(keeper).stream()
-                .filter(device -> SENSES.containsKey(device.kind()))
-                .forEach(device -> speakers.put(device.kind(), speaker(keeper, device)));
+        own(keeper).forEach(device -> speakers.put(device.kind(), speaker(keeper, device)));
         connect();
         if (fresh) {
             tellBacklog();
@@ -139,21 +147,63 @@ class DemoDevices implements DisposableBean {
         speaking = time.scheduleWithFixedDelay(this::speak, SPEAKS_EVERY);
     }
 
-    /** A tank whose foam is as full as its care book thinks, with a flow that says so. */
-    private StandInTank standIn(CareBook filter) {
-        TaskForecast opening = opening(filter);
-        double days = ChronoUnit.DAYS.between(opening.forecast().since(), tanks.today());
-        double loading = Math.max(
-                LEAST_LOADING,
-                opening.forecast().loading().map(one -> one.likely()).orElse(LEAST_LOADING));
-        return new StandInTank(CLEAN_FLOW, Math.max(1, days) / loading, Math.max(1, days), clock.instant(), SEED);
+    /** Those that are played here; whoever tries the demo may fit others. */
+    private List<DeviceView> own(SignedIn keeper) {
+        return devices.list(keeper).stream()
+                .filter(device -> device.name().equals(NAMES.get(device.kind())))
+                .toList();
     }
 
-    private static TaskForecast opening(CareBook filter) {
-        return filter.forecasts().stream()
-                .filter(one -> one.task().action() == CareAction.OPEN)
-                .findFirst()
-                .orElseThrow();
+    /** What throttles a filter: its flow when clean, and each stage with the day it was clean and how full it is now. */
+    private record Throttling(double clean, List<Throttle> stages) {
+        private record Throttle(LocalDate since, double shareAtOverload, double loading) {
+            /** Share of the clean flow that it costs on a day, if it fills evenly. */
+            double lost(LocalDate day, LocalDate today) {
+                double days = Math.max(1, ChronoUnit.DAYS.between(since, today));
+                double then = loading * Math.max(0, ChronoUnit.DAYS.between(since, day)) / days;
+                return (1 / shareAtOverload - 1) * then * then;
+            }
+        }
+
+        double flow(LocalDate day, LocalDate today) {
+            return clean
+                    / (1
+                            + stages.stream()
+                                    .mapToDouble(one -> one.lost(day, today))
+                                    .sum());
+        }
+
+        LocalDate since() {
+            return stages.stream()
+                    .map(Throttle::since)
+                    .max(Comparator.naturalOrder())
+                    .orElseThrow();
+        }
+
+        StandInTank standIn(Instant now, LocalDate today) {
+            double days = Math.max(1, ChronoUnit.DAYS.between(since(), today));
+            return StandInTank.reading(clean, flow(today, today), days, now, SEED);
+        }
+    }
+
+    private static Throttling throttling(CareBook filter) {
+        List<Throttling.Throttle> stages = filter.forecasts().stream()
+                .filter(one ->
+                        one.task().action() == CareAction.OPEN || one.task().action() == CareAction.RINSE)
+                .filter(one -> !one.task().withOpening())
+                .flatMap(one -> throttle(one).stream())
+                .toList();
+        return new Throttling(filter.cleanFlow().map(FlowRate::litresPerHour).orElse(USUAL_CLEAN_FLOW), stages);
+    }
+
+    private static Optional<Throttling.Throttle> throttle(TaskForecast task) {
+        return task.task().rule().learning() instanceof Graded graded
+                        && graded.flowAtOverload().isPresent()
+                ? Optional.of(new Throttling.Throttle(
+                        task.forecast().since(),
+                        graded.flowAtOverload().getAsDouble(),
+                        task.forecast().loading().map(Loading::likely).orElse(LEAST_LOADING)))
+                : Optional.empty();
     }
 
     private Speaker speaker(SignedIn keeper, DeviceView device) {
@@ -161,34 +211,45 @@ class DemoDevices implements DisposableBean {
         return new Speaker(token.topic(), token.token());
     }
 
-    private void fit(SignedIn keeper, CareBook filter) {
-        LocalDate since = opening(filter).forecast().since();
-        long id = filter.filter().id();
-        fit(keeper, DeviceKind.FLOW, "Flow at Creek", id, since, null);
-        fit(keeper, DeviceKind.PLUG, "Plug of Creek", id, since, null);
-        fit(keeper, DeviceKind.LEAK, "Under the stand", null, since, null);
-        fit(keeper, DeviceKind.TEMPERATURE, "Probe by the overflow", null, since, 1);
+    private void fit(SignedIn keeper, long filter, Throttling throttling) {
+        LocalDate since = throttling.since();
+        LocalDate today = tanks.today();
+        devices.fit(
+                keeper,
+                new DeviceInput(DeviceKind.FLOW, name(DeviceKind.FLOW), tank(keeper, TANK), filter, null, since, null));
+        devices.fit(
+                keeper,
+                new DeviceInput(DeviceKind.PLUG, name(DeviceKind.PLUG), tank(keeper, TANK), filter, null, since, null));
+        devices.fit(
+                keeper,
+                new DeviceInput(DeviceKind.LEAK, name(DeviceKind.LEAK), tank(keeper, TANK), null, null, since, null));
+        devices.fit(
+                keeper,
+                new DeviceInput(
+                        DeviceKind.TEMPERATURE,
+                        name(DeviceKind.TEMPERATURE),
+                        tank(keeper, WARM_TANK),
+                        null,
+                        null,
+                        since,
+                        1));
         Map<LocalDate, Double> days = new TreeMap<>();
-        for (LocalDate day = since.plusDays(1); day.isBefore(tanks.today().minusDays(1)); day = day.plusDays(1)) {
-            long ago = ChronoUnit.DAYS.between(day, tanks.today());
-            days.put(day, standing().flow(clock.instant().minus(Duration.ofDays(ago))));
+        for (LocalDate day = since.plusDays(1); day.isBefore(today.minusDays(1)); day = day.plusDays(1)) {
+            days.put(day, throttling.flow(day, today));
         }
-        signals.bringIn(keeper, id, days);
+        signals.bringIn(keeper, filter, days);
     }
 
-    private void fit(
-            SignedIn keeper,
-            DeviceKind kind,
-            String name,
-            @Nullable Long filter,
-            LocalDate since,
-            @Nullable Integer quietMinutes) {
-        long at = tanks.list(keeper).stream()
-                .filter(one -> one.name().equals(TANK))
+    private static String name(DeviceKind kind) {
+        return NAMES.getOrDefault(kind, "");
+    }
+
+    private long tank(SignedIn keeper, String name) {
+        return tanks.list(keeper).stream()
+                .filter(one -> one.name().equals(name))
                 .findFirst()
                 .orElseThrow()
                 .id();
-        devices.fit(keeper, new DeviceInput(kind, name, at, filter, null, since, quietMinutes));
     }
 
     private StandInTank standing() {

@@ -5,6 +5,7 @@ import app.chervil.server.device.SignalOperations.Told;
 import com.hivemq.client.mqtt.MqttClient;
 import com.hivemq.client.mqtt.MqttGlobalPublishFilter;
 import com.hivemq.client.mqtt.datatypes.MqttQos;
+import com.hivemq.client.mqtt.exceptions.MqttClientStateException;
 import com.hivemq.client.mqtt.mqtt5.Mqtt5AsyncClient;
 import com.hivemq.client.mqtt.mqtt5.Mqtt5ClientBuilder;
 import com.hivemq.client.mqtt.mqtt5.message.auth.Mqtt5SimpleAuth;
@@ -21,6 +22,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.concurrent.locks.LockSupport;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -44,16 +46,13 @@ class Broker implements PlugOrders, DisposableBean {
     private static final Duration WAITS_FOR_ORDER = Duration.ofSeconds(2);
     private static final Duration TRIES_AGAIN = Duration.ofSeconds(1);
     private static final int MOST_READINGS = 1000;
-    private static final int MOST_BYTES = 1_000_000;
-    private static final int AT_ONCE = 100;
 
     private final SignalOperations signals;
     private final DeviceBuckets buckets;
     private final JsonMapper json;
     private final Optional<Mqtt5AsyncClient> client;
-    private final ExecutorService listener = Executors.newSingleThreadExecutor();
+    private final ExecutorService listener = Executors.newSingleThreadExecutor(Broker::waiting);
     private CompletableFuture<?> listening = CompletableFuture.completedFuture(null);
-    private volatile boolean ended;
 
     Broker(
             SignalOperations signals,
@@ -68,6 +67,13 @@ class Broker implements PlugOrders, DisposableBean {
         this.buckets = buckets;
         this.json = json;
         this.client = host.isBlank() ? Optional.empty() : Optional.of(client(host, port, name, user, password));
+    }
+
+    /** One that nobody waits for when the server ends. */
+    private static Thread waiting(Runnable work) {
+        Thread thread = new Thread(work, "devices");
+        thread.setDaemon(true);
+        return thread;
     }
 
     private static Mqtt5AsyncClient client(String host, int port, String name, String user, String password) {
@@ -104,14 +110,10 @@ class Broker implements PlugOrders, DisposableBean {
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
         client.ifPresent(broker -> {
-            broker.publishes(MqttGlobalPublishFilter.ALL, this::heard, listener, true);
+            broker.publishes(MqttGlobalPublishFilter.ALL, this::heard, listener);
             this.listening = broker.connectWith()
                     .cleanStart(false)
                     .sessionExpiryInterval(SESSION_KEPT.toSeconds())
-                    .restrictions()
-                    .receiveMaximum(AT_ONCE)
-                    .maximumPacketSize(MOST_BYTES)
-                    .applyRestrictions()
                     .send()
                     .thenCompose(connected -> broker.subscribeWith()
                             .topicFilter(Topics.ALL_READINGS)
@@ -125,28 +127,19 @@ class Broker implements PlugOrders, DisposableBean {
         });
     }
 
+    /**
+     * Stores what a message tells. The client acknowledges a message when this returns, so while the database is away it does
+     * not, and of a server that goes down meanwhile the broker believes that it heard nothing.
+     */
     private void heard(Mqtt5Publish message) {
-        while (!ended) {
+        while (true) {
             try {
                 take(message);
-                message.acknowledge();
                 return;
             } catch (RuntimeException away) {
                 LOG.warn("A device's message waits: {}", away.getMessage());
-                if (!slept()) {
-                    return;
-                }
+                LockSupport.parkNanos(TRIES_AGAIN.toNanos());
             }
-        }
-    }
-
-    private static boolean slept() {
-        try {
-            Thread.sleep(TRIES_AGAIN.toMillis());
-            return true;
-        } catch (InterruptedException ending) {
-            Thread.currentThread().interrupt();
-            return false;
         }
     }
 
@@ -215,10 +208,11 @@ class Broker implements PlugOrders, DisposableBean {
 
     @Override
     public void destroy() {
-        ended = true;
         listening.cancel(true);
-        client.filter(broker -> broker.getState().isConnected())
-                .ifPresent(broker -> broker.toBlocking().disconnect());
-        listener.shutdownNow();
+        try {
+            client.ifPresent(broker -> broker.toBlocking().disconnect());
+        } catch (MqttClientStateException gone) {
+            LOG.debug("The broker was away already", gone);
+        }
     }
 }

@@ -73,19 +73,21 @@ interface SignalMapper {
     void addHours(long site, long device, String rows);
 
     /**
-     * Adds to days and answers what they now come to.
+     * Adds to days and answers what they now come to where something moved.
      *
-     * @param rows a JSON array of objects with day, least, greatest, total and readings
+     * @param rows a JSON array of objects with day, least, greatest, total, readings, moving_total and moving
      */
     @Select(affectData = true, value = """
-            insert into device_day (site_id, device_id, day, least, greatest, total, readings)
-            select #{site}, #{device}, told.day, told.least, told.greatest, told.total, told.readings
+            insert into device_day (site_id, device_id, day, least, greatest, total, readings, moving_total, moving)
+            select #{site}, #{device}, told.day, told.least, told.greatest, told.total, told.readings, told.moving_total,
+              told.moving
             from jsonb_to_recordset(#{rows}::jsonb)
-              as told (day date, least float8, greatest float8, total float8, readings int)
+              as told (day date, least float8, greatest float8, total float8, readings int, moving_total float8, moving int)
             on conflict on constraint device_day_pk do update
             set least = least(device_day.least, excluded.least), greatest = greatest(device_day.greatest, excluded.greatest),
-              total = device_day.total + excluded.total, readings = device_day.readings + excluded.readings
-            returning day, total / readings as mean
+              total = device_day.total + excluded.total, readings = device_day.readings + excluded.readings,
+              moving_total = device_day.moving_total + excluded.moving_total, moving = device_day.moving + excluded.moving
+            returning day, moving_total / greatest(moving, 1) as mean
             """)
     List<DayMean> addDays(long site, long device, String rows);
 
@@ -150,7 +152,7 @@ interface SignalMapper {
             @Nullable Double usual,
             @Nullable Instant backOn) {}
 
-    /** What a day's readings come to in the middle. */
+    /** What a day's readings come to in the middle, those apart at which nothing moved; 0 if nothing ever did. */
     record DayMean(LocalDate day, double mean) {}
 
     /** A day's flow. */

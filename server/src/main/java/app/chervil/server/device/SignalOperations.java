@@ -171,13 +171,16 @@ public class SignalOperations {
     }
 
     private void keep(DeviceRow device, StateRow state, List<Signal> signals, Instant heard) {
+        Vigil vigil = Standing.of(state);
+        double stands = vigil.standsBelow();
         if (!signals.isEmpty()) {
             mapper.addHours(
-                    device.siteId(), device.id(), sums(signals, "hour", at -> at.truncatedTo(ChronoUnit.HOURS)));
-            List<DayMean> means = mapper.addDays(device.siteId(), device.id(), sums(signals, "day", this::day));
+                    device.siteId(),
+                    device.id(),
+                    sums(signals, "hour", stands, at -> at.truncatedTo(ChronoUnit.HOURS)));
+            List<DayMean> means = mapper.addDays(device.siteId(), device.id(), sums(signals, "day", stands, this::day));
             derive(device, signals, means);
         }
-        Vigil vigil = Standing.of(state);
         for (Signal signal : signals) {
             vigil = vigil.told(device.kind(), signal);
         }
@@ -212,12 +215,16 @@ public class SignalOperations {
                 .toList());
     }
 
-    private <T> String sums(List<Signal> signals, String name, Function<Instant, T> stretch) {
+    private <T> String sums(List<Signal> signals, String name, double standsBelow, Function<Instant, T> stretch) {
         Map<T, List<Signal>> by = signals.stream().collect(Collectors.groupingBy(signal -> stretch.apply(signal.at())));
         return json.writeValueAsString(by.entrySet().stream()
                 .map(one -> {
                     var values =
                             one.getValue().stream().mapToDouble(Signal::value).summaryStatistics();
+                    var moving = one.getValue().stream()
+                            .mapToDouble(Signal::value)
+                            .filter(value -> value > standsBelow)
+                            .summaryStatistics();
                     return Map.of(
                             name,
                             one.getKey().toString(),
@@ -228,7 +235,11 @@ public class SignalOperations {
                             "total",
                             values.getSum(),
                             "readings",
-                            values.getCount());
+                            values.getCount(),
+                            "moving_total",
+                            moving.getSum(),
+                            "moving",
+                            moving.getCount());
                 })
                 .toList());
     }

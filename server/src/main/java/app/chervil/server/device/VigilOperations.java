@@ -3,6 +3,8 @@ package app.chervil.server.device;
 import app.chervil.core.device.Alarm;
 import app.chervil.core.device.Alarms;
 import app.chervil.core.device.Alarms.Around;
+import app.chervil.core.device.Alarms.Power;
+import app.chervil.core.device.DeviceKind;
 import app.chervil.core.device.Signal;
 import app.chervil.core.device.Vigil;
 import app.chervil.server.account.SignedIn;
@@ -10,6 +12,7 @@ import app.chervil.server.device.SignalMapper.StateRow;
 import app.chervil.server.procedure.GuidedOperations;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -42,23 +45,43 @@ public class VigilOperations {
     /** Looks at every device of a site. */
     @Transactional
     public void look(long site) {
-        Map<Long, StateRow> states =
-                signals.listStates(site).stream().collect(Collectors.toMap(StateRow::deviceId, Function.identity()));
+        Map<Long, StateRow> states = states(site);
         Map<Long, Instant> touched = guided.atWork(SignedIn.nobody(site));
-        devices.list(site, null).forEach(device -> Optional.ofNullable(states.get(device.id()))
-                .ifPresent(state -> judge(device, state, touched)));
+        List<DeviceRow> all = devices.list(site, null);
+        all.forEach(device -> Optional.ofNullable(states.get(device.id()))
+                .ifPresent(state -> judge(device, state, touched, power(device, all, states))));
+    }
+
+    private Map<Long, StateRow> states(long site) {
+        return signals.listStates(site).stream().collect(Collectors.toMap(StateRow::deviceId, Function.identity()));
+    }
+
+    /** What the plug of a device's filter says. */
+    private static Power power(DeviceRow device, List<DeviceRow> all, Map<Long, StateRow> states) {
+        return all.stream()
+                .filter(one -> one.kind() == DeviceKind.PLUG
+                        && device.filterId() != null
+                        && device.filterId().equals(one.filterId()))
+                .flatMap(one -> Optional.ofNullable(states.get(one.id())).stream())
+                .map(state -> Power.of(Standing.of(state)))
+                .findFirst()
+                .orElse(Power.UNKNOWN);
     }
 
     /** Looks at one device after it was told something. */
     void look(DeviceRow device, StateRow state) {
-        judge(device, state, guided.atWork(SignedIn.nobody(device.siteId())));
+        long site = device.siteId();
+        Power power = device.kind() == DeviceKind.FLOW
+                ? power(device, devices.list(site, null), states(site))
+                : Power.UNKNOWN;
+        judge(device, state, guided.atWork(SignedIn.nobody(site)), power);
     }
 
-    private void judge(DeviceRow device, StateRow state, Map<Long, Instant> touched) {
+    private void judge(DeviceRow device, StateRow state, Map<Long, Instant> touched, Power power) {
         Instant now = clock.instant();
         Vigil vigil = Standing.of(state);
-        Around around =
-                new Around(device.quietAfter(), state.heardAt(), Optional.ofNullable(touched.get(device.tankId())));
+        Around around = new Around(
+                device.quietAfter(), state.heardAt(), Optional.ofNullable(touched.get(device.tankId())), power);
         Set<Alarm> holding = Alarms.of(device.kind(), vigil, around, now);
         alerts.updateOthersEnded(device.siteId(), device.id(), holding, now);
         for (Alarm alarm : holding) {

@@ -410,6 +410,17 @@ class DeviceApiTest {
         assertThat(reasons()).contains("Its meter reads").contains("so it comes sooner");
     }
 
+    @Test
+    void a_meter_over_a_filter_that_stood_for_a_while_says_what_it_moves_while_it_runs() throws Exception {
+        Fitted meter = fit("FLOW", onFilter());
+        tell(meter.token(), reading(ago(200), 800), reading(ago(190), 800));
+        tell(meter.token(), reading(ago(180), 0), reading(ago(170), 0), reading(ago(160), 0), reading(ago(150), 804));
+
+        assertThat(database.queryForObject(
+                        "select litres_per_hour from metered_flow where site_id = ?", Double.class, keeper.siteId()))
+                .isBetween(799.0, 804.0);
+    }
+
     private String reasons() throws Exception {
         return site.read(site.get(keeper, "/api/forecasts")).toString();
     }

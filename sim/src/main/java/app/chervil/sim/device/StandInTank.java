@@ -16,6 +16,7 @@ public final class StandInTank {
     private static final double PUMP_WATTS = 18;
     private static final double DRY_WATTS = 10;
     private static final double FLOW_AT_OVERLOAD = 0.65;
+    private static final double LEAST_LOST = 0.001;
     private static final double USUAL_TEMPERATURE = 26;
     private static final double ROOM_TEMPERATURE = 20;
     private static final double NIGHT_KELVIN = 0.2;
@@ -69,6 +70,16 @@ public final class StandInTank {
         this.random = new SplittableRandom(seed);
     }
 
+    /**
+     * A tank whose filter moves so much now, having been clean so many days ago.
+     *
+     * @param flow below the clean flow, or the foam is taken to be nearly clean
+     */
+    public static StandInTank reading(double cleanFlow, double flow, double days, Instant now, long seed) {
+        double loading = Math.sqrt(Math.max(LEAST_LOST, cleanFlow / flow - 1) / (1 / FLOW_AT_OVERLOAD - 1));
+        return new StandInTank(cleanFlow, days / loading, days, now, seed);
+    }
+
     /** Whether something is amiss. */
     public boolean is(Mishap mishap) {
         return amiss.getOrDefault(mishap, false);
@@ -98,7 +109,9 @@ public final class StandInTank {
         if (is(Mishap.UNPLUGGED) || is(Mishap.DRY)) {
             return 0;
         }
-        double passed = days + Duration.between(from, at).toMillis() / (double) Duration.ofDays(1).toMillis();
+        double passed = days
+                + Duration.between(from, at).toMillis()
+                        / (double) Duration.ofDays(1).toMillis();
         double loading = Math.max(0, passed) / fillsInDays;
         double left = cleanFlow / (1 + (1 / FLOW_AT_OVERLOAD - 1) * loading * loading);
         return is(Mishap.KINKED) ? left / 2 : left;
@@ -115,7 +128,8 @@ public final class StandInTank {
     }
 
     private double temperature(Instant at) {
-        double day = at.getEpochSecond() % Duration.ofDays(1).toSeconds()
+        double day = at.getEpochSecond()
+                % Duration.ofDays(1).toSeconds()
                 / (double) Duration.ofDays(1).toSeconds();
         double usual = USUAL_TEMPERATURE + NIGHT_KELVIN * Math.sin(2 * Math.PI * day);
         double cooled = heaterOff

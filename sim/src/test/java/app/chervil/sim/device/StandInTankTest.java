@@ -29,6 +29,12 @@ class StandInTankTest {
     }
 
     @Test
+    void begins_with_the_flow_it_is_said_to_have() {
+        assertThat(StandInTank.reading(900, 700, 30, NOW, 1).flow(NOW)).isCloseTo(700, within(0.1));
+        assertThat(StandInTank.reading(900, 900, 30, NOW, 1).flow(NOW)).isCloseTo(900, within(1.0));
+    }
+
+    @Test
     void a_pump_without_power_moves_nothing_and_takes_nothing() {
         tank.set(Mishap.UNPLUGGED, true, NOW);
 

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRoute } from 'vue-router'
+import { useNow } from '@/shared/now'
+import AlertLine from './AlertLine.vue'
+import { useAlerts, useAlertWord, useDevices } from './queries'
+
+/** Above every page while a device is alarmed: danger in full, the rest in a line. */
+const MOST = 2
+
+const route = useRoute()
+const alerts = useAlerts()
+const devices = useDevices()
+const now = useNow()
+useAlertWord()
+
+const hushed = (until: string | undefined) => until !== undefined && Date.parse(until) > now.value
+const standing = computed(() =>
+  (alerts.data.value?.alerts ?? []).filter((one) => one.endedAt === undefined && !hushed(one.quietUntil)),
+)
+const loud = computed(() =>
+  standing.value
+    .filter((one) => one.danger || one.seenBy === undefined)
+    .toSorted((one, other) => Number(other.danger) - Number(one.danger)),
+)
+const more = computed(() => loud.value.length - Math.min(MOST, loud.value.length))
+</script>
+
+<template>
+  <section
+    v-if="loud.length > 0 && route.name !== 'devices'"
+    class="alerts"
+    :class="{ danger: loud.some((one) => one.danger) }"
+    role="alert"
+    aria-label="Alerts"
+  >
+    <AlertLine
+      v-for="alert in loud.slice(0, MOST)"
+      :key="alert.id"
+      :alert="alert"
+      :devices="devices.data.value ?? []"
+      :now="now"
+    />
+    <RouterLink :to="{ name: 'devices' }" class="small all">
+      {{ more > 0 ? `And ${more} more` : 'All devices' }}
+    </RouterLink>
+  </section>
+</template>
+
+<style scoped>
+.alerts {
+  padding: 4px 24px 8px;
+  border-bottom: 2px solid var(--amber);
+  background: var(--surface);
+}
+
+.all {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+}
+
+.danger {
+  border-color: var(--brick);
+}
+
+@media (width <= 640px) {
+  .alerts {
+    padding: 4px 14px 8px;
+  }
+}
+
+@media print {
+  .alerts {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { reactive, watch } from 'vue'
+import SelectField from '@/shared/components/SelectField.vue'
+import TextField from '@/shared/components/TextField.vue'
+import { useSending } from '@/shared/form'
+import { useAlertMail, useSaveAlertMail } from './queries'
+
+/** How this person is mailed about alerts. */
+const mail = useAlertMail()
+const save = useSaveAlertMail()
+const { sending, errors, trouble, send } = useSending()
+const form = reactive({ address: '', quietFrom: 22, quietTo: 7 })
+const HOURS = Array.from({ length: 24 }, (_, hour) => ({
+  value: hour,
+  label: `${String(hour).padStart(2, '0')}:00`,
+}))
+watch(
+  () => mail.data.value?.wanted,
+  (wanted) => {
+    if (wanted) Object.assign(form, wanted)
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <section>
+    <h2>Mail for you</h2>
+    <form novalidate @submit.prevent="send(() => save.mutateAsync({ ...form }))">
+      <TextField v-model="form.address" label="Mail alerts to" name="address" :error="errors.address" />
+      <div class="hours">
+        <SelectField v-model="form.quietFrom" label="Quiet from" name="quietFrom" :choices="HOURS" />
+        <SelectField v-model="form.quietTo" label="to" name="quietTo" :choices="HOURS" />
+      </div>
+      <p class="quiet small">Danger is mailed at any hour.</p>
+      <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
+      <div>
+        <el-button type="primary" native-type="submit" :loading="sending">Mail me</el-button>
+        <el-button
+          v-if="mail.data.value?.wanted"
+          type="primary"
+          text
+          @click="send(() => save.mutateAsync(undefined))"
+        >
+          No more mail
+        </el-button>
+      </div>
+      <p v-if="mail.data.value?.wanted" class="quiet small" role="status">
+        Alerts go to {{ mail.data.value.wanted.address }}.
+      </p>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: var(--gap-3);
+  max-width: 560px;
+}
+
+.hours {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: var(--gap-3);
+}
+</style>

@@ -1,0 +1,13 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { AlertBar } from '.'
+import { useAlerts } from './queries'
+
+/** Asks once whether the site has any device; what watches them is loaded only then. */
+const alerts = useAlerts()
+const watched = computed(() => alerts.data.value?.watched === true)
+</script>
+
+<template>
+  <AlertBar v-if="watched" />
+</template>

@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import { momentWords } from '@/shared/dates'
+import { useSeries } from './queries'
+import { readingWords, type Device } from './words'
+
+/** What a device read: a line through the middle, and around it the least and the greatest of each stretch. */
+const props = defineProps<{ device: Device }>()
+
+const SPANS = [
+  { value: 6, label: '6 hours' },
+  { value: 48, label: '2 days' },
+  { value: 720, label: '30 days' },
+  { value: 8760, label: 'A year' },
+]
+const WIDTH = 700
+const HEIGHT = 160
+const LEFT = 4
+
+const hours = ref(48)
+const series = useSeries(() => props.device.id, hours)
+const points = computed(() => series.data.value?.points ?? [])
+
+const scale = computed(() => {
+  const low = Math.min(...points.value.map((one) => one.least))
+  const high = Math.max(...points.value.map((one) => one.greatest))
+  const room = Math.max((high - low) * 0.1, Math.abs(high) * 0.02, 0.1)
+  const first = Date.parse(points.value[0]?.at ?? '')
+  const last = Date.parse(points.value.at(-1)?.at ?? '')
+  return {
+    low,
+    high,
+    x: (at: string) => LEFT + ((Date.parse(at) - first) / Math.max(1, last - first)) * (WIDTH - 2 * LEFT),
+    y: (value: number) => HEIGHT - ((value - low + room) / (high - low + 2 * room)) * HEIGHT,
+  }
+})
+const at = (x: number, y: number) => `${x.toFixed(1)},${y.toFixed(1)}`
+const line = computed(() =>
+  points.value.map((one) => at(scale.value.x(one.at), scale.value.y(one.mean))).join(' '),
+)
+const band = computed(() =>
+  [
+    ...points.value.map((one) => at(scale.value.x(one.at), scale.value.y(one.greatest))),
+    ...points.value.toReversed().map((one) => at(scale.value.x(one.at), scale.value.y(one.least))),
+  ].join(' '),
+)
+const words = computed(() => {
+  const last = points.value.at(-1)
+  return last
+    ? `${props.device.name}: between ${readingWords(props.device.kind, scale.value.low)} and ${readingWords(props.device.kind, scale.value.high)}, lately ${readingWords(props.device.kind, last.mean)}`
+    : ''
+})
+</script>
+
+<template>
+  <div>
+    <ChoiceRow v-model="hours" bare legend="How far back" :name="`span-${device.id}`" :choices="SPANS" />
+    <AsyncState
+      :pending="series.isPending.value"
+      :error="series.error.value"
+      what="the curve"
+      @retry="series.refetch()"
+    >
+      <p v-if="points.length < 2" class="quiet">Too little was read in this time for a curve.</p>
+      <figure v-else>
+        <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="words">
+          <polygon :points="band" class="band" />
+          <polyline :points="line" class="line" />
+        </svg>
+        <figcaption class="quiet small">
+          {{ momentWords(points[0]!.at) }} to {{ momentWords(points.at(-1)!.at) }},
+          {{ readingWords(device.kind, scale.low) }} to {{ readingWords(device.kind, scale.high) }}
+        </figcaption>
+      </figure>
+    </AsyncState>
+  </div>
+</template>
+
+<style scoped>
+figure {
+  margin: var(--gap-3) 0 0;
+}
+
+svg {
+  display: block;
+  width: 100%;
+  border-bottom: 1px solid var(--line);
+}
+
+.band {
+  fill: var(--herb-soft);
+}
+
+.line {
+  fill: none;
+  stroke: var(--herb);
+  stroke-width: 2;
+}
+</style>

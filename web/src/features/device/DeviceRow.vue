@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRights } from '@/features/account'
+import type { Schemas } from '@/shared/api/client'
+import { longDay } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import DeviceCurve from './DeviceCurve.vue'
+import DeviceToken from './DeviceToken.vue'
+import PlugSwitch from './PlugSwitch.vue'
+import { useRemoveDevice, useSwitch, useTested, useToken } from './queries'
+import { KINDS, measures, readingWords, sinceWords, type Device } from './words'
+
+/** A device: what it reads now, and what can be done with it. */
+const props = defineProps<{ device: Device; now: number }>()
+
+const { mayWork, mayKeep } = useRights()
+const { trouble, send } = useSending()
+const tested = useTested()
+const token = useToken()
+const remove = useRemoveDevice()
+const turn = useSwitch()
+const open = ref(false)
+const switching = ref(false)
+const leaving = ref(false)
+const made = ref<Schemas['DeviceToken']>()
+
+const kind = computed(() => KINDS.find((one) => one.value === props.device.kind)?.label ?? '')
+const off = computed(() => props.device.kind === 'PLUG' && props.device.amissSince !== undefined)
+
+async function anew() {
+  const answer = await send(() => token.mutateAsync(props.device.id))
+  if (answer?.token) made.value = answer
+}
+</script>
+
+<template>
+  <li>
+    <div class="line">
+      <div>
+        <strong>{{ device.name }}</strong>
+        <p class="quiet small">{{ kind }}, {{ device.at }}</p>
+      </div>
+      <p class="reading" :class="{ amiss: device.alarms.length > 0 }">
+        <b>{{ device.value === undefined ? 'nothing yet' : readingWords(device.kind, device.value) }}</b>
+        <span class="quiet small">{{
+          device.alarms.includes('SILENT')
+            ? `silent, last heard ${sinceWords(device.heardAt, now)}`
+            : device.valueAt
+              ? sinceWords(device.valueAt, now)
+              : ''
+        }}</span>
+      </p>
+      <div class="deeds">
+        <el-button
+          v-if="measures(device.kind)"
+          text
+          type="primary"
+          :aria-expanded="open"
+          @click="open = !open"
+        >
+          {{ open ? 'Close' : 'Curve' }}<span class="seen-by-readers"> of {{ device.name }}</span>
+        </el-button>
+        <template v-if="mayWork && device.kind === 'PLUG'">
+          <el-button v-if="off" type="primary" @click="switching = true">Switch on</el-button>
+          <el-button v-else @click="send(() => turn.mutateAsync({ device: device.id, on: false }))">
+            Switch off
+          </el-button>
+        </template>
+      </div>
+    </div>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <DeviceCurve v-if="open" :device="device" />
+    <div v-if="mayWork" class="deeds small">
+      <span class="quiet">{{
+        device.testedOn ? `Tried out ${longDay(device.testedOn)}` : 'Never tried out'
+      }}</span>
+      <el-button text type="primary" @click="send(() => tested.mutateAsync(device.id))">
+        Tried it today<span class="seen-by-readers">: {{ device.name }}</span>
+      </el-button>
+      <template v-if="mayKeep">
+        <el-button text type="primary" @click="anew">
+          New token<span class="seen-by-readers"> for {{ device.name }}</span>
+        </el-button>
+        <el-button text type="primary" @click="leaving = true">
+          Take off<span class="seen-by-readers"> {{ device.name }}</span>
+        </el-button>
+      </template>
+    </div>
+    <DeviceToken v-if="made" :made="made" @done="made = undefined" />
+    <PlugSwitch v-if="switching" v-model="switching" :plug="device" />
+    <el-dialog v-model="leaving" :title="`Take ${device.name} off?`" width="min(420px, 92vw)" append-to-body>
+      <p>Its token ends at once. What it read stays.</p>
+      <template #footer>
+        <el-button type="primary" text @click="leaving = false">Keep it</el-button>
+        <el-button type="primary" @click="send(() => remove.mutateAsync(device.id))">Take it off</el-button>
+      </template>
+    </el-dialog>
+  </li>
+</template>
+
+<style scoped>
+li {
+  padding: 10px 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+.line {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 120px 176px;
+  gap: var(--gap-3);
+  align-items: center;
+}
+
+.reading {
+  display: grid;
+  text-align: right;
+}
+
+.reading b {
+  font-size: 20px;
+}
+
+.amiss b {
+  color: var(--brick);
+}
+
+.deeds {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  align-items: center;
+}
+
+@media (width <= 640px) {
+  .line {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+}
+</style>
