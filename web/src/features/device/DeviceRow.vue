@@ -106,7 +106,7 @@ li {
 
 .line {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 120px 176px;
+  grid-template-columns: minmax(0, 1fr) 120px 216px;
   gap: var(--gap-3);
   align-items: center;
 }
@@ -122,6 +122,10 @@ li {
 
 .amiss b {
   color: var(--brick);
+}
+
+.line + div {
+  margin-top: var(--gap-2);
 }
 
 .deeds {

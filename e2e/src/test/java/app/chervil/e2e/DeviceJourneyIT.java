@@ -163,7 +163,8 @@ class DeviceJourneyIT {
         keeper.button("Done").click();
         assertThat(page.getByText("Behind the sump").first()).isVisible();
 
-        page.getByText("Curve").first().click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Curve of Flow at Weir"))
+                .click();
         assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("Flow at Weir: between")))
                 .isVisible();
         keeper.viewIsAccessible();

@@ -81,8 +81,9 @@ class AlertStream implements DisposableBean {
         Optional<Instant> changed = mapper.findChanged(id);
         if (!changed.equals(site.told)) {
             site.told = changed;
+            String moment = changed.map(Instant::toString).orElse("");
             site.screens.forEach(
-                    screen -> send(screen, SseEmitter.event().name("alerts").data("")));
+                    screen -> send(screen, SseEmitter.event().name("alerts").data(moment)));
         } else if (count % BREATH == 0) {
             site.screens.forEach(screen -> send(screen, SseEmitter.event().comment("")));
         }
