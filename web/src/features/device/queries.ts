@@ -46,6 +46,7 @@ export const useSeries = (device: MaybeRefOrGetter<number>, hours: MaybeRefOrGet
           params: { path: { device: toValue(device) }, query: { hours: toValue(hours) } },
         }),
       ),
+    refetchInterval: 2 * LOOKS_EVERY,
   })
 
 function useDeed<T, R>(act: (given: T) => Promise<R>) {

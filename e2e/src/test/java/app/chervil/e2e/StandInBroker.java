@@ -22,7 +22,7 @@ final class StandInBroker implements AutoCloseable {
                         "allow_anonymous true",
                         "persistence true",
                         "persistence_location " + folder + "/",
-                        "max_queued_messages 0",
+                        "max_queued_messages 100000",
                         "user " + System.getProperty("user.name")));
         process = begin();
     }
