@@ -42,7 +42,7 @@ watch(
           text
           @click="send(() => save.mutateAsync(undefined))"
         >
-          No more mail
+          Stop mailing me
         </el-button>
       </div>
       <p v-if="mail.data.value?.wanted" class="quiet small" role="status">

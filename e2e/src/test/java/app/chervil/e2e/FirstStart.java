@@ -149,12 +149,7 @@ final class FirstStart {
     }
 
     private static Connection connection() throws SQLException {
-        return connection("postgres");
-    }
-
-    /** Into a database, past the server. */
-    static Connection connection(String database) throws SQLException {
         return DriverManager.getConnection(
-                url(database), System.getenv("CHERVIL_DB_USER"), System.getenv("CHERVIL_DB_PASSWORD"));
+                url("postgres"), System.getenv("CHERVIL_DB_USER"), System.getenv("CHERVIL_DB_PASSWORD"));
     }
 }

@@ -64,13 +64,6 @@ final class Keeper implements AutoCloseable {
                             "--no-first-run",
                             "--disable-dev-shm-usage")));
 
-    /** Room for a machine that does much else besides; what holds is seen at once all the same. */
-    private static final double PATIENCE_MS = 30_000;
-
-    static {
-        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
-    }
-
     private final RunningServer server;
     private final List<String> complaints = new ArrayList<>();
     private Page page;

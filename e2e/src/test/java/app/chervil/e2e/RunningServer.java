@@ -1,5 +1,6 @@
 package app.chervil.e2e;
 
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -13,6 +14,13 @@ import java.util.Map;
 /** The packaged server as its own process, on a database and port of its own. */
 final class RunningServer implements AutoCloseable {
     private static final String CODE = "SETUP-CODE ";
+
+    /** Room for a machine that does much else besides; what holds is seen at once all the same. */
+    private static final double PATIENCE_MS = 30_000;
+
+    static {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
+    }
 
     private final ProcessBuilder builder;
     private final int port;

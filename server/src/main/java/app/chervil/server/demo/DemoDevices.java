@@ -37,6 +37,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.concurrent.ScheduledFuture;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Value;
@@ -62,6 +63,9 @@ class DemoDevices implements DisposableBean {
     private static final double USUAL_CLEAN_FLOW = 640;
     private static final double LEAST_LOADING = 0.1;
     private static final Duration SPEAKS_EVERY = Duration.ofSeconds(2);
+    /** A server that has just started is not listening at once. */
+    private static final Duration HEARD_AFTER = Duration.ofSeconds(5);
+
     private static final Duration BACKLOG = Duration.ofHours(46);
     private static final Duration BACKLOG_STEP = Duration.ofMinutes(10);
     private static final int BATCH = 200;
@@ -93,6 +97,7 @@ class DemoDevices implements DisposableBean {
     private @Nullable StandInTank tank;
     private @Nullable Mqtt3BlockingClient client;
     private @Nullable ScheduledFuture<?> speaking;
+    private @Nullable ScheduledFuture<?> backlog;
 
     DemoDevices(
             DemoDoor door,
@@ -140,10 +145,10 @@ class DemoDevices implements DisposableBean {
         }
         own(keeper).forEach(device -> speakers.put(device.kind(), speaker(keeper, device)));
         connect();
-        if (fresh) {
-            tellBacklog();
-        }
         time.initialize();
+        if (fresh) {
+            backlog = time.schedule(this::tellBacklog, clock.instant().plus(HEARD_AFTER));
+        }
         speaking = time.scheduleWithFixedDelay(this::speak, SPEAKS_EVERY);
     }
 
@@ -282,7 +287,7 @@ class DemoDevices implements DisposableBean {
         set(Mishap.UNPLUGGED, !on);
     }
 
-    private void tellBacklog() {
+    private synchronized void tellBacklog() {
         Instant now = clock.instant();
         List<Told> told = new ArrayList<>();
         for (Instant at = now.minus(BACKLOG); at.isBefore(now); at = at.plus(BACKLOG_STEP)) {
@@ -335,9 +340,9 @@ class DemoDevices implements DisposableBean {
 
     @Override
     public void destroy() {
-        if (speaking != null) {
-            speaking.cancel(false);
-        }
+        Stream.of(Optional.ofNullable(speaking), Optional.ofNullable(backlog))
+                .flatMap(Optional::stream)
+                .forEach(one -> one.cancel(false));
         time.shutdown();
         if (client != null && client.getState().isConnected()) {
             client.disconnect();

@@ -12,6 +12,8 @@ import java.util.concurrent.ScheduledFuture;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.concurrent.ThreadPoolTaskScheduler;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -97,10 +99,15 @@ class AlertStream implements DisposableBean {
         }
     }
 
+    /** Lets the screens go first, so that a server that ends does not wait for them. */
+    @EventListener(ContextClosedEvent.class)
+    void end() {
+        looking.cancel(false);
+        sites.values().forEach(site -> site.screens.forEach(SseEmitter::complete));
+    }
+
     @Override
     public void destroy() {
-        looking.cancel(false);
         looks.shutdown();
-        sites.values().forEach(site -> site.screens.forEach(SseEmitter::complete));
     }
 }

@@ -18,8 +18,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.locks.LockSupport;
@@ -30,7 +28,11 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.RecoverableDataAccessException;
+import org.springframework.dao.TransientDataAccessException;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -51,7 +53,6 @@ class Broker implements PlugOrders, DisposableBean {
     private final DeviceBuckets buckets;
     private final JsonMapper json;
     private final Optional<Mqtt5AsyncClient> client;
-    private final ExecutorService listener = Executors.newSingleThreadExecutor(Broker::waiting);
     private CompletableFuture<?> listening = CompletableFuture.completedFuture(null);
 
     Broker(
@@ -67,13 +68,6 @@ class Broker implements PlugOrders, DisposableBean {
         this.buckets = buckets;
         this.json = json;
         this.client = host.isBlank() ? Optional.empty() : Optional.of(client(host, port, name, user, password));
-    }
-
-    /** One that nobody waits for when the server ends. */
-    private static Thread waiting(Runnable work) {
-        Thread thread = new Thread(work, "devices");
-        thread.setDaemon(true);
-        return thread;
     }
 
     private static Mqtt5AsyncClient client(String host, int port, String name, String user, String password) {
@@ -110,7 +104,8 @@ class Broker implements PlugOrders, DisposableBean {
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
         client.ifPresent(broker -> {
-            broker.publishes(MqttGlobalPublishFilter.ALL, this::heard, listener);
+            // On the client's own thread: handed to another, a message is acknowledged before it is stored.
+            broker.publishes(MqttGlobalPublishFilter.ALL, this::heard);
             this.listening = broker.connectWith()
                     .cleanStart(false)
                     .sessionExpiryInterval(SESSION_KEPT.toSeconds())
@@ -136,11 +131,23 @@ class Broker implements PlugOrders, DisposableBean {
             try {
                 take(message);
                 return;
-            } catch (RuntimeException away) {
-                LOG.warn("A device's message waits: {}", away.getMessage());
+            } catch (RuntimeException failure) {
+                if (!passes(failure)) {
+                    LOG.warn("A message on {} cannot be kept", message.getTopic(), failure);
+                    return;
+                }
+                LOG.warn("A device's message waits: {}", failure.getMessage());
                 LockSupport.parkNanos(TRIES_AGAIN.toNanos());
             }
         }
+    }
+
+    /** Whether a failure passes by itself, as when the database is away; any other would keep all devices waiting for ever. */
+    static boolean passes(RuntimeException failure) {
+        return failure instanceof TransientDataAccessException
+                || failure instanceof RecoverableDataAccessException
+                || failure instanceof DataAccessResourceFailureException
+                || failure instanceof TransactionException;
     }
 
     private void take(Mqtt5Publish message) {
