@@ -106,7 +106,7 @@ public final class Alarms {
     /** Where a plug tells that a filter is off, its meter need not; with power and without flow the pump is in trouble. */
     private static void addFlow(Set<Alarm> holding, Vigil vigil, Around around, Instant now) {
         boolean atWork = around.atWork(now);
-        if (vigil.stopped(DeviceKind.FLOW)) {
+        if (vigil.stands()) {
             if (around.power().known()) {
                 boolean primed =
                         around.power().primed(vigil.last().orElseThrow().at());

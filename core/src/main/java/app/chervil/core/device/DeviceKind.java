@@ -75,9 +75,4 @@ public enum DeviceKind {
     public Duration quietAfter() {
         return quietAfter;
     }
-
-    /** Whether its readings are values along a scale, worth a curve; switches and presses are not. */
-    public boolean measures() {
-        return this == FLOW || this == PLUG || this == TEMPERATURE || this == LAMP;
-    }
 }

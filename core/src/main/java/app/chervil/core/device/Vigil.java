@@ -56,11 +56,9 @@ public record Vigil(Optional<Signal> last, Optional<Instant> since, OptionalDoub
         };
     }
 
-    /** Whether water or power has stopped altogether. */
-    boolean stopped(DeviceKind kind) {
-        return since.isPresent()
-                && (kind == DeviceKind.PLUG
-                        || (kind == DeviceKind.FLOW && last.map(Signal::value).orElse(0.0) < standsBelow()));
+    /** Whether the water that a flow meter watches stands altogether. */
+    boolean stands() {
+        return since.isPresent() && last.map(Signal::value).orElse(0.0) < standsBelow();
     }
 
     /** Below this a flow is none: the water stands. */

@@ -2,13 +2,13 @@ package app.chervil.core.visit;
 
 import app.chervil.core.calc.FlowRate;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.NavigableMap;
 import java.util.NavigableSet;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.TreeSet;
 
@@ -116,13 +116,8 @@ public final class MeterDays {
     }
 
     private static Optional<FlowRate> mean(List<FlowRate> flows) {
-        List<Double> values =
-                new ArrayList<>(flows.stream().map(FlowRate::litresPerHour).toList());
-        return values.isEmpty()
-                ? Optional.empty()
-                : Optional.of(FlowRate.of(values.stream()
-                        .mapToDouble(Double::doubleValue)
-                        .average()
-                        .orElseThrow()));
+        OptionalDouble mean =
+                flows.stream().mapToDouble(FlowRate::litresPerHour).average();
+        return mean.isPresent() ? Optional.of(FlowRate.of(mean.getAsDouble())) : Optional.empty();
     }
 }

@@ -9,8 +9,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -44,8 +42,7 @@ public class AlertMailOperations {
             return;
         }
         List<MailWish> wishes = mapper.listMails(site);
-        Map<Long, DeviceRow> known =
-                devices.list(site, null).stream().collect(Collectors.toMap(DeviceRow::id, Function.identity()));
+        Map<Long, DeviceRow> known = DeviceRow.byId(devices.list(site, null));
         int hour = now.atZone(clock.getZone()).getHour();
         for (AlertRow alert : unsent) {
             DeviceRow device = known.get(alert.deviceId());

@@ -16,8 +16,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -91,8 +89,7 @@ public class AlertOperations {
     @Transactional(readOnly = true)
     public AlertList list(SignedIn who) {
         Instant now = clock.instant();
-        Map<Long, DeviceRow> known =
-                devices.list(who.siteId(), null).stream().collect(Collectors.toMap(DeviceRow::id, Function.identity()));
+        Map<Long, DeviceRow> known = DeviceRow.byId(devices.list(who.siteId(), null));
         return new AlertList(
                 !known.isEmpty(),
                 known.isEmpty()

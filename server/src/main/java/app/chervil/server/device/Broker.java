@@ -37,8 +37,8 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Hears devices through an MQTT broker and gives plugs their orders. A message is acknowledged after what it tells is stored,
- * so that the broker tells it again to whoever comes after a server that died; what cannot be understood is acknowledged too.
+ * Hears devices through an MQTT broker and gives plugs their orders. What cannot be understood
+ * or kept is left out, so that it holds up no other.
  */
 @Component
 class Broker implements PlugOrders, DisposableBean {
@@ -104,7 +104,6 @@ class Broker implements PlugOrders, DisposableBean {
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
         client.ifPresent(broker -> {
-            // On the client's own thread: handed to another, a message is acknowledged before it is stored.
             broker.publishes(MqttGlobalPublishFilter.ALL, this::heard);
             this.listening = broker.connectWith()
                     .cleanStart(false)
@@ -123,8 +122,8 @@ class Broker implements PlugOrders, DisposableBean {
     }
 
     /**
-     * Stores what a message tells. The client acknowledges a message when this returns, so while the database is away it does
-     * not, and of a server that goes down meanwhile the broker believes that it heard nothing.
+     * Stores what a message tells, and waits while the database is away. The client may acknowledge messages that still wait
+     * here, so a server that is killed can lose them; over HTTP the answer comes after they are stored.
      */
     private void heard(Mqtt5Publish message) {
         while (true) {

@@ -26,7 +26,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -146,8 +145,7 @@ public class DeviceOperations {
     /** Devices of the site, by tank and name. */
     @Transactional(readOnly = true)
     public List<DeviceView> list(SignedIn who) {
-        Map<Long, StateRow> states = signals.listStates(who.siteId()).stream()
-                .collect(Collectors.toMap(StateRow::deviceId, Function.identity()));
+        Map<Long, StateRow> states = StateRow.byDevice(signals.listStates(who.siteId()));
         Map<Long, List<String>> standing = alerts.list(who.siteId(), clock.instant()).stream()
                 .filter(alert -> alert.endedAt() == null)
                 .collect(Collectors.groupingBy(

@@ -4,7 +4,11 @@ import app.chervil.core.device.DeviceKind;
 import app.chervil.core.filter.StageKind;
 import java.time.Duration;
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** Table device, with what its tank, filter and stage are called. */
@@ -24,6 +28,11 @@ record DeviceRow(
         @Nullable String filterName,
         @Nullable StageKind stageKind,
         @Nullable String stageLabel) {
+    /** Devices by their number. */
+    static Map<Long, DeviceRow> byId(List<DeviceRow> devices) {
+        return devices.stream().collect(Collectors.toMap(DeviceRow::id, Function.identity()));
+    }
+
     /** How long it may say nothing. */
     Duration quietAfter() {
         return quietMinutes == null ? kind.quietAfter() : Duration.ofMinutes(quietMinutes);

@@ -3,7 +3,10 @@ package app.chervil.server.device;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -150,7 +153,12 @@ interface SignalMapper {
             @Nullable Double lastValue,
             @Nullable Instant amissSince,
             @Nullable Double usual,
-            @Nullable Instant backOn) {}
+            @Nullable Instant backOn) {
+        /** States by their device. */
+        static Map<Long, StateRow> byDevice(List<StateRow> states) {
+            return states.stream().collect(Collectors.toMap(StateRow::deviceId, Function.identity()));
+        }
+    }
 
     /** What a day's readings come to in the middle, those apart at which nothing moved; 0 if nothing ever did. */
     record DayMean(LocalDate day, double mean) {}

@@ -16,7 +16,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -139,7 +138,6 @@ public class SignalOperations {
         List<Signal> signals = good.entrySet().stream()
                 .filter(one -> fresh.contains(one.getKey()))
                 .map(Map.Entry::getValue)
-                .sorted(Comparator.comparing(Signal::at))
                 .toList();
         keep(device, state, signals, good.isEmpty() ? state.heardAt() : now);
         return new Taken(fresh.size(), told.size() - fresh.size() - refused.size(), refused);

@@ -16,8 +16,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -53,7 +51,7 @@ public class VigilOperations {
     }
 
     private Map<Long, StateRow> states(long site) {
-        return signals.listStates(site).stream().collect(Collectors.toMap(StateRow::deviceId, Function.identity()));
+        return StateRow.byDevice(signals.listStates(site));
     }
 
     /** What the plug of a device's filter says. */

@@ -5,10 +5,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import org.junit.jupiter.api.Test;
 
-class DeviceBenchTest {
+class DevicesBenchTest {
     @Test
     void a_meter_leads_at_least_half_of_the_way_to_who_knows_how_fast_stages_fill() {
-        DeviceBench.Result result = DeviceBench.run(BenchOptions.seedsOf("devices", "--seeds", "951001-951030"));
+        DevicesBench.Result result = DevicesBench.run(BenchOptions.seedsOf("devices", "--seeds", "951001-951030"));
 
         assertThat(result.byKind()).hasSize(4);
         assertThat(result.all().way()).isGreaterThan(0.5);

@@ -19,7 +19,7 @@ import java.util.stream.LongStream;
  * What a flow meter buys: {@code ./chervil bench devices}. Stages that throttle the flow live three years by the engine
  * without flow, with a meter of 5 % noise read once a day, and by a keeper who knows how fast they fill.
  */
-public final class DeviceBench {
+public final class DevicesBench {
     private static final int DAYS = 3 * 365;
     private static final LocalDate BEGIN = LocalDate.of(2020, 1, 1);
     private static final double LEAST_SHARE_OF_THE_WAY = 0.5;
@@ -27,7 +27,7 @@ public final class DeviceBench {
             .filter(model -> model.graded().flowAtOverload().isPresent())
             .toList();
 
-    private DeviceBench() {}
+    private DevicesBench() {}
 
     public static void main(String[] arguments) {
         PrintStream out = new PrintStream(System.out, true, StandardCharsets.UTF_8);
