@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { AlertBar } from '.'
+import { computed, defineAsyncComponent } from 'vue'
 import { useAlerts } from './queries'
+
+const AlertBar = defineAsyncComponent(() => import('./AlertBar.vue'))
 
 /** Asks once whether the site has any device; what watches them is loaded only then. */
 const alerts = useAlerts()

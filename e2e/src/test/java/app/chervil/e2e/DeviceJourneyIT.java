@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -143,7 +144,9 @@ class DeviceJourneyIT {
     }
 
     private static int flow(Page page) {
-        return Integer.parseInt(page.locator(".reading b").first().innerText().replaceAll("\\D", ""));
+        Locator reading = page.locator(".reading b").first();
+        assertThat(reading).containsText(Pattern.compile("\\d"));
+        return Integer.parseInt(reading.innerText().replaceAll("\\D", ""));
     }
 
     @Test

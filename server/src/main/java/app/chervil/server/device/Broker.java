@@ -18,6 +18,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.locks.LockSupport;
@@ -53,6 +55,11 @@ class Broker implements PlugOrders, DisposableBean {
     private final DeviceBuckets buckets;
     private final JsonMapper json;
     private final Optional<Mqtt5AsyncClient> client;
+    private final ExecutorService hearing = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "broker");
+        thread.setDaemon(true);
+        return thread;
+    });
     private CompletableFuture<?> listening = CompletableFuture.completedFuture(null);
 
     Broker(
@@ -104,7 +111,7 @@ class Broker implements PlugOrders, DisposableBean {
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
         client.ifPresent(broker -> {
-            broker.publishes(MqttGlobalPublishFilter.ALL, this::heard);
+            broker.publishes(MqttGlobalPublishFilter.ALL, this::heard, hearing, true);
             this.listening = broker.connectWith()
                     .cleanStart(false)
                     .sessionExpiryInterval(SESSION_KEPT.toSeconds())
@@ -122,17 +129,19 @@ class Broker implements PlugOrders, DisposableBean {
     }
 
     /**
-     * Stores what a message tells, and waits while the database is away. The client may acknowledge messages that still wait
-     * here, so a server that is killed can lose them; over HTTP the answer comes after they are stored.
+     * Stores what a message tells, and waits while the database is away. Only then it is acknowledged, so that the broker sends
+     * it again to a server that was killed meanwhile.
      */
-    private void heard(Mqtt5Publish message) {
+    void heard(Mqtt5Publish message) {
         while (true) {
             try {
                 take(message);
+                message.acknowledge();
                 return;
             } catch (RuntimeException failure) {
                 if (!passes(failure)) {
                     LOG.warn("A message on {} cannot be kept", message.getTopic(), failure);
+                    message.acknowledge();
                     return;
                 }
                 LOG.warn("A device's message waits: {}", failure.getMessage());
@@ -215,6 +224,7 @@ class Broker implements PlugOrders, DisposableBean {
     @Override
     public void destroy() {
         listening.cancel(true);
+        hearing.shutdownNow();
         try {
             client.ifPresent(broker -> broker.toBlocking().disconnect());
         } catch (MqttClientStateException gone) {
