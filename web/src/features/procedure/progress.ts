@@ -45,7 +45,7 @@ export function progressOf(steps: Step[], events: GuidedEvent[]): Progress {
     timers: steps
       .filter((step) => step.timerMinutes !== undefined && started.has(step.id) && open(step))
       .map((step) => ({ step, endsAt: (started.get(step.id) ?? 0) + (step.timerMinutes ?? 0) * MINUTE_MS })),
-    offSince: offOf(steps, standing).since,
+    offSince: offOf(steps, events).since,
     current: steps.find(open),
   }
 }
@@ -73,13 +73,28 @@ function grade(steps: Step[], findings: Map<string, Finding>, event: GuidedEvent
   }
 }
 
-function offOf(steps: Step[], standing: Map<string, number>) {
+/** When the filter was stopped and started, in the order it came: by ticks that stand, and by what a plug saw. */
+function powerOf(steps: Step[], events: GuidedEvent[]): { on: boolean; at: number }[] {
+  const power = new Map<string, { on: boolean; at: number }>()
+  const effects = new Map(steps.map((step) => [step.id, step.effects]))
+  for (const { id, kind, step, happenedAt } of events) {
+    const at = Date.parse(happenedAt)
+    if (kind === 'SEEN_OFF' || kind === 'SEEN_ON') power.set(id, { on: kind === 'SEEN_ON', at })
+    else if (kind === 'UNDONE' || kind === 'SKIPPED') power.delete(step)
+    else if (kind === 'DONE' && !power.has(step)) {
+      if (effects.get(step)?.includes('POWER_OFF')) power.set(step, { on: false, at })
+      else if (effects.get(step)?.includes('POWER_ON')) power.set(step, { on: true, at })
+    }
+  }
+  return [...power.values()]
+}
+
+function offOf(steps: Step[], events: GuidedEvent[]) {
   let since: number | undefined
   let past: number | undefined
-  for (const [id, at] of standing) {
-    const effects = steps.find((step) => step.id === id)?.effects ?? []
-    if (since === undefined && effects.includes('POWER_OFF')) since = at
-    else if (since !== undefined && effects.includes('POWER_ON')) {
+  for (const { on, at } of powerOf(steps, events)) {
+    if (since === undefined && !on) since = at
+    else if (since !== undefined && on) {
       past = (past ?? 0) + Math.max(0, at - since)
       since = undefined
     }
@@ -89,7 +104,7 @@ function offOf(steps: Step[], standing: Map<string, number>) {
 
 /** Whole minutes the filter was off in all, until it started or until now; undefined if it was never stopped. */
 export function offMinutes(steps: Step[], events: GuidedEvent[], now: number): number | undefined {
-  const { since, past } = offOf(steps, ticks(events))
+  const { since, past } = offOf(steps, events)
   if (since === undefined && past === undefined) return undefined
   return Math.floor(((past ?? 0) + (since === undefined ? 0 : Math.max(0, now - since))) / MINUTE_MS)
 }

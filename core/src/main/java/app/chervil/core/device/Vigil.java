@@ -56,6 +56,11 @@ public record Vigil(Optional<Signal> last, Optional<Instant> since, OptionalDoub
         };
     }
 
+    /** Whether nothing is out of order; from one calm reading to the next no alarm begins but by time. */
+    public boolean calm() {
+        return since.isEmpty();
+    }
+
     /** Whether the water that a flow meter watches stands altogether. */
     boolean stands() {
         return since.isPresent() && last.map(Signal::value).orElse(0.0) < standsBelow();

@@ -27,6 +27,9 @@ public final class GuidedWork {
     /** Ticks that stand, in the order they came to stand. */
     private final Map<String, Event> standing = new LinkedHashMap<>();
 
+    /** What stops and starts the filter, in the order it came: ticks of steps that do, and what a plug saw. */
+    private final Map<String, Event> power = new LinkedHashMap<>();
+
     private final Set<String> skipped = new HashSet<>();
     private final Map<String, Instant> started = new HashMap<>();
     private final Map<Long, String> grades = new HashMap<>();
@@ -41,7 +44,16 @@ public final class GuidedWork {
         FLOW_BEFORE,
         FLOW_AFTER,
         TIMER,
-        TASK_ADDED
+        TASK_ADDED,
+        /** A plug saw the filter stop. It ticks no step, since a switched plug is not a pulled one. */
+        SEEN_OFF,
+        /** A plug saw it run again. */
+        SEEN_ON;
+
+        /** Whether only a device can say it. */
+        public boolean seen() {
+            return this == SEEN_OFF || this == SEEN_ON;
+        }
     }
 
     /**
@@ -79,21 +91,28 @@ public final class GuidedWork {
         switch (event.kind()) {
             case DONE -> {
                 standing.putIfAbsent(event.step(), event);
+                power.putIfAbsent(event.step(), event);
                 skipped.remove(event.step());
             }
             case UNDONE -> {
-                standing.remove(event.step());
+                takeBack(event.step());
                 skipped.remove(event.step());
             }
             case SKIPPED -> {
-                standing.remove(event.step());
+                takeBack(event.step());
                 skipped.add(event.step());
             }
+            case SEEN_OFF, SEEN_ON -> power.put("seen " + power.size() + event.at(), event);
             case TIMER -> started.put(event.step(), event.at());
             case FINDING -> stageOf(event.step()).ifPresent(stage -> grades.put(stage, event.value()));
             case FLOW_BEFORE, FLOW_AFTER -> flows.put(event.kind(), flow(event));
             case TASK_ADDED -> {}
         }
+    }
+
+    private void takeBack(String step) {
+        standing.remove(step);
+        power.remove(step);
     }
 
     private Optional<Long> stageOf(String step) {
@@ -139,11 +158,14 @@ public final class GuidedWork {
         Optional<Instant> since = Optional.empty();
         Duration past = Duration.ZERO;
         boolean ever = false;
-        for (Event tick : standing.values()) {
-            if (does(tick.step(), Effect.POWER_OFF) && since.isEmpty()) {
-                since = Optional.of(tick.at());
-            } else if (does(tick.step(), Effect.POWER_ON) && since.isPresent()) {
-                past = past.plus(positive(since.get(), tick.at()));
+        for (Event event : power.values()) {
+            boolean tick = event.kind() == Kind.DONE;
+            boolean stops = event.kind() == Kind.SEEN_OFF || (tick && does(event.step(), Effect.POWER_OFF));
+            boolean starts = event.kind() == Kind.SEEN_ON || (tick && does(event.step(), Effect.POWER_ON));
+            if (stops && since.isEmpty()) {
+                since = Optional.of(event.at());
+            } else if (starts && since.isPresent()) {
+                past = past.plus(positive(since.get(), event.at()));
                 since = Optional.empty();
                 ever = true;
             }

@@ -44,7 +44,7 @@ class SignalController {
             @NotEmpty(message = "Send at least one reading.")
             List<@Valid Told> readings) {}
 
-    @PostMapping("/api/device-readings")
+    @PostMapping(DeviceTurnstile.PATH)
     Taken take(
             @RequestHeader(name = HttpHeaders.AUTHORIZATION, required = false) @Nullable String authorization,
             @Valid @RequestBody ReadingsInput input,

@@ -169,7 +169,8 @@ public class SignalOperations {
     }
 
     private void keep(DeviceRow device, StateRow state, List<Signal> signals, Instant heard) {
-        Vigil vigil = Standing.of(state);
+        Vigil before = Standing.of(state);
+        Vigil vigil = before;
         double stands = vigil.standsBelow();
         if (!signals.isEmpty()) {
             mapper.addHours(
@@ -180,11 +181,18 @@ public class SignalOperations {
             derive(device, signals, means);
         }
         for (Signal signal : signals) {
-            vigil = vigil.told(device.kind(), signal);
+            Vigil next = vigil.told(device.kind(), signal);
+            if (device.kind() == DeviceKind.PLUG && next.calm() != vigil.calm()) {
+                vigils.turned(device, next.calm(), signal.at());
+            }
+            vigil = next;
         }
         StateRow now = Standing.row(device.id(), vigil, heard);
         mapper.updateState(device.siteId(), now);
-        vigils.look(device, now);
+        boolean silent = !heard.isBefore(state.heardAt().plus(device.quietAfter()));
+        if (silent || !before.calm() || !vigil.calm()) {
+            vigils.look(device, now);
+        }
     }
 
     /** What follows from readings beyond the device itself. */

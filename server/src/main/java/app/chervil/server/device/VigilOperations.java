@@ -10,12 +10,14 @@ import app.chervil.core.device.Vigil;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.device.SignalMapper.StateRow;
 import app.chervil.server.procedure.GuidedOperations;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -73,6 +75,16 @@ public class VigilOperations {
                 ? power(device, devices.list(site, null), states(site))
                 : Power.UNKNOWN;
         judge(device, state, guided.atWork(SignedIn.nobody(site)), power);
+    }
+
+    /** A plug saw its filter stop or start; if that is being serviced, the clock there goes by it. */
+    void turned(DeviceRow plug, boolean on, Instant at) {
+        if (plug.filterId() != null) {
+            UUID id = UUID.nameUUIDFromBytes(
+                    (DeviceKind.PLUG + " " + plug.siteId() + " " + plug.id() + " " + on + " " + at.toEpochMilli())
+                            .getBytes(StandardCharsets.UTF_8));
+            guided.seen(SignedIn.nobody(plug.siteId()), plug.filterId(), plug.name(), id, on, at);
+        }
     }
 
     private void judge(DeviceRow device, StateRow state, Map<Long, Instant> touched, Power power) {

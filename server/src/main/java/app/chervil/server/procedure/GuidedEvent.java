@@ -30,7 +30,12 @@ public record GuidedEvent(
         @NotNull @Size(max = 500, message = "At most 500 characters.")
         String value) {
 
-    /** Whether the value is one that its kind can have. */
+    /** What a plug saw of a filter. */
+    static GuidedEvent seen(UUID id, boolean on, Instant at) {
+        return new GuidedEvent(id, null, at, null, on ? GuidedWork.Kind.SEEN_ON : GuidedWork.Kind.SEEN_OFF, "", "");
+    }
+
+    /** Whether a person can say it, and the value is one that its kind can have. */
     boolean fits() {
         return switch (kind) {
             case FINDING ->
@@ -39,7 +44,8 @@ public record GuidedEvent(
                                 .anyMatch(grade -> grade.name().equals(value));
             case FLOW_BEFORE, FLOW_AFTER -> value.isEmpty() || isFlow(value);
             case TASK_ADDED -> value.matches("[0-9]{1,18}");
-            default -> true;
+            case SEEN_OFF, SEEN_ON -> false;
+            case DONE, UNDONE, SKIPPED, TIMER -> true;
         };
     }
 

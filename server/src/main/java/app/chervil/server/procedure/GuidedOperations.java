@@ -68,6 +68,7 @@ public class GuidedOperations {
     private final MediaOperations media;
     private final ChoreOperations choreLog;
     private final FollowUpOperations followUps;
+    private final FilterPower power;
     private final SiteMemory memory;
     private final JsonMapper json;
     private final Clock clock;
@@ -81,6 +82,7 @@ public class GuidedOperations {
             MediaOperations media,
             ChoreOperations choreLog,
             FollowUpOperations followUps,
+            FilterPower power,
             SiteMemory memory,
             JsonMapper json,
             Clock clock) {
@@ -92,6 +94,7 @@ public class GuidedOperations {
         this.media = media;
         this.choreLog = choreLog;
         this.followUps = followUps;
+        this.power = power;
         this.memory = memory;
         this.json = json;
         this.clock = clock;
@@ -130,7 +133,14 @@ public class GuidedOperations {
                         input.overrideReason(),
                         input.media() == null ? null : json.writeValueAsString(input.media()),
                         input.what()));
+        power.offSince(who, input.filterId())
+                .ifPresent(since -> seen(who, input.filterId(), "Plug", offAtStart(id), false, since));
         return find(who, id);
+    }
+
+    /** The one event by which a service begins with its filter off already. */
+    private static UUID offAtStart(UUID service) {
+        return UUID.nameUUIDFromBytes((service + " off at the start").getBytes(StandardCharsets.UTF_8));
     }
 
     private void checkStart(SignedIn who, long tank, ProcedureView procedure, GuidedStart input) {
@@ -227,6 +237,27 @@ public class GuidedOperations {
             return find(who, id);
         }
         return view;
+    }
+
+    /**
+     * Keeps that a plug saw a filter stop or start, for the clock of the service in which it stands open.
+     *
+     * @param by the plug's name
+     * @param id the same however often it is told
+     */
+    @Transactional
+    public void seen(SignedIn who, long filter, String by, UUID id, boolean on, Instant at) {
+        mapper.listOpen(who.siteId()).stream()
+                .filter(row -> row.filterId() == filter && row.finishedAt() == null)
+                .forEach(row -> {
+                    locked(who, row.id());
+                    if (mapper.insertEvent(who.siteId(), row.id(), by, GuidedEvent.seen(id, on, at)) == 1) {
+                        mapper.updateOff(
+                                who.siteId(),
+                                row.id(),
+                                work(find(who, row.id())).offSince().orElse(null));
+                    }
+                });
     }
 
     /** Once a service is in the log nothing can be added to it here: what was sent before is known, the rest is refused. */

@@ -15,6 +15,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -338,11 +339,51 @@ class DeviceApiTest {
         assertThat(standing()).isEmpty();
     }
 
-    private void beginService() throws Exception {
-        site.put(keeper, "/api/guided-services/" + UUID.randomUUID(), """
+    private String beginService() throws Exception {
+        String service = "/api/guided-services/" + UUID.randomUUID();
+        site.put(keeper, service, """
                         {"filterId": %d, "tasks": [%d], "chores": []}""".formatted(
                                 filter.get("id").asLong(), TestSite.task(filter, "Rinse the pre-filter")))
                 .andExpect(status().isOk());
+        return service;
+    }
+
+    @Test
+    void the_clock_of_a_service_goes_by_what_the_plug_sees_and_no_step_is_ticked_by_it() throws Exception {
+        Fitted plug = fit("PLUG", onFilter());
+        tell(plug.token(), reading(ago(40), 15));
+        String service = beginService();
+        Instant off = ago(25).truncatedTo(ChronoUnit.MILLIS);
+
+        tell(plug.token(), reading(off, 0), reading(ago(24), 0));
+        tell(plug.token(), reading(off, 0));
+
+        site.get(keeper, service)
+                .andExpect(jsonPath("$.offSince").value(off.toString()))
+                .andExpect(jsonPath("$.events.length()").value(1))
+                .andExpect(jsonPath("$.events[0].kind").value("SEEN_OFF"))
+                .andExpect(jsonPath("$.events[0].doneBy").value("PLUG of Weir"));
+        tell(plug.token(), reading(ago(5), 15));
+        site.get(keeper, service)
+                .andExpect(jsonPath("$.offSince").doesNotExist())
+                .andExpect(jsonPath("$.events.length()").value(2));
+    }
+
+    @Test
+    void a_service_that_begins_with_the_filter_off_knows_since_when() throws Exception {
+        Fitted plug = fit("PLUG", onFilter());
+        Instant off = ago(25).truncatedTo(ChronoUnit.MILLIS);
+        tell(plug.token(), reading(ago(40), 15), reading(off, 0));
+
+        site.get(keeper, beginService()).andExpect(jsonPath("$.offSince").value(off.toString()));
+    }
+
+    @Test
+    void a_person_cannot_speak_for_a_plug() throws Exception {
+        site.post(keeper, beginService() + "/events", """
+                        {"events": [{"id": "%s", "happenedAt": "%s", "kind": "SEEN_ON", "step": "", "value": ""}]}""".formatted(UUID.randomUUID(), ago(1)))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].code").value("not-understood"));
     }
 
     @Test
