@@ -18,8 +18,18 @@ const TINT: Forecast['signs'] = [
   { sign: 'TINT_BACK', words: 'The tint is back', unit: 'NONE' },
 ]
 const ROLL: Forecast['signs'] = [{ sign: 'LEFT', words: 'Left on the roll', unit: 'METRES' }]
+const LAMP: Forecast['signs'] = [{ sign: 'BURNT', words: 'Hours on its counter', unit: 'HOURS' }]
 const SEEN = [
   { id: 'a', stageId: 7, on: '2026-11-10', sign: 'NO_TINT', words: 'No tint', lookedBy: 'Osei' },
+  {
+    id: 'c',
+    stageId: 7,
+    on: '2026-11-12',
+    sign: 'BURNT',
+    words: 'Hours on its counter',
+    amount: 5480,
+    lookedBy: 'Counter',
+  },
   { id: 'b', stageId: 8, on: '2026-11-11', sign: 'DARK', words: 'Of another stage', lookedBy: 'Osei' },
 ]
 
@@ -55,6 +65,19 @@ describe('a look between services', () => {
 
     expect(sent()).toHaveLength(0)
     expect(wrapper.find('[data-field=amount] input').exists()).toBe(true)
+  })
+
+  it('takes what a lamp’s counter reads, and shows it in hours', async () => {
+    const { wrapper, sent, press } = await open(LAMP)
+    expect(wrapper.text()).toContain('5,480 h')
+
+    await press('Hours on its counter')
+    expect(wrapper.find('[data-field=amount]').text()).toContain('h')
+    await wrapper.find('[data-field=amount] input').setValue('5600')
+    await wrapper.find('form').trigger('submit')
+    await settled()
+
+    expect(sent()[0]?.body).toMatchObject({ sign: 'BURNT', amount: 5600 })
   })
 
   it('says at the field what is no number', async () => {

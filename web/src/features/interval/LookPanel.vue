@@ -6,7 +6,7 @@ import NumberField from '@/shared/components/NumberField.vue'
 import { shortDay, today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
-import { say, typedNumber } from '@/shared/units'
+import { numberWords, say, typedNumber } from '@/shared/units'
 import { useDropLook, useLooks, useSaveLook, type Forecast } from './queries'
 import { newId } from '@/shared/ids'
 
@@ -26,10 +26,11 @@ const measuring = ref<Sign>()
 const of = computed(() =>
   (looks.data.value ?? []).filter((look) => look.stageId === props.forecast.subject.stageId),
 )
-const amountWords = (sign: string, amount: number) =>
-  props.forecast.signs.find((one) => one.sign === sign)?.unit === 'METRES'
-    ? say('LENGTH', amount)
-    : `${String(amount)} %`
+function amountWords(sign: string, amount: number) {
+  const unit = props.forecast.signs.find((one) => one.sign === sign)?.unit
+  if (unit === 'METRES') return say('LENGTH', amount)
+  return unit === 'HOURS' ? `${numberWords(amount, 0)} h` : `${String(amount)} %`
+}
 
 async function log(sign: Sign) {
   const amount = typedNumber(form.amount)
@@ -81,7 +82,7 @@ async function log(sign: Sign) {
         v-model="form.amount"
         :label="measuring.words"
         name="amount"
-        unit="%"
+        :unit="measuring.unit === 'HOURS' ? 'h' : '%'"
         :error="errors.amount"
       />
       <el-button type="primary" native-type="submit" :disabled="sending">Log it</el-button>

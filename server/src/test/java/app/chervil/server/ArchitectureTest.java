@@ -66,7 +66,9 @@ class ArchitectureTest {
             Map.entry("future", Set.of("account", "book", "water", "stock")),
             Map.entry("calendar", Set.of("account", "plan")),
             Map.entry("mail", Set.of("account", "plan")),
-            Map.entry("device", Set.of("account", "tank", "filter", "book", "visit", "procedure", "mail")),
+            Map.entry(
+                    "device",
+                    Set.of("account", "tank", "filter", "book", "interval", "visit", "procedure", "followup", "mail")),
             Map.entry("archive", Set.of("account", "book", "tank", "visit", "water", "calendar")),
             Map.entry(
                     "demo",

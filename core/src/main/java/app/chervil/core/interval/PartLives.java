@@ -68,17 +68,20 @@ final class PartLives {
         }
         Endurance endurance = history.evidence().endurance();
         double rated = endurance.ratedHours().orElse(lamp.ratedHours());
-        double aDay = endurance.litHoursADay().orElse(USUAL_LIT_HOURS)
-                + LampOutput.HOURS_A_START * endurance.startsADay().orElse(0);
-        double ideal = Math.min(0.95 * rated / Math.max(aDay, 0.1), MOST_LAMP_DAYS);
+        double guess = endurance.litHoursADay().orElse(USUAL_LIT_HOURS);
+        double starts = LampOutput.HOURS_A_START * endurance.startsADay().orElse(0);
+        Optional<LampCount> count = LampCount.of(history.evidence().looks(), since, today, guess);
+        double aDay = Math.max(0.1, count.map(one -> one.aDay(guess)).orElse(guess) + starts);
+        LocalDate from = count.map(LampCount::on).orElse(since);
+        double aged = count.map(one -> one.hours() + starts * (double) ChronoUnit.DAYS.between(since, one.on()))
+                .orElse(0.0);
         Pauses standing = history.pauses().standing();
-        Window window = Window.after(
-                since,
-                new Window.Days(
-                        standing.calendarDays(since, ideal / 0.95 * 0.85),
-                        standing.calendarDays(since, ideal),
-                        standing.calendarDays(since, ideal / 0.95 * 1.05)));
-        double hours = aDay * standing.useDays(since, today);
+        double life = Math.min(rated, MOST_LAMP_DAYS * aDay / 0.95);
+        Window window = new Window(
+                spentOn(standing, since, from, (0.85 * life - aged) / aDay),
+                spentOn(standing, since, from, (0.95 * life - aged) / aDay),
+                spentOn(standing, since, from, (1.05 * life - aged) / aDay));
+        double hours = aged + aDay * standing.useDays(from, today);
         String lit = String.format(
                 Locale.ENGLISH,
                 "About %,d of %,d lit hours, %s a day with its starts; it gives about %d %% of its first light.",
@@ -86,6 +89,14 @@ final class PartLives {
                 Math.round(rated),
                 hours(aDay),
                 Math.round(100 * LampOutput.after(hours, rated)));
+        if (count.isPresent()) {
+            lit = String.format(
+                            Locale.ENGLISH,
+                            "Its counter read %,d h on %s. ",
+                            Math.round(count.get().counter()),
+                            DAY.format(count.get().on()))
+                    + lit;
+        }
         Optional<Look> green = history.evidence().firstAfter(since, Sign.GREEN_WATER);
         if (green.isPresent() && green.get().on().plusDays(GREEN_WATER_DAYS).isBefore(window.ideal())) {
             LocalDate by = green.get().on().plusDays(GREEN_WATER_DAYS);
@@ -98,6 +109,14 @@ final class PartLives {
                     lit);
         }
         return of(since, window, Basis.AGE, lit, "A glow that is still seen is not its germicidal light.");
+    }
+
+    /** The day so many days of burning after another, or before it; after that on which the lamp was new. */
+    private static LocalDate spentOn(Pauses standing, LocalDate since, LocalDate from, double days) {
+        LocalDate spent = days >= 0
+                ? from.plusDays(Math.round(standing.calendarDays(from, days)))
+                : from.minusDays(Math.round(Math.min(-days, (double) ChronoUnit.DAYS.between(since, from))));
+        return spent.isAfter(since) ? spent : since.plusDays(1);
     }
 
     /** A roll by the metres left, at the pace since it was new; due when a tenth of it is left, at the latest empty. */

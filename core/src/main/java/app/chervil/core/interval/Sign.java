@@ -20,6 +20,8 @@ public enum Sign {
     COLOURED("Coloured share of the bag", Unit.PERCENT),
     /** What is left on the roll. */
     LEFT("Left on the roll", Unit.METRES),
+    /** What the counter of a lamp's hours reads. */
+    BURNT("Hours on its counter", Unit.HOURS),
     /** The part is as it should be. */
     SOUND("Sound", Unit.NONE),
     /** The part is worn, flat, cracked, crumbling or no longer springs back. */
@@ -32,7 +34,8 @@ public enum Sign {
     public enum Unit {
         NONE,
         PERCENT,
-        METRES
+        METRES,
+        HOURS
     }
 
     Sign(String words, Unit unit) {
@@ -75,7 +78,7 @@ public enum Sign {
     /** Signs that bear on a task; empty if none do. */
     public static List<Sign> of(StageKind kind, CareAction action) {
         return switch (kind) {
-            case UV_LAMP -> List.of(DARK, GREEN_WATER);
+            case UV_LAMP -> List.of(DARK, GREEN_WATER, BURNT);
             case CARBON -> List.of(NO_TINT, TINT_BACK, FOR_MEDICATION);
             case RESIN -> List.of(COLOURED);
             case FLEECE_ROLL -> List.of(LEFT);

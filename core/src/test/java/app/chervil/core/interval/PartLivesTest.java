@@ -56,6 +56,63 @@ class PartLivesTest {
             assertThat(forecast.reasons().get(0)).startsWith("About 1,600 of 8,000 lit hours, 16 h a day");
         }
 
+        /** 100 days at 8 h as counted, 8,200 h more to 9,000: (8,550 − 800) ÷ 8 = 968.75 days after the count. */
+        @Test
+        void is_spent_by_the_hours_that_were_counted_and_not_by_those_that_were_guessed() {
+            Forecast forecast = forecast(
+                    rule,
+                    seen(look(0, Sign.BURNT, 5000), look(60, Sign.BURNT, 5480), look(100, Sign.BURNT, 5800)),
+                    START.plusDays(110));
+
+            assertThat(forecast.window()).isEqualTo(window(956, 1069, 1181));
+            assertThat(forecast.reasons().get(0))
+                    .isEqualTo("Its counter read 5,800 h on 11 April. About 880 of 9,000 lit hours, 8 h a day with its"
+                            + " starts; it gives about 90 % of its first light.");
+        }
+
+        @Test
+        void whose_counter_was_set_back_with_it_goes_on_from_there() {
+            Forecast setBack =
+                    forecast(rule, seen(look(-10, Sign.BURNT, 7000), look(100, Sign.BURNT, 800)), START.plusDays(100));
+            Forecast begunWithIt = forecast(rule, seen(look(100, Sign.BURNT, 800)), START.plusDays(100));
+
+            assertThat(begunWithIt.reasons().get(0)).contains("About 800 of 9,000 lit hours, 8 h a day");
+            assertThat(setBack.reasons().get(0)).contains("About 727 of 9,000 lit hours");
+        }
+
+        @Test
+        void whose_counter_came_later_is_guessed_until_then() {
+            Forecast forecast =
+                    forecast(rule, seen(look(50, Sign.BURNT, 0), look(60, Sign.BURNT, 80)), START.plusDays(60));
+
+            assertThat(forecast.reasons().get(0)).contains("About 1,280 of 9,000 lit hours, 8 h a day");
+        }
+
+        @Test
+        void burns_no_faster_than_the_day_whatever_a_counter_says() {
+            Forecast forecast =
+                    forecast(rule, seen(look(0, Sign.BURNT, 0), look(10, Sign.BURNT, 150_000)), START.plusDays(10));
+
+            assertThat(forecast.reasons().get(0)).contains("About 240 of 9,000 lit hours, 24 h a day");
+        }
+
+        @Test
+        void is_not_judged_by_a_count_that_is_yet_to_come_or_of_its_forerunner() {
+            LocalDate today = START.plusDays(5);
+            Forecast uncounted = forecast(rule, Evidence.NONE, today);
+
+            assertThat(forecast(rule, seen(look(-3, Sign.BURNT, 4000)), today)).isEqualTo(uncounted);
+            assertThat(forecast(rule, seen(look(50, Sign.BURNT, 4000)), today)).isEqualTo(uncounted);
+        }
+
+        @Test
+        void that_is_spent_by_its_counter_was_due_the_day_it_was() {
+            Forecast forecast =
+                    forecast(rule, seen(look(0, Sign.BURNT, 0), look(400, Sign.BURNT, 9600)), START.plusDays(400));
+
+            assertThat(forecast.window()).isEqualTo(window(319, 356, 394));
+        }
+
         @Test
         void that_is_dark_is_due_now() {
             assertThat(forecast(rule, seen(look(40, Sign.DARK, 0)), START.plusDays(41))

@@ -49,6 +49,7 @@ class Broker implements PlugOrders, DisposableBean {
     private static final Duration ORDER_HOLDS = Duration.ofSeconds(10);
     private static final Duration WAITS_FOR_ORDER = Duration.ofSeconds(2);
     private static final Duration TRIES_AGAIN = Duration.ofSeconds(1);
+    private static final Duration LONGEST_REST = Duration.ofMillis(50);
     private static final int MOST_READINGS = 1000;
 
     private final SignalOperations signals;
@@ -135,8 +136,10 @@ class Broker implements PlugOrders, DisposableBean {
     void heard(Mqtt5Publish message) {
         while (true) {
             try {
+                long began = System.nanoTime();
                 take(message);
                 message.acknowledge();
+                rest(System.nanoTime() - began);
                 return;
             } catch (RuntimeException failure) {
                 if (!passes(failure)) {
@@ -148,6 +151,11 @@ class Broker implements PlugOrders, DisposableBean {
                 LockSupport.parkNanos(TRIES_AGAIN.toNanos());
             }
         }
+    }
+
+    /** Gives people as much of the server's time as a message took, so that a flood that the broker held back slows nobody down. */
+    private static void rest(long nanos) {
+        LockSupport.parkNanos(Math.min(nanos, LONGEST_REST.toNanos()));
     }
 
     /** Whether a failure passes by itself, as when the database is away; any other would keep all devices waiting for ever. */

@@ -17,7 +17,7 @@ interface DeviceMapper {
     @Select("""
             select
               device.site_id, device.id, device.tank_id, device.filter_id, device.stage_id, device.kind, device.name,
-              device.fitted_on, device.tested_on, device.quiet_minutes, device.fitted_by,
+              device.fitted_on, device.tested_on, device.tested_before, device.quiet_minutes, device.fitted_by,
               tank.name as tank_name, filter.name as filter_name, stage.kind as stage_kind, stage.label as stage_label
             from device
             join tank on tank.site_id = device.site_id and tank.id = device.tank_id
@@ -63,8 +63,11 @@ interface DeviceMapper {
             """)
     void update(long site, long id, String name, LocalDate fittedOn, @Nullable Integer quietMinutes);
 
-    @Update("update device set tested_on = #{on} where site_id = #{site} and id = #{id}")
-    void updateTested(long site, long id, LocalDate on);
+    @Update("""
+            update device set tested_on = #{on}, tested_before = #{before}
+            where site_id = #{site} and id = #{id}
+            """)
+    void updateTested(long site, long id, @Nullable LocalDate on, @Nullable LocalDate before);
 
     @Insert("""
             insert into device_token (site_id, device_id, mark) values (#{site}, #{id}, #{mark})

@@ -2,7 +2,9 @@ package app.chervil.server.device;
 
 import app.chervil.core.device.DeviceKind;
 import app.chervil.core.device.DeviceKind.Place;
+import app.chervil.core.filter.StageKind;
 import app.chervil.core.site.Filter;
+import app.chervil.core.site.FilterStage;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.device.DeviceMapper.NewDevice;
 import app.chervil.server.device.SignalMapper.StateRow;
@@ -206,14 +208,20 @@ public class DeviceOperations {
         Place place = input.kind().place();
         Optional<Filter> filter = Optional.ofNullable(input.filterId()).map(id -> filters.find(who, id));
         boolean here = filter.map(one -> one.tankId() == input.tankId()).orElse(true);
-        boolean stageHere = Optional.ofNullable(input.stageId())
-                .map(id -> filter.flatMap(one -> one.stage(id)).isPresent())
-                .orElse(true);
+        Optional<FilterStage> stage =
+                Optional.ofNullable(input.stageId()).flatMap(id -> filter.flatMap(one -> one.stage(id)));
+        boolean stageHere = input.stageId() == null || stage.isPresent();
+        boolean onLamp = stage.map(one -> one.kind() == StageKind.UV_LAMP).orElse(true);
         new Rejected.Gatherer()
                 .check(place == Place.TANK || filter.isPresent(), "filterId", "needed", "On which filter?")
                 .check(here, "filterId", "not-here", "This filter is on another tank.")
                 .check(place != Place.STAGE || input.stageId() != null, "stageId", "needed", "On which stage?")
                 .check(stageHere, "stageId", "not-here", "This stage is in another filter.")
+                .check(
+                        input.kind() != DeviceKind.LAMP || onLamp,
+                        "stageId",
+                        "not-a-lamp",
+                        "A lamp-hour counter belongs on a UV lamp.")
                 .done();
     }
 
@@ -248,8 +256,8 @@ public class DeviceOperations {
     /** Notes that somebody tried it out today. */
     @Transactional
     public void tested(SignedIn who, long id) {
-        find(who, id);
-        mapper.updateTested(who.siteId(), id, tanks.today());
+        DeviceRow device = find(who, id);
+        mapper.updateTested(who.siteId(), id, tanks.today(), device.lastTried());
     }
 
     /** Takes a device off; its token ends at once, what it read stays. */

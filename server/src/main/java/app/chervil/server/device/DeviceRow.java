@@ -22,6 +22,7 @@ record DeviceRow(
         String name,
         LocalDate fittedOn,
         @Nullable LocalDate testedOn,
+        @Nullable LocalDate testedBefore,
         @Nullable Integer quietMinutes,
         long fittedBy,
         String tankName,
@@ -31,6 +32,11 @@ record DeviceRow(
     /** Devices by their number. */
     static Map<Long, DeviceRow> byId(List<DeviceRow> devices) {
         return devices.stream().collect(Collectors.toMap(DeviceRow::id, Function.identity()));
+    }
+
+    /** When somebody last tried it out; the day it was fitted if nobody has. */
+    LocalDate lastTried() {
+        return testedOn == null ? fittedOn : testedOn;
     }
 
     /** How long it may say nothing. */

@@ -16,14 +16,14 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Lets devices in by few at a time, so that however many speak at once, people find the server and its database free. Who
+ * Lets devices in one at a time, so that however many speak at once, people find the server and its database free. Who
  * cannot be let in within a moment is told to come again, before anything of the request is read.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 20)
 class DeviceTurnstile extends OncePerRequestFilter {
     static final String PATH = "/api/device-readings";
-    static final int AT_ONCE = 2;
+    static final int AT_ONCE = 1;
     private static final long WAITS_MS = 200;
 
     private final Semaphore free = new Semaphore(AT_ONCE, true);

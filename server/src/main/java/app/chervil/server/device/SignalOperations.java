@@ -45,6 +45,7 @@ public class SignalOperations {
     private final SignalMapper mapper;
     private final VigilOperations vigils;
     private final ButtonPress presses;
+    private final LampCounts counts;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -53,12 +54,14 @@ public class SignalOperations {
             SignalMapper mapper,
             VigilOperations vigils,
             ButtonPress presses,
+            LampCounts counts,
             JsonMapper json,
             Clock clock) {
         this.devices = devices;
         this.mapper = mapper;
         this.vigils = vigils;
         this.presses = presses;
+        this.counts = counts;
         this.json = json;
         this.clock = clock;
     }
@@ -202,6 +205,9 @@ public class SignalOperations {
             means.stream()
                     .filter(mean -> mean.mean() >= 1 && !mean.day().isBefore(device.fittedOn()))
                     .forEach(mean -> mapper.saveFlow(device.siteId(), filter, mean));
+        }
+        if (device.kind() == DeviceKind.LAMP) {
+            counts.log(device, signals);
         }
         if (device.kind() == DeviceKind.BUTTON) {
             signals.forEach(press -> presses.log(device, press.at()));

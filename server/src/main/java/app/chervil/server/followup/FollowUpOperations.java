@@ -14,6 +14,7 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,16 +31,18 @@ public class FollowUpOperations {
 
     private final FollowUpMapper mapper;
     private final TankOperations tanks;
+    private final DueLooks byCalendar;
     private final Clock clock;
 
-    FollowUpOperations(FollowUpMapper mapper, TankOperations tanks, Clock clock) {
+    FollowUpOperations(FollowUpMapper mapper, TankOperations tanks, DueLooks byCalendar, Clock clock) {
         this.mapper = mapper;
         this.tanks = tanks;
+        this.byCalendar = byCalendar;
         this.clock = clock;
     }
 
     /** A look asked for. */
-    public record Asked(UUID id, long tankId, long filterId, String words, Instant dueAt) {}
+    public record Asked(UUID id, long tankId, String words, Instant dueAt) {}
 
     /** What is asked for today, within the next hours of a late evening, or was before; and not done. */
     @Transactional(readOnly = true)
@@ -47,8 +50,10 @@ public class FollowUpOperations {
         Instant tomorrow =
                 tanks.today().plusDays(1).atStartOfDay(clock.getZone()).toInstant();
         Instant soon = clock.instant().plus(SOON);
-        return mapper.listOpen(who.siteId(), soon.isAfter(tomorrow) ? soon : tomorrow, CATCHERS).stream()
-                .map(row -> new Asked(row.id(), row.tankId(), row.filterId(), row.words(), row.dueAt()))
+        Stream<Asked> ofWork =
+                mapper.listOpen(who.siteId(), soon.isAfter(tomorrow) ? soon : tomorrow, CATCHERS).stream()
+                        .map(row -> new Asked(row.id(), row.tankId(), row.words(), row.dueAt()));
+        return Stream.concat(ofWork, byCalendar.due(who, tanks.today()).stream())
                 .toList();
     }
 
@@ -87,7 +92,8 @@ public class FollowUpOperations {
     /** Says that somebody looked; said twice, it stays. */
     @Transactional
     public void done(SignedIn who, UUID id) {
-        if (mapper.updateDone(who.siteId(), id, clock.instant(), who.name()) == 0) {
+        if (mapper.updateDone(who.siteId(), id, clock.instant(), who.name()) == 0
+                && !byCalendar.done(who, id, tanks.today())) {
             throw new NotFound("look");
         }
     }
@@ -95,7 +101,7 @@ public class FollowUpOperations {
     /** Takes that back. */
     @Transactional
     public void undone(SignedIn who, UUID id) {
-        if (mapper.updateDone(who.siteId(), id, null, null) == 0) {
+        if (mapper.updateDone(who.siteId(), id, null, null) == 0 && !byCalendar.undone(who, id)) {
             throw new NotFound("look");
         }
     }

@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * A look at a stage between services.
  *
- * @param amount percent or metres, where the sign has one
+ * @param amount percent, metres or hours, where the sign has one
  */
 public record LookInput(
         @NotNull Long stageId,
@@ -19,5 +19,5 @@ public record LookInput(
 
         @Nullable
         @DecimalMin(value = "0", message = "Not below 0.")
-        @DecimalMax(value = "1000", message = "At most 1,000.")
+        @DecimalMax(value = "200000", message = "At most 200,000.")
         Double amount) {}

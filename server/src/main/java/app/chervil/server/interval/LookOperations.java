@@ -21,6 +21,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class LookOperations {
     private static final int MOST_PERCENT = 100;
+    private static final int MOST_METRES = 1000;
 
     private final LookMapper looks;
     private final FilterOperations filters;
@@ -76,10 +77,7 @@ public class LookOperations {
         tanks.checkDay("on", input.on());
         Sign sign = input.sign();
         boolean measured = sign.unit() != Sign.Unit.NONE;
-        boolean fits = all.stream()
-                .flatMap(filter -> filter.tasks().stream())
-                .filter(task -> task.on(stage))
-                .anyMatch(task -> Sign.of(stage.kind(), task.action()).contains(sign));
+        boolean fits = tells(all, stage, sign);
         Double amount = input.amount();
         new Rejected.Gatherer()
                 .check(fits, "sign", "says-nothing-here", "That says nothing of this part.")
@@ -89,12 +87,42 @@ public class LookOperations {
                         "amount",
                         "beyond-all",
                         "At most 100 %.")
+                .check(
+                        sign.unit() != Sign.Unit.METRES || amount == null || amount <= MOST_METRES,
+                        "amount",
+                        "beyond-all",
+                        "At most 1,000 m.")
                 .done();
         LookRow row =
                 new LookRow(id, stage.id(), input.on(), sign, measured && amount != null ? amount : 0, who.name());
         looks.insert(who.siteId(), row, clock.instant());
         LookRow stored = looks.find(who.siteId(), id).orElseThrow(() -> new NotFound("look"));
         return view(stored, stage);
+    }
+
+    /**
+     * Stores what a device saw, under an id that follows from it; nothing is stored where that says nothing, or no more.
+     *
+     * @param by the device's name
+     */
+    @Transactional
+    public void note(SignedIn who, UUID id, LookInput seen, String by) {
+        List<Filter> all = filters.list(who, null);
+        boolean tells = all.stream()
+                .flatMap(filter -> filter.stages().stream())
+                .anyMatch(stage -> stage.id() == seen.stageId() && tells(all, stage, seen.sign()));
+        if (tells) {
+            double amount = seen.amount() == null ? 0 : seen.amount();
+            looks.insert(
+                    who.siteId(), new LookRow(id, seen.stageId(), seen.on(), seen.sign(), amount, by), clock.instant());
+        }
+    }
+
+    private static boolean tells(List<Filter> all, FilterStage stage, Sign sign) {
+        return all.stream()
+                .flatMap(filter -> filter.tasks().stream())
+                .filter(task -> task.on(stage))
+                .anyMatch(task -> Sign.of(stage.kind(), task.action()).contains(sign));
     }
 
     /** Withdraws a look. */

@@ -27,7 +27,7 @@ import java.util.concurrent.atomic.AtomicBoolean;
 final class ReadingKills {
     private static final int PROBES = 8;
     private static final int A_BATCH = 5;
-    private static final Duration ARRIVES_WITHIN = Duration.ofMinutes(1);
+    private static final Duration QUIET = Duration.ofSeconds(8);
 
     private final Map<String, String> options;
     private final Probes probes;
@@ -66,12 +66,8 @@ final class ReadingKills {
         for (Thread thread : speaking) {
             thread.join();
         }
+        awaitQuiet();
         List<Said> lost = lost();
-        Instant until = Instant.now().plus(ARRIVES_WITHIN);
-        while (!lost.isEmpty() && Instant.now().isBefore(until)) {
-            TimeUnit.MILLISECONDS.sleep(500);
-            lost = lost();
-        }
         lost.stream().limit(20).forEach(one -> System.out.println("LOST " + one));
         System.out.printf(
                 "%d kills: %d readings acknowledged, %d lost; %d stored, %d in the sums of hours%n",
@@ -95,6 +91,15 @@ final class ReadingKills {
         }
     }
 
+    /** Waits until nothing more arrives. */
+    private void awaitQuiet() throws Exception {
+        long before = -1;
+        while (probes.stored() != before) {
+            before = probes.stored();
+            TimeUnit.MILLISECONDS.sleep(QUIET.toMillis());
+        }
+    }
+
     private void command(String name) throws IOException, InterruptedException {
         new ProcessBuilder("bash", "-c", options.get(name)).start().waitFor();
     }
@@ -109,7 +114,7 @@ final class ReadingKills {
             }
             stamps.forEach(
                     stamp -> acknowledged.add(new Said(probe, stamp, brokered ? "broker" : "http", Instant.now())));
-            pause(5 + mine.nextInt(15));
+            pause(40 + mine.nextInt(60));
         }
     }
 

@@ -30,7 +30,6 @@ class RevisionTest {
             "pass",
             "deed",
             "future_run",
-            "device",
             "device_token",
             "device_state",
             "device_reading",

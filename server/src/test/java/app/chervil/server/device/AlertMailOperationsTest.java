@@ -58,6 +58,7 @@ class AlertMailOperationsTest {
                         LocalDate.EPOCH,
                         null,
                         null,
+                        null,
                         1,
                         "Brook",
                         null,

@@ -467,6 +467,71 @@ class DeviceApiTest {
     }
 
     @Test
+    void counted_hours_take_the_place_of_guessed_ones() throws Exception {
+        JsonNode uv = site.read(site.post(keeper, "/api/tanks/" + tank + "/filters", """
+                {"name": "Lamp", "kind": "CANISTER", "direction": "BOTTOM_UP", "rating": {}, "careFrom": "2026-05-30",
+                 "stages": [{"kind": "UV_LAMP", "label": "", "quantity": 1, "make": "DISPOSABLE", "bagged": false,
+                   "fittedOn": "2026-05-30"}]}"""));
+        String place = ", \"filterId\": " + uv.get("id").asLong() + ", \"stageId\": "
+                + uv.get("stages").get(0).get("id").asLong();
+        Fitted counter = fit("LAMP", place);
+
+        tell(counter.token(), reading(ago(26 * 60), 3010), reading(ago(25 * 60), 3011), reading(ago(1), 3018));
+        tell(counter.token(), reading(ago(26 * 60), 3010));
+
+        assertThat(site.read(site.get(keeper, "/api/tanks/" + tank + "/looks"))
+                        .valueStream()
+                        .map(look -> look.get("on").asString() + " "
+                                + look.get("amount").asDouble() + " "
+                                + look.get("lookedBy").asString())
+                        .toList())
+                .containsExactly("2026-06-01 3018.0 LAMP of Weir", "2026-05-31 3010.0 LAMP of Weir");
+        JsonNode lamp = site.read(site.get(keeper, "/api/forecasts"))
+                .valueStream()
+                .filter(one -> one.get("subject").get("name").asString().contains("UV lamp"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(lamp.get("reasons").get(0).asString()).startsWith("Its counter read 3,018 h on 1 June.");
+    }
+
+    @Test
+    void the_rounds_ask_for_its_test_and_a_slip_is_taken_back() throws Exception {
+        Fitted leak = fit("LEAK", "");
+        change(leak, "2026-03-01");
+        JsonNode asked = looks().get(0);
+        assertThat(asked.get("words").asString()).startsWith("Touch LEAK of Weir with a wet finger");
+        String done = "/api/follow-ups/" + asked.get("id").asString() + "/done";
+
+        site.put(keeper, done, "").andExpect(status().isNoContent());
+        site.put(keeper, done, "").andExpect(status().isNoContent());
+        assertThat(looks()).isEmpty();
+        site.get(keeper, "/api/devices").andExpect(jsonPath("$[0].testedOn").value("2026-06-01"));
+
+        site.delete(keeper, done).andExpect(status().isNoContent());
+        assertThat(looks().get(0).get("id")).isEqualTo(asked.get("id"));
+        site.put(site.keeper(), done, "").andExpect(status().isNotFound());
+    }
+
+    private void change(Fitted device, String fittedOn) throws Exception {
+        site.put(keeper, "/api/devices/" + device.id(), """
+                {"name": "LEAK of Weir", "fittedOn": "%s"}""".formatted(fittedOn)).andExpect(status().isNoContent());
+    }
+
+    private List<JsonNode> looks() throws Exception {
+        return site.read(site.get(keeper, "/api/rounds"))
+                .get("looks")
+                .valueStream()
+                .toList();
+    }
+
+    @Test
+    void a_counter_of_lamp_hours_belongs_on_a_lamp() throws Exception {
+        site.post(keeper, "/api/devices", input("LAMP", onStage()))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].code").value("not-a-lamp"));
+    }
+
+    @Test
     void a_device_is_fitted_where_it_belongs_and_nowhere_else() throws Exception {
         site.post(keeper, "/api/devices", input("FLOW", ""))
                 .andExpect(status().isUnprocessableContent())

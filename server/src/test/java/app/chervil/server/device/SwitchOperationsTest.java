@@ -45,7 +45,7 @@ class SwitchOperationsTest {
 
     private static DeviceRow device(long id, DeviceKind kind) {
         return new DeviceRow(
-                1, id, TANK, null, null, kind, "One", LocalDate.EPOCH, null, null, 1, "Brook", null, null, null);
+                1, id, TANK, null, null, kind, "One", LocalDate.EPOCH, null, null, null, 1, "Brook", null, null, null);
     }
 
     private static StateRow state(long id, @Nullable Instant amiss) {

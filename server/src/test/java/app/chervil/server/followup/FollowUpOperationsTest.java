@@ -22,6 +22,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -35,6 +36,7 @@ class FollowUpOperationsTest {
 
     private final FollowUpMapper mapper = mock();
     private final TankOperations tanks = mock();
+    private final DueLooks byCalendar = mock();
 
     @ParameterizedTest
     @CsvSource({
@@ -69,6 +71,22 @@ class FollowUpOperationsTest {
     }
 
     @Test
+    void what_the_calendar_asks_for_stands_beside_what_work_does() {
+        FollowUpOperations looks = at(EVENING);
+        FollowUpOperations.Asked test = new FollowUpOperations.Asked(WORK, 3, "Touch it.", EVENING);
+        when(byCalendar.due(KEEPER, LocalDate.of(2026, 11, 27))).thenReturn(List.of(test));
+        when(byCalendar.done(KEEPER, WORK, LocalDate.of(2026, 11, 27))).thenReturn(true);
+        when(byCalendar.undone(KEEPER, WORK)).thenReturn(true);
+
+        assertThat(looks.open(KEEPER)).containsExactly(test);
+        looks.done(KEEPER, WORK);
+        looks.undone(KEEPER, WORK);
+
+        verify(byCalendar).done(KEEPER, WORK, LocalDate.of(2026, 11, 27));
+        verify(byCalendar).undone(KEEPER, WORK);
+    }
+
+    @Test
     void a_look_nobody_asked_for_is_not_found() {
         assertThatThrownBy(() -> at(EVENING).done(KEEPER, WORK)).isInstanceOf(NotFound.class);
         assertThatThrownBy(() -> at(EVENING).undone(KEEPER, WORK)).isInstanceOf(NotFound.class);
@@ -89,6 +107,6 @@ class FollowUpOperationsTest {
 
     private FollowUpOperations at(Instant now) {
         when(tanks.today()).thenReturn(LocalDate.ofInstant(now, ZoneOffset.UTC));
-        return new FollowUpOperations(mapper, tanks, Clock.fixed(now, ZoneOffset.UTC));
+        return new FollowUpOperations(mapper, tanks, byCalendar, Clock.fixed(now, ZoneOffset.UTC));
     }
 }
