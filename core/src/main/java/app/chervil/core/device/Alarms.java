@@ -23,7 +23,23 @@ public final class Alarms {
     private static final Duration PRIMES = Duration.ofMinutes(1);
     private static final double DRY_SHARE = 0.7;
 
+    /** A connection that broke may come back by itself; not in all this time, and the device is silent. */
+    static final Duration COMES_BACK = Duration.ofMinutes(2);
+
     private Alarms() {}
+
+    /**
+     * How long a device may say nothing.
+     *
+     * @param usual as its keeper wants it
+     * @param heard when it last said anything
+     * @param gone when its connection broke; empty while it holds, or where nobody would tell
+     */
+    public static Duration quietAfter(Duration usual, Instant heard, Optional<Instant> gone) {
+        Duration broken =
+                gone.map(at -> Duration.between(heard, at).plus(COMES_BACK)).orElse(usual);
+        return broken.compareTo(usual) < 0 ? broken : usual;
+    }
 
     /**
      * What surrounds a device.

@@ -11,6 +11,7 @@ import com.hivemq.client.mqtt.mqtt5.Mqtt5ClientBuilder;
 import com.hivemq.client.mqtt.mqtt5.message.auth.Mqtt5SimpleAuth;
 import com.hivemq.client.mqtt.mqtt5.message.publish.Mqtt5Publish;
 import com.hivemq.client.mqtt.mqtt5.message.publish.Mqtt5PublishResult;
+import com.hivemq.client.mqtt.mqtt5.message.subscribe.Mqtt5Subscription;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
@@ -118,8 +119,8 @@ class Broker implements PlugOrders, DisposableBean {
                     .sessionExpiryInterval(SESSION_KEPT.toSeconds())
                     .send()
                     .thenCompose(connected -> broker.subscribeWith()
-                            .topicFilter(Topics.ALL_READINGS)
-                            .qos(MqttQos.AT_LEAST_ONCE)
+                            .addSubscription(heard(Topics.ALL_READINGS))
+                            .addSubscription(heard(Topics.ALL_GONE))
                             .send())
                     .whenComplete((done, failure) -> {
                         if (failure != null) {
@@ -127,6 +128,13 @@ class Broker implements PlugOrders, DisposableBean {
                         }
                     });
         });
+    }
+
+    private static Mqtt5Subscription heard(String topics) {
+        return Mqtt5Subscription.builder()
+                .topicFilter(topics)
+                .qos(MqttQos.AT_LEAST_ONCE)
+                .build();
     }
 
     /**
@@ -174,6 +182,10 @@ class Broker implements PlugOrders, DisposableBean {
                 .filter(device -> device.id() == topic);
         if (read.isEmpty() || place.isEmpty()) {
             LOG.info("A message on {} is none of a device that is known", message.getTopic());
+            return;
+        }
+        if (Topics.isGone(message.getTopic().toString())) {
+            signals.gone(place.get());
             return;
         }
         List<Told> told = Optional.ofNullable(read.get().readings()).orElse(List.of()).stream()

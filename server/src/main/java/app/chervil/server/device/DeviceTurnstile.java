@@ -20,7 +20,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * cannot be let in within a moment is told to come again, before anything of the request is read.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE + 20)
+@Order(Ordered.HIGHEST_PRECEDENCE + 2)
 class DeviceTurnstile extends OncePerRequestFilter {
     static final String PATH = "/api/device-readings";
     static final int AT_ONCE = 1;

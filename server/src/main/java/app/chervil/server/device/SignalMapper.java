@@ -21,7 +21,7 @@ interface SignalMapper {
     void insertState(long site, long device, Instant now);
 
     @Select("""
-            select device_id, heard_at, last_at, last_value, amiss_since, usual, back_on
+            select device_id, heard_at, last_at, last_value, amiss_since, usual, back_on, gone_at
             from device_state
             where site_id = #{site}
             """)
@@ -29,7 +29,7 @@ interface SignalMapper {
 
     /** The state of a device; nobody else tells it anything until this transaction is over. */
     @Select("""
-            select device_id, heard_at, last_at, last_value, amiss_since, usual, back_on
+            select device_id, heard_at, last_at, last_value, amiss_since, usual, back_on, gone_at
             from device_state
             where site_id = #{site} and device_id = #{device}
             for update
@@ -39,10 +39,16 @@ interface SignalMapper {
     @Update("""
             update device_state
             set heard_at = #{row.heardAt}, last_at = #{row.lastAt}, last_value = #{row.lastValue},
-              amiss_since = #{row.amissSince}, usual = #{row.usual}, back_on = #{row.backOn}
+              amiss_since = #{row.amissSince}, usual = #{row.usual}, back_on = #{row.backOn}, gone_at = #{row.goneAt}
             where site_id = #{site} and device_id = #{row.deviceId}
             """)
     void updateState(long site, StateRow row);
+
+    @Update("""
+            update device_state set gone_at = #{now}
+            where site_id = #{site} and device_id = #{device} and gone_at is null
+            """)
+    void updateGone(long site, long device, Instant now);
 
     /**
      * Keeps readings that are not there yet.
@@ -153,7 +159,8 @@ interface SignalMapper {
             @Nullable Double lastValue,
             @Nullable Instant amissSince,
             @Nullable Double usual,
-            @Nullable Instant backOn) {
+            @Nullable Instant backOn,
+            @Nullable Instant goneAt) {
         /** States by their device. */
         static Map<Long, StateRow> byDevice(List<StateRow> states) {
             return states.stream().collect(Collectors.toMap(StateRow::deviceId, Function.identity()));

@@ -146,6 +146,12 @@ public class SignalOperations {
         return new Taken(fresh.size(), told.size() - fresh.size() - refused.size(), refused);
     }
 
+    /** Notes that a device's connection broke; its next word ends that. */
+    @Transactional
+    public void gone(Place place) {
+        mapper.updateGone(place.siteId(), place.id(), clock.instant());
+    }
+
     private static Instant earlier(Instant one, Instant other) {
         return one.isBefore(other) ? one : other;
     }
@@ -192,7 +198,8 @@ public class SignalOperations {
         }
         StateRow now = Standing.row(device.id(), vigil, heard);
         mapper.updateState(device.siteId(), now);
-        boolean silent = !heard.isBefore(state.heardAt().plus(device.quietAfter()));
+        boolean silent =
+                state.goneAt() != null || !heard.isBefore(state.heardAt().plus(device.quietAfter()));
         if (silent || !before.calm() || !vigil.calm()) {
             vigils.look(device, now);
         }

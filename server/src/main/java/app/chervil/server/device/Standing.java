@@ -31,7 +31,8 @@ final class Standing {
                 vigil.last().map(Signal::value).orElse(null),
                 vigil.since().orElse(null),
                 usual(vigil),
-                vigil.backOn().orElse(null));
+                vigil.backOn().orElse(null),
+                null);
     }
 
     static @Nullable Double usual(Vigil vigil) {

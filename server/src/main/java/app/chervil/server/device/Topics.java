@@ -7,6 +7,9 @@ final class Topics {
     /** All that devices say. */
     static final String ALL_READINGS = "chervil/+/readings";
 
+    /** What a broker says for a device whose connection broke: its last will. */
+    static final String ALL_GONE = "chervil/+/gone";
+
     private static final String ROOT = "chervil/";
 
     private Topics() {}
@@ -14,6 +17,11 @@ final class Topics {
     /** Where a device tells its readings. */
     static String readings(long device) {
         return ROOT + device + "/readings";
+    }
+
+    /** Whether this is where a device's last will is told. */
+    static boolean isGone(String topic) {
+        return topic.endsWith("/gone");
     }
 
     /** Where a plug hears what to do. */

@@ -91,7 +91,10 @@ public class VigilOperations {
         Instant now = clock.instant();
         Vigil vigil = Standing.of(state);
         Around around = new Around(
-                device.quietAfter(), state.heardAt(), Optional.ofNullable(touched.get(device.tankId())), power);
+                Alarms.quietAfter(device.quietAfter(), state.heardAt(), Optional.ofNullable(state.goneAt())),
+                state.heardAt(),
+                Optional.ofNullable(touched.get(device.tankId())),
+                power);
         Set<Alarm> holding = Alarms.of(device.kind(), vigil, around, now);
         alerts.updateOthersEnded(device.siteId(), device.id(), holding, now);
         for (Alarm alarm : holding) {

@@ -9,6 +9,7 @@ import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.util.ContentCachingResponseWrapper;
 
 /**
  * Holds an answer until it is whole. One that is sent off in parts has its session stored when the first part goes, and
@@ -17,17 +18,20 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 3)
 class WholeAnswers extends OncePerRequestFilter {
-    private static final int MOST_BYTES = 1 << 22;
+    /** Streams never are whole. */
+    private static final String STREAM = "/stream";
 
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
-        return !request.getRequestURI().startsWith("/api/");
+        String path = request.getRequestURI();
+        return !path.startsWith("/api/") || path.endsWith(STREAM);
     }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        response.setBufferSize(MOST_BYTES);
-        chain.doFilter(request, response);
+        ContentCachingResponseWrapper whole = new ContentCachingResponseWrapper(response);
+        chain.doFilter(request, whole);
+        whole.copyBodyToResponse();
     }
 }

@@ -101,15 +101,18 @@ final class Filling {
         run(database, """
                 insert into device_reading (site_id, device_id, stamp, read_at, value)
                 select d.site_id, d.id, at, at, 24 + sin(extract(epoch from at) / 7000)
-                from %s, generate_series(now() - interval '50 hours', now(), interval '1 second') at""".formatted(some));
+                from %s, generate_series(now() - interval '50 hours', now(), interval '1 second') at
+                on conflict do nothing""".formatted(some));
         run(database, """
                 insert into device_hour (site_id, device_id, hour, least, greatest, total, readings)
                 select d.site_id, d.id, at, 23, 25, 3600 * 24.0, 3600
-                from %s, generate_series(date_trunc('hour', now()) - interval '400 days', now(), interval '1 hour') at""".formatted(some));
+                from %s, generate_series(date_trunc('hour', now()) - interval '400 days', now(), interval '1 hour') at
+                on conflict do nothing""".formatted(some));
         run(database, """
                 insert into device_day (site_id, device_id, day, least, greatest, total, readings, moving_total, moving)
                 select d.site_id, d.id, at::date, 23, 25, 86400 * 24.0, 86400, 86400 * 24.0, 86400
-                from %s, generate_series(now() - interval '400 days', now(), interval '1 day') at""".formatted(some));
+                from %s, generate_series(now() - interval '400 days', now(), interval '1 day') at
+                on conflict do nothing""".formatted(some));
         run(database, "analyze");
     }
 

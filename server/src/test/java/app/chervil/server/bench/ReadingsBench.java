@@ -28,6 +28,7 @@ public final class ReadingsBench {
     private static final int A_BATCH = 50;
     private static final int TANKS = 7;
     private static final int SERVICES = 60;
+    private static final Duration QUIET = Duration.ofSeconds(10);
     private static final Duration ARRIVES_WITHIN = Duration.ofMinutes(2);
     private static final double ROUNDS_MS = 100;
     private static final double CHART_MS = 300;
@@ -50,6 +51,10 @@ public final class ReadingsBench {
         try (Connection database = DriverManager.getConnection(
                 options.get("db-url"), System.getenv("CHERVIL_DB_USER"), System.getenv("CHERVIL_DB_PASSWORD"))) {
             System.exit(new ReadingsBench(options, database).run() ? 0 : 1);
+        } catch (Exception failed) {
+            failed.printStackTrace();
+            // Threads of clients would keep it running.
+            System.exit(1);
         }
     }
 
@@ -188,9 +193,12 @@ public final class ReadingsBench {
 
     private Duration awaitStored(long wanted) throws Exception {
         Instant begun = Instant.now();
-        Instant until = begun.plus(ARRIVES_WITHIN);
-        while (probes.stored() < wanted && Instant.now().isBefore(until)) {
-            TimeUnit.MILLISECONDS.sleep(200);
+        Instant moved = begun;
+        long before = -1;
+        for (long now = 0; now < wanted && Instant.now().isBefore(moved.plus(QUIET)); now = probes.stored()) {
+            moved = now == before ? moved : Instant.now();
+            before = now;
+            TimeUnit.MILLISECONDS.sleep(500);
         }
         return Duration.between(begun, Instant.now());
     }

@@ -100,6 +100,18 @@ class BrokerTest {
     }
 
     @Test
+    void a_last_will_says_that_the_device_is_gone_and_is_no_reading() {
+        Broker broker = hearing();
+        when(message.getTopic()).thenReturn(MqttTopic.of("chervil/7/gone"));
+
+        broker.heard(message);
+
+        verify(signals).gone(PROBE);
+        verify(signals, never()).take(any(), anyList(), any());
+        verify(message).acknowledge();
+    }
+
+    @Test
     void one_on_the_topic_of_another_device_is_nobodys() {
         Broker broker = hearing();
         when(message.getTopic()).thenReturn(MqttTopic.of("chervil/8/readings"));

@@ -50,6 +50,12 @@ class DeviceApiTest {
     @Autowired
     Clock clock;
 
+    @Autowired
+    SignalOperations signals;
+
+    @Autowired
+    VigilOperations vigils;
+
     private final JsonMapper json = JsonMapper.builder().build();
     private SignedIn keeper;
     private long tank;
@@ -296,6 +302,24 @@ class DeviceApiTest {
 
         tell(other.token(), reading(ago(1), 20));
         assertThat(standing()).containsExactly("FILTER_OFF");
+    }
+
+    @Test
+    void one_whose_connection_broke_is_silent_after_two_minutes_and_no_longer_once_it_speaks() throws Exception {
+        Fitted leak = fit("LEAK", "");
+        tell(leak.token(), reading(ago(1), 0));
+        signals.gone(new DeviceMapper.Place(keeper.siteId(), leak.id()));
+        vigils.look(keeper.siteId());
+        assertThat(standing()).isEmpty();
+
+        database.update(
+                "update device_state set gone_at = gone_at - interval '2 minutes' where device_id = ?", leak.id());
+        vigils.look(keeper.siteId());
+        assertThat(standing()).containsExactly("SILENT");
+
+        tell(leak.token(), reading(ago(0), 0));
+        vigils.look(keeper.siteId());
+        assertThat(standing()).isEmpty();
     }
 
     @Test

@@ -49,7 +49,7 @@ class SwitchOperationsTest {
     }
 
     private static StateRow state(long id, @Nullable Instant amiss) {
-        return new StateRow(id, NOW, NOW, 1.0, amiss, null, null);
+        return new StateRow(id, NOW, NOW, 1.0, amiss, null, null, null);
     }
 
     @BeforeEach

@@ -12,6 +12,8 @@ class TopicsTest {
         assertThat(Topics.device(Topics.readings(42))).hasValue(42);
         assertThat(Topics.readings(42)).matches(Topics.ALL_READINGS.replace("+", "[^/]+"));
         assertThat(Topics.orders(42)).isEqualTo("chervil/42/orders");
+        assertThat(Topics.isGone("chervil/42/gone")).isTrue();
+        assertThat(Topics.isGone(Topics.readings(42))).isFalse();
     }
 
     @ParameterizedTest
