@@ -130,6 +130,13 @@ export function withUnit(value: number, unit: string): string {
 /** Whole from a hundred on; below it as many places as three digits leave. */
 const places = (value: number) => (Math.abs(value) >= 100 ? 0 : Math.abs(value) >= 10 ? 1 : 2)
 
+/** An amount of money in the site's currency, "€12.50". */
+export function money(amount: number): string {
+  const { currency, decimalSign } = inUse.value
+  const locale = decimalSign === 'COMMA' ? 'de-DE' : 'en-GB'
+  return new Intl.NumberFormat(locale, { style: 'currency', currency }).format(amount)
+}
+
 /** A shown value as this site writes it: three digits that count; specific gravity has three places. */
 export const plain = (value: number, symbol = '') => numberWords(value, symbol === 'SG' ? 3 : places(value))
 

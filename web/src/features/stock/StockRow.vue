@@ -4,15 +4,15 @@ import NumberField from '@/shared/components/NumberField.vue'
 import { today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
-import { typedNumber } from '@/shared/units'
+import { money, typedNumber } from '@/shared/units'
 import { lowerFirst } from '@/shared/words'
 import { useMove, useOpenKit, useTakeMoveBack, type StockItem, type StockMove } from './queries'
-import { amountWords, KIND_WORDS, lastsWords, markOf, money, shelfWords } from './stores'
+import { amountWords, KIND_WORDS, lastsWords, markOf, shelfWords } from './stores'
 import StockLine from './StockLine.vue'
 import { newId } from '@/shared/ids'
 
 /** One thing: what is there, how long it lasts, and what happened to it in one number and one press. */
-const props = defineProps<{ entry: StockItem; currency: string }>()
+const props = defineProps<{ entry: StockItem }>()
 
 const move = useMove()
 const takeBack = useTakeMoveBack()
@@ -89,7 +89,7 @@ async function openOne() {
     </div>
     <p class="cost num">
       <template v-if="entry.use.costAYear !== undefined && !item.kit"
-        >{{ money(entry.use.costAYear, currency) }}<br /><span class="small quiet">a year</span></template
+        >{{ money(entry.use.costAYear) }}<br /><span class="small quiet">a year</span></template
       >
     </p>
     <form novalidate data-field="amount" @submit.prevent="happened('BOUGHT')">

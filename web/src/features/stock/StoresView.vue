@@ -1,17 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useSession } from '@/features/account'
 import SumLinks from '@/shared/components/SumLinks.vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import { useStores } from './queries'
 import StockRow from './StockRow.vue'
-import { inShort, money } from './stores'
+import { money } from '@/shared/units'
+import { inShort } from './stores'
 
 /** At the table: what will run out, what a year costs, and which socks are clean. */
-const session = useSession()
 const stores = useStores()
-const currency = computed(() => session.data.value?.units?.currency ?? 'EUR')
 const empty = computed(() => stores.data.value?.items.length === 0)
 </script>
 
@@ -36,16 +34,11 @@ const empty = computed(() => stores.data.value?.items.length === 0)
           {{ inShort(stores.data.value) }}
           <span v-if="stores.data.value.costAYear > 0" class="quiet"
             >At today’s intervals a year costs about
-            <b class="num">{{ money(stores.data.value.costAYear, currency) }}</b>.</span
+            <b class="num">{{ money(stores.data.value.costAYear) }}</b>.</span
           >
         </p>
         <section aria-label="In the stores" class="things">
-          <StockRow
-            v-for="item in stores.data.value.items"
-            :key="item.id"
-            :entry="item"
-            :currency="currency"
-          />
+          <StockRow v-for="item in stores.data.value.items" :key="item.id" :entry="item" />
         </section>
         <section v-if="stores.data.value.notKept.length" aria-label="Used, but not kept here">
           <h2>Used, but not kept here</h2>

@@ -18,11 +18,6 @@ export function amountWords(amount: number, unit: Unit): string {
   return short ? `${NUMBER.format(amount)} ${short}` : NUMBER.format(amount)
 }
 
-/** An amount of money; plain digits where the currency is not known to the browser. */
-export function money(amount: number, currency: string): string {
-  return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(amount)
-}
-
 export type Mark = 'out' | 'low' | 'enough' | 'uncounted'
 
 export function markOf(item: StockItem): Mark {

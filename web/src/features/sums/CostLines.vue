@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { money } from './measures'
+import { money } from '@/shared/units'
 import type { Drawing } from './picture'
 
 /** What two ways have cost as time goes on. */

@@ -6,7 +6,7 @@ import SelectField from '@/shared/components/SelectField.vue'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
 import { adoption, type Adopted } from './adopt'
-import { money } from './measures'
+import { money } from '@/shared/units'
 import type { Known } from './prefill'
 import type { Given } from './queries'
 

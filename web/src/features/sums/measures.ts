@@ -1,4 +1,4 @@
-import { numberWords, typedNumber, unitOf, unitsInUse, type Quantity, type Unit } from '@/shared/units'
+import { money, numberWords, typedNumber, unitOf, unitsInUse, type Quantity, type Unit } from '@/shared/units'
 import type { Measure } from './queries'
 
 /** How a measure is read and typed here: stored = shown × size + zero. */
@@ -46,13 +46,6 @@ const STEPS = new Set(['stepLimit', 'riseGL'])
 
 const isImperial = () => unitOf('LENGTH').symbol !== 'm'
 const inPounds = () => unitOf('MASS').symbol !== 'g'
-
-/** An amount of money, "€12.50". */
-export function money(amount: number): string {
-  const { currency, decimalSign } = unitsInUse.value
-  const locale = decimalSign === 'COMMA' ? 'de-DE' : 'en-GB'
-  return new Intl.NumberFormat(locale, { style: 'currency', currency }).format(amount)
-}
 
 /** The scale of a measure, for a field or result of a name. */
 export function scaleOf(measure: Measure, name = ''): Scale {

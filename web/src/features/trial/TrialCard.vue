@@ -6,6 +6,7 @@ import LinkButton from '@/shared/components/LinkButton.vue'
 import { shortDay } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
+import { money } from '@/shared/units'
 import { useAdopt, useDisown, useRemoveTrial, useResumeTrial, useStopTrial, type Trial } from './queries'
 import TrialCurve from './TrialCurve.vue'
 import {
@@ -31,6 +32,8 @@ const disown = useDisown()
 const filters = useSiteFilters()
 const { sending, trouble, send } = useSending()
 const subject = computed(() => props.trial.subject)
+/** Where doing it uses up what has a price. */
+const costs = computed(() => props.trial.ways.some((way) => (way.costAWeek ?? 0) > 0))
 const running = computed(() => props.trial.state === 'RUNNING')
 
 async function end() {
@@ -92,6 +95,7 @@ async function strike() {
           <th scope="col">Days so far</th>
           <th scope="col">Times done</th>
           <th scope="col">Minutes a week</th>
+          <th v-if="costs" scope="col">Cost a week</th>
           <th scope="col">{{ subject.parameter }} rises a week</th>
           <th v-if="!running" scope="col"><span class="seen-by-readers">Keep it</span></th>
         </tr>
@@ -102,6 +106,7 @@ async function strike() {
           <td class="num">{{ way.daysLived }}</td>
           <td class="num">{{ way.times }}</td>
           <td class="num">{{ way.minutesAWeek?.toFixed(0) ?? '–' }}</td>
+          <td v-if="costs" class="num">{{ way.costAWeek === undefined ? '–' : money(way.costAWeek) }}</td>
           <td class="num">
             <template v-if="way.rise"
               >{{ riseWords(way.rise.perWeek, subject.unit) }}

@@ -174,6 +174,27 @@ describe('the trials', () => {
       'POST /api/trials/a/stop': 204,
     })
 
+  it('says what each way costs a week where doing it uses up what has a price', async () => {
+    const [often, seldom] = TRIAL.ways
+    if (!often || !seldom) throw new Error('two ways')
+    open([{ ...TRIAL, ways: [{ ...often, costAWeek: 3.5 }, seldom] }])
+    const { wrapper } = await mountView(TrialsView)
+    await settled()
+    const rows = wrapper.findAll('tbody tr').map((row) => row.text())
+
+    expect(wrapper.text()).toContain('Cost a week')
+    expect(rows[0]).toContain('€3.50')
+    expect(rows[1]).toContain('–')
+  })
+
+  it('leaves out the cost of what uses up nothing', async () => {
+    open([{ ...TRIAL, ways: TRIAL.ways.map((way) => ({ ...way, costAWeek: 0 })) }])
+    const { wrapper } = await mountView(TrialsView)
+    await settled()
+
+    expect(wrapper.text()).not.toContain('Cost a week')
+  })
+
   it('stops a trial that runs', async () => {
     const asked = open([TRIAL])
     const { wrapper } = await mountView(TrialsView)

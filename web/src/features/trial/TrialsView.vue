@@ -42,6 +42,9 @@ const leads = (trial: Trial) =>
         </p>
         <TrialCard :trial="trial" />
       </template>
+      <p v-if="trials.data.value?.length">
+        <a href="/api/trials/table.csv" download>Download trials.csv</a>
+      </p>
     </AsyncState>
   </main>
 </template>

@@ -220,6 +220,7 @@ final class RightsTable {
             put("/api/vessels/{id}", HELPER, "described a bucket or cap"),
             delete("/api/vessels/{id}", KEEPER, "removed a bucket or cap"),
             ask("/api/trials", VIEWER),
+            ask("/api/trials/table.csv", VIEWER),
             post("/api/trials/forethought", VIEWER, ""),
             put("/api/trials/{id}", KEEPER, "began a trial"),
             post("/api/trials/{id}/stop", KEEPER, "stopped a trial"),

@@ -6,6 +6,7 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import org.springframework.core.Ordered;
@@ -16,8 +17,9 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Lets devices in one at a time, so that however many speak at once, people find the server and its database free. Who
- * cannot be let in within a moment is told to come again, before anything of the request is read.
+ * Lets devices in one at a time, and the next only after as long a rest, so that however many speak at once, people find the
+ * server and its database free. Who cannot be let in within a moment is told to come again, before anything of the request is
+ * read.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 2)
@@ -25,6 +27,7 @@ class DeviceTurnstile extends OncePerRequestFilter {
     static final String PATH = "/api/device-readings";
     static final int AT_ONCE = 1;
     private static final long WAITS_MS = 200;
+    private static final long LONGEST_REST_NANOS = TimeUnit.MILLISECONDS.toNanos(50);
 
     private final Semaphore free = new Semaphore(AT_ONCE, true);
 
@@ -45,10 +48,12 @@ class DeviceTurnstile extends OncePerRequestFilter {
                     "Too many devices speak at once. Send the same readings again in a second.");
             return;
         }
+        long began = System.nanoTime();
         try {
             chain.doFilter(request, response);
         } finally {
-            free.release();
+            long rest = Math.min(System.nanoTime() - began, LONGEST_REST_NANOS);
+            CompletableFuture.delayedExecutor(rest, TimeUnit.NANOSECONDS).execute(free::release);
         }
     }
 

@@ -101,6 +101,17 @@ public class StockOperations {
                         .multiply(Objects.requireNonNull(row.price())))));
     }
 
+    /** What doing tasks uses up. */
+    @Transactional(readOnly = true)
+    public TaskCosts costs(SignedIn who) {
+        Map<String, ItemRow> rows =
+                mapper.list(who.siteId()).stream().collect(Collectors.toMap(row -> Wants.key(row.name()), row -> row));
+        return TaskCosts.of(wants(who), name -> Optional.ofNullable(rows.get(name))
+                .flatMap(row -> row.turned()
+                        ? Optional.of(0.0)
+                        : Optional.ofNullable(row.price()).map(price -> price.doubleValue() * row.amountPerUse())));
+    }
+
     /** What happened to an item, latest first. */
     @Transactional(readOnly = true)
     public List<MoveView> moves(SignedIn who, long id) {

@@ -4,9 +4,14 @@ import app.chervil.server.account.SignedIn;
 import app.chervil.server.trial.TrialView.TrialForethought;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -31,6 +36,17 @@ class TrialController {
     @GetMapping
     List<TrialView> list(@AuthenticationPrincipal SignedIn who) {
         return operations.list(who);
+    }
+
+    /** All of them as a table for a spreadsheet. */
+    @GetMapping(value = "/table.csv", produces = "text/csv")
+    ResponseEntity<String> table(@AuthenticationPrincipal SignedIn who) {
+        ContentDisposition file =
+                ContentDisposition.attachment().filename("trials.csv").build();
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(HttpHeaders.CONTENT_DISPOSITION, file.toString())
+                .body(TrialTable.write(operations.list(who)));
     }
 
     @PutMapping("/{id}")

@@ -17,6 +17,8 @@ import app.chervil.server.book.ServiceLog;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
+import app.chervil.server.stock.StockOperations;
+import app.chervil.server.stock.TaskCosts;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.trial.TrialMapper.TrialRow;
 import app.chervil.server.trial.TrialView.TrialForethought;
@@ -53,6 +55,7 @@ public class TrialOperations {
     private final TankOperations tanks;
     private final TankWaterOperations water;
     private final ServiceLog history;
+    private final StockOperations stock;
     private final Clock clock;
 
     TrialOperations(
@@ -61,12 +64,14 @@ public class TrialOperations {
             TankOperations tanks,
             TankWaterOperations water,
             ServiceLog history,
+            StockOperations stock,
             Clock clock) {
         this.mapper = mapper;
         this.filters = filters;
         this.tanks = tanks;
         this.water = water;
         this.history = history;
+        this.stock = stock;
         this.clock = clock;
     }
 
@@ -93,10 +98,12 @@ public class TrialOperations {
                         one -> Objects.requireNonNull(one.row().together()),
                         Collectors.collectingAndThen(
                                 Collectors.toList(), all -> Objects.requireNonNull(TrialTold.together(all)))));
+        TaskCosts costs = stock.costs(who);
         return told.stream()
                 .map(one -> one.view(
                         Objects.requireNonNull(inUse.get(one.row().tankId())).name(),
                         Objects.requireNonNull(placed.get(one.row().taskId())).task(),
+                        costs.of(one.row().taskId()),
                         one.row().together() == null
                                 ? null
                                 : together.get(one.row().together())))

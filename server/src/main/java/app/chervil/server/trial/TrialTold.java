@@ -20,6 +20,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.stream.IntStream;
@@ -60,7 +61,12 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Tried> tried, 
 
     static final double DAYS_A_WEEK = 7;
 
-    TrialView view(String tank, FilterTask task, @Nullable TrialTogether together) {
+    /**
+     * All that is told of it.
+     *
+     * @param cost of what its task uses up each time; empty if a price is missing
+     */
+    TrialView view(String tank, FilterTask task, OptionalDouble cost, @Nullable TrialTogether together) {
         Design design = row.design();
         OptionalInt now = row.runsOn(today) ? design.wayOn(today) : OptionalInt.empty();
         return new TrialView(
@@ -79,7 +85,7 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Tried> tried, 
                 services,
                 boxed(now),
                 IntStream.range(0, design.ways().size())
-                        .mapToObj(way -> way(way, design, task.minutes()))
+                        .mapToObj(way -> way(way, design, task.minutes(), cost))
                         .toList(),
                 Verdict.of(tried),
                 compared(tried.map(Tried::pairs).orElse(List.of())),
@@ -131,7 +137,7 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Tried> tried, 
 
     private static final int MOST_DAYS = 3650;
 
-    private TriedWay way(int place, Design design, int minutesEach) {
+    private TriedWay way(int place, Design design, int minutesEach, OptionalDouble cost) {
         long days = design.all().stream()
                 .filter(turn -> turn.way() == place)
                 .mapToLong(turn -> turn.livedBy(row.lived(today)))
@@ -139,12 +145,14 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Tried> tried, 
         int times = (int) services.stream()
                 .filter(day -> design.wayOn(day).equals(OptionalInt.of(place)))
                 .count();
-        @Nullable Double minutes = days < DAYS_A_WEEK ? null : minutesEach * times * DAYS_A_WEEK / days;
+        boolean toldByNow = days >= DAYS_A_WEEK;
+        double timesAWeek = toldByNow ? times * DAYS_A_WEEK / days : 0;
         return new TriedWay(
                 boxed(design.ways().get(place).days()),
                 days,
                 times,
-                minutes,
+                toldByNow ? (Double) (minutesEach * timesAWeek) : null,
+                toldByNow && cost.isPresent() ? (Double) (cost.getAsDouble() * timesAWeek) : null,
                 tried.map(ways -> ways.rises().get(place)).orElse(null));
     }
 }

@@ -65,6 +65,7 @@ public record TrialView(
      * @param daysLived so far
      * @param times the task was done
      * @param minutesAWeek spent on the task; absent before a first week
+     * @param costAWeek of what it used up, in the site's currency; absent likewise, or where a price is missing
      * @param rise of the parameter a week; absent while the readings do not tell
      */
     public record TriedWay(
@@ -72,6 +73,7 @@ public record TrialView(
             long daysLived,
             int times,
             @Nullable Double minutesAWeek,
+            @Nullable Double costAWeek,
             @Nullable Production rise) {}
 
     /**

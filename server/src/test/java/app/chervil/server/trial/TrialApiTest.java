@@ -1,6 +1,9 @@
 package app.chervil.server.trial;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.hamcrest.Matchers.startsWith;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
@@ -134,6 +137,27 @@ class TrialApiTest {
         assertThat(trial.get("ways").get(1).get("times").asInt()).isEqualTo(1);
         // two rinses of five minutes in four weeks
         assertThat(trial.get("ways").get(0).get("minutesAWeek").asDouble()).isEqualTo(2.5);
+        assertThat(trial.get("ways").get(0).get("costAWeek").asDouble()).isZero();
+    }
+
+    @Test
+    void all_trials_come_as_a_table_with_a_row_for_each_way() throws Exception {
+        begin(20);
+        rinsed(18);
+
+        String[] table = site.get(keeper, TRIALS + "/table.csv")
+                .andExpect(status().isOk())
+                .andExpect(header().string("Content-Disposition", "attachment; filename=\"trials.csv\""))
+                .andReturn()
+                .getResponse()
+                .getContentAsString()
+                .split("\r\n");
+
+        assertThat(table).hasSize(3);
+        assertThat(table[0]).startsWith("Tank,Task,Began,Until,State,Every days");
+        assertThat(table[1]).endsWith(",2026-05-12,2026-07-07,RUNNING,7,14,1,2.5,0,Nitrate,mg/L,,,,,");
+        assertThat(table[2]).contains(",RUNNING,14,");
+        site.get(site.keeper(), TRIALS + "/table.csv").andExpect(content().string(startsWith("Tank,")));
     }
 
     @Test
