@@ -55,11 +55,12 @@ const answers = (alerts: unknown[], devices: unknown[] = [PLUG]) => ({
   'GET /api/session': SESSION,
   'GET /api/devices': devices,
   'GET /api/alerts': { watched: devices.length > 0, alerts },
-  'GET /api/stand-ins': { present: false, amiss: [] },
+  'GET /api/stand-ins': { present: false, amiss: [], speed: 1 },
   'GET /api/alert-mail': {},
   'GET /api/tanks': [],
   'GET /api/filters': [],
   'POST /api/devices/2/switch': 202,
+  'POST /api/stand-ins': 204,
   'PUT /api/alerts/9/seen': 204,
   'PUT /api/alerts/9/quiet': 204,
   'DELETE /api/alerts/11/service': 204,
@@ -115,6 +116,29 @@ describe('devices', () => {
       on: true,
       confirmed: true,
     })
+  })
+
+  it('are put out of order by hand in the demo, at the speed one likes', async () => {
+    const asked = stubServer({
+      ...answers([]),
+      'GET /api/stand-ins': { present: true, amiss: ['LEAK'], speed: 1 },
+    })
+    const { wrapper } = await mountView(DevicesView)
+    await settled()
+    const switches = wrapper.findAll('.stand-ins input[role=switch]')
+    expect(switches.map((one) => (one.element as HTMLInputElement).checked)).toEqual([
+      false,
+      false,
+      false,
+      true,
+      false,
+      false,
+    ])
+
+    await wrapper.get('.stand-ins input[type=radio][value="1440"]').setValue()
+    await settled()
+
+    expect(asked.find(({ call }) => call === 'POST /api/stand-ins')?.body).toEqual({ speed: 1440 })
   })
 
   it('are undone by what a button logged, and seen by whoever says so', async () => {

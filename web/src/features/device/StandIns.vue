@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/shared/api/client'
+import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import { useSending } from '@/shared/form'
 import { useStandIns, useWorkStandIns } from './queries'
 
@@ -14,6 +15,11 @@ const MISHAPS: { mishap: Mishap; label: string }[] = [
   { mishap: 'SILENT', label: 'The probe is silent' },
 ]
 const DAYS = 10
+const SPEEDS = [
+  { value: 1, label: 'As it does' },
+  { value: 60, label: 'An hour of it a minute' },
+  { value: 1440, label: 'A day of it a minute' },
+]
 
 const standIns = useStandIns()
 const work = useWorkStandIns()
@@ -40,6 +46,13 @@ const { trouble, send } = useSending()
     <el-button @click="send(() => work.mutateAsync({ days: DAYS }))">
       Let {{ DAYS }} days of dirt into the foam
     </el-button>
+    <ChoiceRow
+      :model-value="standIns.data.value.speed"
+      legend="How fast dirt comes"
+      name="speed"
+      :choices="SPEEDS"
+      @update:model-value="(speed: number) => send(() => work.mutateAsync({ speed }))"
+    />
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
   </section>
 </template>

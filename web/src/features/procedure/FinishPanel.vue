@@ -7,6 +7,7 @@ import type { Schemas } from '@/shared/api/client'
 import { useSending } from '@/shared/form'
 import AfterPanel from './AfterPanel.vue'
 import type { useGuided } from './guided'
+import { byHand } from './progress'
 import { useDropGuided, useFinishGuided } from './queries'
 
 /** The end: what was skipped, a note, and the log; not while the filter is off, unless a reason is written. */
@@ -47,7 +48,9 @@ const used = ref<Record<string, number>>({})
 const countOf = (part: { thing: string; usual: number }) => used.value[part.thing] ?? part.usual
 /** What the stores lose; a 0 tells that none was used where one is usual. */
 const parts = computed(() => spent.value.map((part) => ({ thing: part.thing, quantity: countOf(part) })))
-const untouched = computed(() => (view.value?.events.length ?? 0) + props.guided.waiting.value === 0)
+const untouched = computed(
+  () => (view.value?.events ?? []).filter(byHand).length + props.guided.waiting.value === 0,
+)
 
 async function end() {
   await props.guided.flush()

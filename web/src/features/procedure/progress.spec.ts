@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { clockWords, offAdvice, offMinutes, progressOf } from './progress'
+import { byHand, clockWords, offAdvice, offMinutes, progressOf } from './progress'
 import type { GuidedEvent, Step } from './queries'
 
 const START = Date.parse('2026-11-25T10:00:00Z')
@@ -74,6 +74,12 @@ describe('what is told of a service', () => {
     expect(progressOf(SHARED_STEPS, [event('5 SKIPPED stop no plug in reach')]).skipped.get('stop')).toBe(
       'no plug in reach',
     )
+  })
+
+  it('does not take for work what a plug saw', () => {
+    expect([event('3 SEEN_OFF -'), event('4 DONE stop'), event('5 SEEN_ON -')].filter(byHand)).toEqual([
+      event('4 DONE stop'),
+    ])
   })
 
   it.each([

@@ -73,13 +73,17 @@ function grade(steps: Step[], findings: Map<string, Finding>, event: GuidedEvent
   }
 }
 
+/** Whether a person did it, and no plug saw it. */
+export const byHand = (event: GuidedEvent) => event.kind !== 'SEEN_OFF' && event.kind !== 'SEEN_ON'
+
 /** When the filter was stopped and started, in the order it came: by ticks that stand, and by what a plug saw. */
 function powerOf(steps: Step[], events: GuidedEvent[]): { on: boolean; at: number }[] {
   const power = new Map<string, { on: boolean; at: number }>()
   const effects = new Map(steps.map((step) => [step.id, step.effects]))
-  for (const { id, kind, step, happenedAt } of events) {
+  for (const event of events) {
+    const { id, kind, step, happenedAt } = event
     const at = Date.parse(happenedAt)
-    if (kind === 'SEEN_OFF' || kind === 'SEEN_ON') power.set(id, { on: kind === 'SEEN_ON', at })
+    if (!byHand(event)) power.set(id, { on: kind === 'SEEN_ON', at })
     else if (kind === 'UNDONE' || kind === 'SKIPPED') power.delete(step)
     else if (kind === 'DONE' && !power.has(step)) {
       if (effects.get(step)?.includes('POWER_OFF')) power.set(step, { on: false, at })

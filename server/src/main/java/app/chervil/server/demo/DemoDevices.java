@@ -333,6 +333,15 @@ class DemoDevices implements DisposableBean {
         speak();
     }
 
+    /** How many days of dirt a day brings. */
+    synchronized int speed() {
+        return Optional.ofNullable(tank).map(StandInTank::speed).orElse(1);
+    }
+
+    synchronized void hurry(int times) {
+        standing().hurry(times, clock.instant());
+    }
+
     synchronized void fill(double days) {
         standing().fill(days);
         speak();

@@ -29,11 +29,12 @@ class StandInController {
      *
      * @param present whether there are any here
      * @param amiss what is out of order
+     * @param speed days of dirt that a day brings
      */
-    record StandIns(boolean present, List<Mishap> amiss) {}
+    record StandIns(boolean present, List<Mishap> amiss, int speed) {}
 
     /**
-     * Something to bring about, or to mend; or days of dirt for the foam.
+     * Something to bring about, or to mend; or days of dirt for the foam; or how fast it comes.
      *
      * @param on whether it is to be so; with a mishap
      */
@@ -42,15 +43,20 @@ class StandInController {
             @Nullable Boolean on,
 
             @Nullable @Min(value = 1, message = "At least 1 day.") @Max(value = 100, message = "At most 100 days.")
-            Integer days) {}
+            Integer days,
+
+            @Nullable
+            @Min(value = 1, message = "At least as fast as it does.")
+            @Max(value = 86_400, message = "At most a day a second.")
+            Integer speed) {}
 
     @GetMapping("/api/stand-ins")
     StandIns list() {
         return devices.stream()
                 .filter(DemoDevices::present)
                 .findFirst()
-                .map(here -> new StandIns(true, here.amiss()))
-                .orElse(new StandIns(false, List.of()));
+                .map(here -> new StandIns(true, here.amiss(), here.speed()))
+                .orElse(new StandIns(false, List.of(), 1));
     }
 
     @PostMapping("/api/stand-ins")
@@ -60,6 +66,9 @@ class StandInController {
                 devices.stream().filter(DemoDevices::present).findFirst().orElseThrow(() -> new NotFound("device"));
         if (deed.mishap() != null) {
             here.set(deed.mishap(), Boolean.TRUE.equals(deed.on()));
+        }
+        if (deed.speed() != null) {
+            here.hurry(deed.speed());
         }
         if (deed.days() != null) {
             here.fill(deed.days());

@@ -157,6 +157,9 @@ class Broker implements PlugOrders, DisposableBean {
                 }
                 LOG.warn("A device's message waits: {}", failure.getMessage());
                 LockSupport.parkNanos(TRIES_AGAIN.toNanos());
+                if (Thread.currentThread().isInterrupted()) {
+                    return;
+                }
             }
         }
     }

@@ -124,7 +124,7 @@ interface SignalMapper {
             select min(read_at) as at, min(value) as least, max(value) as greatest, avg(value) as mean
             from device_reading
             where site_id = #{site} and device_id = #{device} and read_at >= #{since}::timestamptz
-            group by floor(extract(epoch from read_at - #{since}::timestamptz) / #{seconds})
+            group by date_bin(make_interval(secs => #{seconds}), read_at, #{since}::timestamptz)
             order by 1
             """)
     List<Stretch> listReadings(long site, long device, Instant since, double seconds);

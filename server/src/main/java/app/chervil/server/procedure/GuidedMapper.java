@@ -33,6 +33,8 @@ interface GuidedMapper {
 
     int delete(long site, UUID id);
 
+    void deleteEvents(long site, UUID guided);
+
     List<GuidedEvent> listEvents(long site, UUID guided);
 
     /** Adds an event unless one with that id is there. */

@@ -347,18 +347,20 @@ public class GuidedOperations {
         mapper.updateOff(who.siteId(), id, null);
     }
 
-    /** Drops a service in which nothing was done. */
+    /** Drops a service in which nobody did anything, whatever a plug saw meanwhile. */
     @Transactional
     public void drop(SignedIn who, UUID id) {
         GuidedRow row = row(who, id);
         new Rejected.Gatherer()
                 .check(
                         row.finishedAt() == null
-                                && mapper.listEvents(who.siteId(), id).isEmpty(),
+                                && mapper.listEvents(who.siteId(), id).stream()
+                                        .allMatch(event -> event.kind().seen()),
                         "",
                         "work-was-done",
                         "Something was done already. Finish it instead.")
                 .done();
+        mapper.deleteEvents(who.siteId(), id);
         mapper.delete(who.siteId(), id);
     }
 

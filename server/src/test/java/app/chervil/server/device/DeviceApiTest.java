@@ -11,6 +11,7 @@ import app.chervil.server.ChervilTest;
 import app.chervil.server.TestSite;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.procedure.GuidedOperations;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
@@ -55,6 +56,9 @@ class DeviceApiTest {
 
     @Autowired
     VigilOperations vigils;
+
+    @Autowired
+    GuidedOperations guided;
 
     private final JsonMapper json = JsonMapper.builder().build();
     private SignedIn keeper;
@@ -391,6 +395,20 @@ class DeviceApiTest {
         site.get(keeper, service)
                 .andExpect(jsonPath("$.offSince").doesNotExist())
                 .andExpect(jsonPath("$.events.length()").value(2));
+    }
+
+    @Test
+    void what_a_plug_sees_is_nobodys_work() throws Exception {
+        Fitted plug = fit("PLUG", onFilter());
+        tell(plug.token(), reading(ago(40), 15));
+        String service = beginService();
+        Instant begun = guided.atWork(keeper).get(tank);
+
+        tell(plug.token(), reading(ago(-1), 0));
+
+        assertThat(guided.atWork(keeper).get(tank)).isEqualTo(begun);
+        site.delete(keeper, service).andExpect(status().isNoContent());
+        site.get(keeper, service).andExpect(status().isNotFound());
     }
 
     @Test

@@ -28,6 +28,7 @@ public final class StandInTank {
     private final Map<Mishap, Boolean> amiss = new EnumMap<>(Mishap.class);
     private Instant from;
     private double days;
+    private int speed = 1;
     private Optional<Instant> heaterOff = Optional.empty();
 
     /** What can be brought about. */
@@ -98,6 +99,28 @@ public final class StandInTank {
         days += more;
     }
 
+    /** How many days of dirt a day brings. */
+    public int speed() {
+        return speed;
+    }
+
+    /**
+     * Lets dirt come faster, or as it does.
+     *
+     * @param times above zero; 1 is as it does
+     */
+    public void hurry(int times, Instant now) {
+        days += passed(now);
+        from = now;
+        speed = times;
+    }
+
+    private double passed(Instant at) {
+        return speed
+                * (double) Duration.between(from, at).toMillis()
+                / Duration.ofDays(1).toMillis();
+    }
+
     /** The foam is clean again. */
     public void clean(Instant now) {
         days = 0;
@@ -109,10 +132,7 @@ public final class StandInTank {
         if (is(Mishap.UNPLUGGED) || is(Mishap.DRY)) {
             return 0;
         }
-        double passed = days
-                + Duration.between(from, at).toMillis()
-                        / (double) Duration.ofDays(1).toMillis();
-        double loading = Math.max(0, passed) / fillsInDays;
+        double loading = Math.max(0, days + passed(at)) / fillsInDays;
         double left = cleanFlow / (1 + (1 / FLOW_AT_OVERLOAD - 1) * loading * loading);
         return is(Mishap.KINKED) ? left / 2 : left;
     }

@@ -29,6 +29,17 @@ class StandInTankTest {
     }
 
     @Test
+    void dirt_comes_at_the_speed_that_was_chosen_from_then_on() {
+        Instant later = NOW.plus(Duration.ofDays(20));
+        tank.hurry(10, later);
+
+        assertThat(tank.flow(later)).isEqualTo(new StandInTank(900, 60, 20, later, 1).flow(later));
+        assertThat(tank.flow(later.plus(Duration.ofDays(4)))).isCloseTo(900 * 0.65, within(0.01));
+        tank.hurry(1, later.plus(Duration.ofDays(3)));
+        assertThat(tank.flow(later.plus(Duration.ofDays(13)))).isCloseTo(900 * 0.65, within(0.01));
+    }
+
+    @Test
     void begins_with_the_flow_it_is_said_to_have() {
         assertThat(StandInTank.reading(900, 700, 30, NOW, 1).flow(NOW)).isCloseTo(700, within(0.1));
         assertThat(StandInTank.reading(900, 900, 30, NOW, 1).flow(NOW)).isCloseTo(900, within(1.0));
