@@ -58,6 +58,12 @@ const { trouble, send } = useSending()
 </template>
 
 <style scoped>
+.stand-ins {
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+}
+
 li {
   display: flex;
   gap: 10px;
