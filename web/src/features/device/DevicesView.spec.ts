@@ -1,8 +1,10 @@
+import { QueryClient } from '@tanstack/vue-query'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { mountView, settled, stubServer } from '@/testing/mounting'
 import AlertBar from './AlertBar.vue'
 import AlertWatch from './AlertWatch.vue'
 import DevicesView from './DevicesView.vue'
+import TankDevices from './TankDevices.vue'
 
 const SESSION = {
   name: 'Ada',
@@ -152,6 +154,22 @@ describe('devices', () => {
     const calls = asked.map(({ call }) => call)
     expect(calls).toContain('DELETE /api/alerts/11/service')
     expect(calls).toContain('PUT /api/alerts/9/seen')
+  })
+})
+
+describe('a tank with a meter', () => {
+  it('is seen to fill: what follows from the meter is asked for again and again', async () => {
+    vi.useFakeTimers({ shouldAdvanceTime: true })
+    const again = vi.spyOn(QueryClient.prototype, 'invalidateQueries')
+    stubServer(answers([], [{ ...PLUG, kind: 'FLOW', value: 533 }]))
+    await mountView(TankDevices, { tank: 4 })
+    again.mockClear()
+
+    await vi.advanceTimersByTimeAsync(21_000)
+    vi.useRealTimers()
+
+    expect(again).toHaveBeenCalledWith({ queryKey: ['forecasts'] })
+    again.mockRestore()
   })
 })
 

@@ -1,5 +1,8 @@
 <script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { useIntervalFn } from '@vueuse/core'
 import { computed } from 'vue'
+import { FORECASTS } from '@/features/interval'
 import { useNow } from '@/shared/now'
 import { useDevices } from './queries'
 import { readingWords, sinceWords } from './words'
@@ -7,9 +10,18 @@ import { readingWords, sinceWords } from './words'
 /** On a tank's page: what its devices read now. Nothing where there are none. */
 const props = defineProps<{ tank: number }>()
 
+const FILLS_EVERY = 20_000
+
+const client = useQueryClient()
 const devices = useDevices()
 const now = useNow()
 const here = computed(() => (devices.data.value ?? []).filter((one) => one.tankId === props.tank))
+
+/** While a meter is in view its stages are seen to fill. */
+useIntervalFn(() => {
+  if (here.value.some((device) => device.kind === 'FLOW'))
+    void client.invalidateQueries({ queryKey: FORECASTS })
+}, FILLS_EVERY)
 </script>
 
 <template>

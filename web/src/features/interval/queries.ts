@@ -6,7 +6,7 @@ export type Forecast = Schemas['ForecastView']
 export type Chapter = Schemas['ChapterView']
 export type Pause = Schemas['PauseView']
 
-const FORECASTS = ['forecasts'] as const
+export const FORECASTS = ['forecasts'] as const
 
 /** Forecasts of one tank, or of the whole site. */
 export function useForecasts(tank?: MaybeRefOrGetter<number>) {
