@@ -7,7 +7,7 @@ import java.util.Optional;
 
 /**
  * What a counter told of a lamp's hours since it was new. A counter that was set back counts from nothing; none runs faster than
- * the day. docs/sources.md#counted-hours.
+ * the day. docs/sources.md#other-lives.
  *
  * @param on the day of the last count
  * @param counter what it read then
