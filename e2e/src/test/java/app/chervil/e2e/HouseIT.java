@@ -147,6 +147,8 @@ class HouseIT {
             page.navigate(house + "/tanks/1/prepare");
             page.locator(".tick input:checked").first().waitFor();
             InTheDemo.button(page, "Start").click();
+            // What was not begun yet would not be there after the page is loaded anew.
+            assertThat(page.getByText("step 1 of")).isVisible();
             page.waitForFunction("() => navigator.serviceWorker.ready.then(() => true)");
             page.reload();
             page.waitForFunction("() => navigator.serviceWorker.controller !== null");
