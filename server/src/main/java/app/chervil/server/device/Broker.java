@@ -50,7 +50,6 @@ class Broker implements PlugOrders, DisposableBean {
     private static final Duration ORDER_HOLDS = Duration.ofSeconds(10);
     private static final Duration WAITS_FOR_ORDER = Duration.ofSeconds(2);
     private static final Duration TRIES_AGAIN = Duration.ofSeconds(1);
-    private static final Duration LONGEST_REST = Duration.ofMillis(50);
     private static final int MOST_READINGS = 1000;
 
     private final SignalOperations signals;
@@ -147,7 +146,7 @@ class Broker implements PlugOrders, DisposableBean {
                 long began = System.nanoTime();
                 take(message);
                 message.acknowledge();
-                rest(System.nanoTime() - began);
+                LockSupport.parkNanos(DeviceTurnstile.restAfter(began));
                 return;
             } catch (RuntimeException failure) {
                 if (!passes(failure)) {
@@ -162,11 +161,6 @@ class Broker implements PlugOrders, DisposableBean {
                 }
             }
         }
-    }
-
-    /** Gives people as much of the server's time as a message took, so that a flood that the broker held back slows nobody down. */
-    private static void rest(long nanos) {
-        LockSupport.parkNanos(Math.min(nanos, LONGEST_REST.toNanos()));
     }
 
     /** Whether a failure passes by itself, as when the database is away; any other would keep all devices waiting for ever. */

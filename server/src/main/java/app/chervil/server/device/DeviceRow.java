@@ -34,6 +34,11 @@ record DeviceRow(
         return devices.stream().collect(Collectors.toMap(DeviceRow::id, Function.identity()));
     }
 
+    /** Whether it gives a filter its power. */
+    boolean isPlugOf(@Nullable Long filter) {
+        return kind == DeviceKind.PLUG && filter != null && filter.equals(filterId);
+    }
+
     /** When somebody last tried it out; the day it was fitted if nobody has. */
     LocalDate lastTried() {
         return testedOn == null ? fittedOn : testedOn;

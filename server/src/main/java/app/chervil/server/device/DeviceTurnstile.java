@@ -52,9 +52,19 @@ class DeviceTurnstile extends OncePerRequestFilter {
         try {
             chain.doFilter(request, response);
         } finally {
-            long rest = Math.min(System.nanoTime() - began, LONGEST_REST_NANOS);
-            CompletableFuture.delayedExecutor(rest, TimeUnit.NANOSECONDS).execute(free::release);
+            CompletableFuture.delayedExecutor(restAfter(began), TimeUnit.NANOSECONDS)
+                    .execute(free::release);
         }
+    }
+
+    /**
+     * How long devices rest after work for one of them, so that people get as much of the server's time as it took.
+     *
+     * @param began by {@link System#nanoTime}
+     * @return nanoseconds
+     */
+    static long restAfter(long began) {
+        return Math.min(System.nanoTime() - began, LONGEST_REST_NANOS);
     }
 
     private boolean admitted() {

@@ -1,6 +1,5 @@
 package app.chervil.server.device;
 
-import app.chervil.core.device.DeviceKind;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.device.SignalMapper.StateRow;
 import app.chervil.server.procedure.FilterPower;
@@ -24,8 +23,7 @@ class PlugSight implements FilterPower {
     public Optional<Instant> offSince(SignedIn who, long filter) {
         Map<Long, StateRow> states = StateRow.byDevice(signals.listStates(who.siteId()));
         return devices.list(who.siteId(), null).stream()
-                .filter(device -> device.kind() == DeviceKind.PLUG
-                        && Optional.of(filter).equals(Optional.ofNullable(device.filterId())))
+                .filter(device -> device.isPlugOf(filter))
                 .flatMap(plug -> Optional.ofNullable(states.get(plug.id())).stream())
                 .flatMap(state -> Standing.of(state).since().stream())
                 .findFirst();

@@ -59,9 +59,7 @@ public class VigilOperations {
     /** What the plug of a device's filter says. */
     private static Power power(DeviceRow device, List<DeviceRow> all, Map<Long, StateRow> states) {
         return all.stream()
-                .filter(one -> one.kind() == DeviceKind.PLUG
-                        && device.filterId() != null
-                        && device.filterId().equals(one.filterId()))
+                .filter(one -> one.isPlugOf(device.filterId()))
                 .flatMap(one -> Optional.ofNullable(states.get(one.id())).stream())
                 .map(state -> Power.of(Standing.of(state)))
                 .findFirst()

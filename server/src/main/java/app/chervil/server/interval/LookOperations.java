@@ -12,6 +12,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -73,7 +74,7 @@ public class LookOperations {
     @Transactional
     public LookView save(SignedIn who, UUID id, LookInput input) {
         List<Filter> all = filters.list(who, null);
-        FilterStage stage = stage(all, input.stageId());
+        FilterStage stage = here(all, input.stageId()).orElseThrow(() -> new NotFound("stage"));
         tanks.checkDay("on", input.on());
         Sign sign = input.sign();
         boolean measured = sign.unit() != Sign.Unit.NONE;
@@ -108,10 +109,9 @@ public class LookOperations {
     @Transactional
     public void note(SignedIn who, UUID id, LookInput seen, String by) {
         List<Filter> all = filters.list(who, null);
-        boolean tells = all.stream()
-                .flatMap(filter -> filter.stages().stream())
-                .anyMatch(stage -> stage.id() == seen.stageId() && tells(all, stage, seen.sign()));
-        if (tells) {
+        if (here(all, seen.stageId())
+                .filter(stage -> tells(all, stage, seen.sign()))
+                .isPresent()) {
             double amount = seen.amount() == null ? 0 : seen.amount();
             looks.insert(
                     who.siteId(), new LookRow(id, seen.stageId(), seen.on(), seen.sign(), amount, by), clock.instant());
@@ -133,12 +133,11 @@ public class LookOperations {
         }
     }
 
-    private static FilterStage stage(List<Filter> all, long id) {
+    private static Optional<FilterStage> here(List<Filter> all, long id) {
         return all.stream()
                 .flatMap(filter -> filter.stages().stream())
                 .filter(stage -> stage.id() == id)
-                .findFirst()
-                .orElseThrow(() -> new NotFound("stage"));
+                .findFirst();
     }
 
     private static LookView view(LookRow row, FilterStage stage) {

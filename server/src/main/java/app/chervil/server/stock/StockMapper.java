@@ -50,6 +50,12 @@ interface StockMapper {
             @Nullable Integer washEveryDays,
             @Nullable BigDecimal price,
             @Nullable Kit kit) {
+        /** What one use of it costs, in the site's currency; empty if nobody said. */
+        Optional<BigDecimal> priceOfOneUse() {
+            return Optional.ofNullable(price)
+                    .map(each -> BigDecimal.valueOf(amountPerUse).multiply(each));
+        }
+
         StockItemInput item() {
             return new StockItemInput(
                     name,

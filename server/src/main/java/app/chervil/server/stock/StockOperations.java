@@ -24,7 +24,6 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -96,9 +95,9 @@ public class StockOperations {
     @Transactional(readOnly = true)
     public PartPrices prices(SignedIn who) {
         return new PartPrices(mapper.list(who.siteId()).stream()
-                .filter(row -> row.price() != null)
-                .collect(Collectors.toMap(row -> Wants.key(row.name()), row -> BigDecimal.valueOf(row.amountPerUse())
-                        .multiply(Objects.requireNonNull(row.price())))));
+                .filter(row -> row.priceOfOneUse().isPresent())
+                .collect(Collectors.toMap(
+                        row -> Wants.key(row.name()), row -> row.priceOfOneUse().orElseThrow())));
     }
 
     /** What doing tasks uses up. */
@@ -107,9 +106,8 @@ public class StockOperations {
         Map<String, ItemRow> rows =
                 mapper.list(who.siteId()).stream().collect(Collectors.toMap(row -> Wants.key(row.name()), row -> row));
         return TaskCosts.of(wants(who), name -> Optional.ofNullable(rows.get(name))
-                .flatMap(row -> row.turned()
-                        ? Optional.of(0.0)
-                        : Optional.ofNullable(row.price()).map(price -> price.doubleValue() * row.amountPerUse())));
+                .flatMap(row ->
+                        row.turned() ? Optional.of(0.0) : row.priceOfOneUse().map(BigDecimal::doubleValue)));
     }
 
     /** What happened to an item, latest first. */
