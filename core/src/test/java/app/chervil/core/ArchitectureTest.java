@@ -58,6 +58,9 @@ class ArchitectureTest {
     static final ArchRule stock_rests_on_filters = only("stock", "filter", "tank", "calc");
 
     @ArchTest
+    static final ArchRule media_with_a_history_rests_on_water_and_sums = only("media", "sums", "water", "tank", "calc");
+
+    @ArchTest
     static final ArchRule trials_rest_on_water = only("trial", "water", "tank", "calc");
 
     @ArchTest

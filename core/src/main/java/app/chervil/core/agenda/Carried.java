@@ -36,6 +36,7 @@ public record Carried(Material thing, int count) {
             case LIGHTS_AND_COVERS -> List.of(Material.SOFT_CLOTH);
             case PLANT_TRIM -> List.of(Material.SCISSORS);
             case AIR_PUMP -> List.of(Material.AIR_STONE);
+            case MEDIA_PORTION -> List.of(Material.BIO_MEDIA, Material.BUCKET);
             case SKIMMER_CUP, TOP_OFF -> List.of();
         };
     }

@@ -116,8 +116,9 @@ record Bound(Template template, Optional<PathStage> stage, Optional<Tray> tray, 
         String reason = rinses && template.words().reason().isEmpty()
                 ? situation.practice().whyWater()
                 : template.words().reason();
-        boolean pours =
-                fillings.tubs().pours(fillings.tap()) && template.words().text().matches(".*\\{(first|cleanest)}.*");
+        boolean pours = fillings.tubs().pours(fillings.tap())
+                && (template.words().text().contains("{first}")
+                        || template.words().text().contains("{cleanest}"));
         OptionalLong ofStage = stage.map(one -> OptionalLong.of(one.id())).orElse(OptionalLong.empty());
         OptionalInt place = tray.map(one -> OptionalInt.of(one.number())).orElse(OptionalInt.empty());
         About about =

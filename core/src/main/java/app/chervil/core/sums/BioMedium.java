@@ -4,20 +4,32 @@ import java.util.List;
 
 /** Kinds of bio media: how much carries 100 L normally stocked, and what a litre of it weighs as poured (keepers' rules). */
 public enum BioMedium {
-    POROUS(1, .6),
-    PUMICE(1.5, .55),
-    RING(2, .65),
-    BEAD(2.5, .85),
-    LAVA(3, .8),
-    PLASTIC(.6, .15),
-    FOAM(.12, .03);
+    POROUS("porous ceramic", 1, .6),
+    PUMICE("pumice", 1.5, .55),
+    RING("ceramic rings", 2, .65),
+    BEAD("beads", 2.5, .85),
+    LAVA("lava", 3, .8),
+    PLASTIC("plastic shapes", .6, .15),
+    FOAM("foam", .12, .03);
 
+    private final String words;
     private final double per100;
     private final double poured;
 
-    BioMedium(double per100, double poured) {
+    BioMedium(String words, double per100, double poured) {
+        this.words = words;
         this.per100 = per100;
         this.poured = poured;
+    }
+
+    /** What it is called, in the middle of a sentence. */
+    public String words() {
+        return words;
+    }
+
+    /** Kilograms that carry 100 L normally stocked, by the rule of thumb. */
+    public double kilogramsPer100() {
+        return per100;
     }
 
     /** Kilograms to 100 L of water. */

@@ -11,7 +11,9 @@ public enum TankChore {
     SKIMMER_CUP("empty the skimmer cup", 4, 1, 10, 5, 0),
     TOP_OFF("refill the top-off reserve", 7, 1, 21, 5, 0),
     PLANT_TRIM("trim roots and growth", 30, 14, 90, 10, 0),
-    AIR_PUMP("clean the air pump, test its valve", 120, 60, 365, 5, 0);
+    AIR_PUMP("clean the air pump, test its valve", 120, 60, 365, 5, 0),
+    /** Of an exchange of media in portions, which puts it into the plan and takes it out again. */
+    MEDIA_PORTION("replace the next portion of the bio media", 28, 28, 28, 20, 3);
 
     private final String words;
     private final int startDays;
@@ -55,10 +57,11 @@ public enum TankChore {
         return disturbance;
     }
 
-    /** Whether a tank of this water has it. */
+    /** Whether a keeper of a tank of this water may plan it of their own accord. */
     public boolean fits(WaterKind water) {
         return switch (this) {
             case ROCK_BLOW_OFF, SKIMMER_CUP -> water == WaterKind.MARINE;
+            case MEDIA_PORTION -> false;
             default -> true;
         };
     }

@@ -15,7 +15,8 @@ public record Medication(LocalDate firstDay, Optional<LocalDate> lastDay) {
         }
     }
 
-    boolean works(LocalDate day) {
+    /** Whether it works on a day. */
+    public boolean works(LocalDate day) {
         return !day.isBefore(firstDay)
                 && lastDay.map(last -> !day.isAfter(last)).orElse(true);
     }

@@ -30,6 +30,10 @@ final class ProcedureInvariants {
     private static final Set<StageKind> WASHED = EnumSet.of(
             StageKind.COARSE_FOAM, StageKind.MEDIUM_FOAM, StageKind.FINE_PAD, StageKind.FLOSS, StageKind.SPONGE);
 
+    private static final Pattern LAID_BACK = Pattern.compile("(back|set):");
+    private static final Pattern TAKEN_OUT = Pattern.compile("(out|aside|lift):");
+    private static final Pattern TUB_NAMED = Pattern.compile("(?:bucket|tub) (one|two|three)|the (?:bucket|tub)\\b");
+
     private ProcedureInvariants() {}
 
     static void hold(Situation situation, Procedure procedure) {
@@ -157,7 +161,8 @@ final class ProcedureInvariants {
                 assertThat(out)
                         .as("%s was not out%n%s", step.what().text(), read)
                         .contains(what);
-                if (situation.kind() == FilterKind.CANISTER && step.id().matches("(back|set):.*")) {
+                if (situation.kind() == FilterKind.CANISTER
+                        && LAID_BACK.matcher(step.id()).lookingAt()) {
                     assertThat(out.get(out.size() - 1))
                             .as("in reverse%n%s", read)
                             .isEqualTo(what);
@@ -181,7 +186,7 @@ final class ProcedureInvariants {
             return;
         }
         List<Integer> places = steps.stream()
-                .filter(step -> isOut(step) && step.id().matches("(out|aside|lift):.*"))
+                .filter(step -> isOut(step) && TAKEN_OUT.matcher(step.id()).lookingAt())
                 .flatMap(step -> placeOf(situation, step).stream())
                 .toList();
         assertThat(places).as("%s", read).isSorted();
@@ -303,9 +308,10 @@ final class ProcedureInvariants {
             boolean stays =
                     situation.passport().placeOf(stage).isPresent() && !isAway(situation, procedure.steps(), stage);
             if (stays) {
-                assertThat(washing)
-                        .as("%s stays where it is%n%s", name, read)
-                        .noneMatch(step -> (step.what().text() + " ").matches(".*" + Pattern.quote(name) + "\\D.*"));
+                Pattern named = Pattern.compile(Pattern.quote(name) + "\\D");
+                assertThat(washing).as("%s stays where it is%n%s", name, read).noneMatch(step -> named.matcher(
+                                step.what().text() + " ")
+                        .find());
             }
         }
     }
@@ -367,7 +373,6 @@ final class ProcedureInvariants {
 
     private static void tubsAreDrawnBeforeTheyAreNamedAndWithinTheShare(
             Situation situation, Procedure procedure, Read read) {
-        Pattern named = Pattern.compile("(?:bucket|tub) (one|two|three)|the (?:bucket|tub)\\b");
         List<String> numbers = List.of("one", "two", "three");
         boolean drawn = false;
         double litres = 0;
@@ -378,7 +383,7 @@ final class ProcedureInvariants {
                 assertThat(step.drawnLitres()).isEqualTo(procedure.tubs().litres());
                 continue;
             }
-            Matcher matcher = named.matcher(step.what().text());
+            Matcher matcher = TUB_NAMED.matcher(step.what().text());
             while (matcher.find()) {
                 assertThat(drawn).as("%s%n%s", step.what().text(), read).isTrue();
                 if (matcher.group(1) != null) {

@@ -128,6 +128,29 @@ public class ChoreOperations {
         }
     }
 
+    /**
+     * Plans a chore that another piece of work asks for, counted anew from a day, or takes it out of the plan again.
+     *
+     * @param countedFrom it is due its usual days later; empty to plan it no more
+     */
+    @Transactional
+    public void appoint(SignedIn who, long tank, TankChore kind, Optional<LocalDate> countedFrom) {
+        mapper.delete(who.siteId(), tank, kind);
+        countedFrom.ifPresent(day -> mapper.save(who.siteId(), tank, kind, kind.startDays(), day));
+    }
+
+    /** Logs that appointed work was done, under the id of what stands in its own log. */
+    @Transactional
+    public void recordAppointed(SignedIn who, long tank, TankChore kind, UUID id, LocalDate on) {
+        mapper.insertDone(who.siteId(), new DoneRow(id, tank, kind, on, who.name()));
+    }
+
+    /** Takes that back; nothing happens if it was not logged. */
+    @Transactional
+    public void withdrawAppointed(SignedIn who, UUID id) {
+        mapper.deleteDone(who.siteId(), id, clock.instant());
+    }
+
     /** Logs that a chore was done. Saving the same id again changes nothing. */
     @Transactional
     public void record(SignedIn who, long tank, TankChore kind, UUID id, LocalDate on) {
@@ -135,6 +158,9 @@ public class ChoreOperations {
         tanks.checkDay("doneOn", on);
         if (kind == TankChore.WATER_CHANGE) {
             throw Rejected.field("kind", "by-litres", "Log a water change with its litres, on the tank's water page.");
+        }
+        if (kind == TankChore.MEDIA_PORTION) {
+            throw Rejected.field("kind", "by-grams", "Log a portion with its grams, where bio media is replaced.");
         }
         mapper.insertDone(who.siteId(), new DoneRow(id, tank, kind, on, who.name()));
         if (on.equals(tanks.today())) {

@@ -32,5 +32,8 @@ interface FilterMapper {
 
     void updateStage(long site, long filter, int position, FilterInput.StageInput stage);
 
+    /** Adds to the mass of the first bio media of a filter, if it is known; what would be nothing is unknown. */
+    int shiftMedia(long site, long filter, double grams);
+
     void deleteStage(long site, long id, LocalDate today);
 }

@@ -190,6 +190,16 @@ public class FilterOperations {
         return find(who, id);
     }
 
+    /**
+     * Says that bio media came into a filter or left it; nothing changes where nobody knows how much it holds.
+     *
+     * @param grams below zero for what left
+     */
+    @Transactional
+    public void shiftMedia(SignedIn who, long filter, double grams) {
+        filters.shiftMedia(who.siteId(), filter, grams);
+    }
+
     /** Switches a task off, fixes it, or leaves it to learn. */
     @Transactional
     public Filter setTask(SignedIn who, long id, TaskSettingInput setting) {

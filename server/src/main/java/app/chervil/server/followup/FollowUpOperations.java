@@ -31,13 +31,13 @@ public class FollowUpOperations {
 
     private final FollowUpMapper mapper;
     private final TankOperations tanks;
-    private final DueLooks byCalendar;
+    private final List<DueLooks> byCalendar;
     private final Clock clock;
 
-    FollowUpOperations(FollowUpMapper mapper, TankOperations tanks, DueLooks byCalendar, Clock clock) {
+    FollowUpOperations(FollowUpMapper mapper, TankOperations tanks, List<DueLooks> byCalendar, Clock clock) {
         this.mapper = mapper;
         this.tanks = tanks;
-        this.byCalendar = byCalendar;
+        this.byCalendar = List.copyOf(byCalendar);
         this.clock = clock;
     }
 
@@ -53,7 +53,7 @@ public class FollowUpOperations {
         Stream<Asked> ofWork =
                 mapper.listOpen(who.siteId(), soon.isAfter(tomorrow) ? soon : tomorrow, CATCHERS).stream()
                         .map(row -> new Asked(row.id(), row.tankId(), row.words(), row.dueAt()));
-        return Stream.concat(ofWork, byCalendar.due(who, tanks.today()).stream())
+        return Stream.concat(ofWork, byCalendar.stream().flatMap(looks -> looks.due(who, tanks.today()).stream()))
                 .toList();
     }
 
@@ -93,7 +93,7 @@ public class FollowUpOperations {
     @Transactional
     public void done(SignedIn who, UUID id) {
         if (mapper.updateDone(who.siteId(), id, clock.instant(), who.name()) == 0
-                && !byCalendar.done(who, id, tanks.today())) {
+                && byCalendar.stream().noneMatch(looks -> looks.done(who, id, tanks.today()))) {
             throw new NotFound("look");
         }
     }
@@ -101,7 +101,8 @@ public class FollowUpOperations {
     /** Takes that back. */
     @Transactional
     public void undone(SignedIn who, UUID id) {
-        if (mapper.updateDone(who.siteId(), id, null, null) == 0 && !byCalendar.undone(who, id)) {
+        if (mapper.updateDone(who.siteId(), id, null, null) == 0
+                && byCalendar.stream().noneMatch(looks -> looks.undone(who, id))) {
             throw new NotFound("look");
         }
     }

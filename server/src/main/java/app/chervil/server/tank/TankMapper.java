@@ -23,5 +23,10 @@ interface TankMapper {
 
     int delete(long site, long id, Instant now);
 
+    /** Ids of quarantine tanks. */
+    List<Long> listQuarantined(long site);
+
+    int updateQuarantine(long site, long id, boolean quarantine);
+
     int restore(long site, long id, Instant since);
 }

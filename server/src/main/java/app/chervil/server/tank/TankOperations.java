@@ -11,9 +11,11 @@ import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -46,6 +48,14 @@ public class TankOperations {
     @Transactional(readOnly = true)
     public List<Tank> listDeleted(SignedIn who) {
         return tanks.listDeleted(who.siteId(), clock.instant().minus(RESTORABLE)).stream()
+                .map(TankRow::tank)
+                .toList();
+    }
+
+    /** Tanks that were deleted at any time, for what happened in them. */
+    @Transactional(readOnly = true)
+    public List<Tank> listEver(SignedIn who) {
+        return tanks.listDeleted(who.siteId(), Instant.EPOCH).stream()
                 .map(TankRow::tank)
                 .toList();
     }
@@ -98,6 +108,20 @@ public class TankOperations {
     public void dateBack(SignedIn who, long id, LocalDate establishedOn) {
         checkDay("establishedOn", establishedOn);
         tanks.dateBack(who.siteId(), id, establishedOn);
+    }
+
+    /** Tanks from which nothing goes into another. */
+    @Transactional(readOnly = true)
+    public Set<Long> quarantined(SignedIn who) {
+        return Set.copyOf(tanks.listQuarantined(who.siteId()));
+    }
+
+    /** Makes a tank a quarantine tank, or ends that. */
+    @Transactional
+    public void quarantine(SignedIn who, long id, boolean quarantine) {
+        if (tanks.updateQuarantine(who.siteId(), id, quarantine) == 0) {
+            throw new NotFound("tank");
+        }
     }
 
     @Transactional

@@ -30,6 +30,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -40,10 +41,17 @@ public class MediaOperations {
     private final TankOperations tanks;
     private final FilterOperations filters;
     private final SiteBooks books;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
     MediaOperations(
-            HusbandryMapper mapper, TankOperations tanks, FilterOperations filters, SiteBooks books, Clock clock) {
+            HusbandryMapper mapper,
+            TankOperations tanks,
+            FilterOperations filters,
+            SiteBooks books,
+            ApplicationEventPublisher events,
+            Clock clock) {
+        this.events = events;
         this.mapper = mapper;
         this.tanks = tanks;
         this.filters = filters;
@@ -150,6 +158,7 @@ public class MediaOperations {
                         verdict.told(),
                         overridden ? done.overrideReason() : null,
                         who.name()));
+        events.publishEvent(new MediaReplaced(who, tank, done.media().stageId(), id, done.replacedOn()));
         return verdict;
     }
 
@@ -182,6 +191,19 @@ public class MediaOperations {
             @Nullable String overrideReason,
             String doneBy) {}
 
+    /**
+     * Grams of a stage that were exchanged.
+     *
+     * @param since first day that counts
+     */
+    @Transactional(readOnly = true)
+    public double gone(SignedIn who, long tank, long stage, LocalDate since) {
+        return mapper.listReplacements(who.siteId(), tank).stream()
+                .filter(row -> row.stageId() == stage && !row.replacedOn().isBefore(since))
+                .mapToDouble(ReplacementRow::grams)
+                .sum();
+    }
+
     /** Exchanges of a tank, latest first. */
     @Transactional(readOnly = true)
     public List<MediaView> list(SignedIn who, long tank) {
@@ -204,6 +226,15 @@ public class MediaOperations {
     public void remove(SignedIn who, UUID id) {
         if (mapper.deleteReplacement(who.siteId(), id, clock.instant()) == 0) {
             throw new NotFound("exchange");
+        }
+        events.publishEvent(new MediaPutBack(who, id));
+    }
+
+    /** Removes an exchange that another log told of; nothing happens if it told of none. */
+    @Transactional
+    public void forget(SignedIn who, UUID id) {
+        if (mapper.deleteReplacement(who.siteId(), id, clock.instant()) > 0) {
+            events.publishEvent(new MediaPutBack(who, id));
         }
     }
 

@@ -31,14 +31,14 @@ class UpgradeTest {
     private static final UUID TRIAL = new UUID(0, 9);
     private static final SignedIn ADA = new SignedIn(1, 1, "Ada", Role.KEEPER);
 
-    private static String database() {
+    static String database() {
         String base = System.getenv("CHERVIL_DB_BASE");
         String name = "chervil_" + UUID.randomUUID().toString().replace("-", "");
         new JdbcTemplate(source(base + "/postgres")).execute("create database " + name);
         return base + "/" + name;
     }
 
-    private static DriverManagerDataSource source(String url) {
+    static DriverManagerDataSource source(String url) {
         return new DriverManagerDataSource(url, System.getenv("CHERVIL_DB_USER"), System.getenv("CHERVIL_DB_PASSWORD"));
     }
 

@@ -107,6 +107,6 @@ class FollowUpOperationsTest {
 
     private FollowUpOperations at(Instant now) {
         when(tanks.today()).thenReturn(LocalDate.ofInstant(now, ZoneOffset.UTC));
-        return new FollowUpOperations(mapper, tanks, byCalendar, Clock.fixed(now, ZoneOffset.UTC));
+        return new FollowUpOperations(mapper, tanks, List.of(byCalendar), Clock.fixed(now, ZoneOffset.UTC));
     }
 }

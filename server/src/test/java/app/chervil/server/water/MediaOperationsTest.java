@@ -45,6 +45,7 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
+import org.springframework.context.ApplicationEventPublisher;
 
 /** A tank of ten years with 2,000 g of bio media in stage 11: half of it may be exchanged within 28 days. */
 class MediaOperationsTest {
@@ -59,8 +60,9 @@ class MediaOperationsTest {
     private final FilterOperations filters = mock(FilterOperations.class);
     private final SiteBooks books = mock(SiteBooks.class);
     private final TankBook brook = mock(TankBook.class);
+    private final ApplicationEventPublisher events = mock(ApplicationEventPublisher.class);
     private final MediaOperations media = new MediaOperations(
-            mapper, tanks, filters, books, Clock.fixed(Instant.parse("2026-06-01T10:00:00Z"), ZoneOffset.UTC));
+            mapper, tanks, filters, books, events, Clock.fixed(Instant.parse("2026-06-01T10:00:00Z"), ZoneOffset.UTC));
 
     @BeforeEach
     void tank() {

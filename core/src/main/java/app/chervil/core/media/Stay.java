@@ -1,0 +1,27 @@
+package app.chervil.core.media;
+
+import java.time.LocalDate;
+import java.util.Optional;
+
+/**
+ * A stretch of days that a piece spent in one spot.
+ *
+ * @param until the day it left; empty if it is there still
+ */
+public record Stay(Spot spot, LocalDate from, Optional<LocalDate> until) {
+    /** Its tank; empty on a shelf. */
+    public Optional<Long> tank() {
+        if (spot instanceof Spot.InFilter working) {
+            return Optional.of(working.tank());
+        }
+        return spot instanceof Spot.Seeding seeding ? Optional.of(seeding.tank()) : Optional.empty();
+    }
+
+    /** Its filter; empty on a shelf. */
+    public Optional<Long> filter() {
+        if (spot instanceof Spot.InFilter working) {
+            return Optional.of(working.filter());
+        }
+        return spot instanceof Spot.Seeding seeding ? Optional.of(seeding.filter()) : Optional.empty();
+    }
+}

@@ -1,0 +1,85 @@
+package app.chervil.server.media;
+
+import app.chervil.core.media.Living;
+import app.chervil.core.site.SiteBook;
+import app.chervil.core.site.Tank;
+import app.chervil.core.site.TankBook;
+import app.chervil.core.tank.WaterKind;
+import app.chervil.core.water.Medication;
+import app.chervil.core.water.Parameter;
+import app.chervil.server.account.SignedIn;
+import app.chervil.server.book.SiteBooks;
+import app.chervil.server.tank.TankOperations;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/** Reads a site's media, and of its tanks what bears on it. */
+@Component
+class PieceBooks {
+    private static final int LATELY_DAYS = 60;
+    private static final double USUAL_CELSIUS = 25;
+    private static final double COLD_CELSIUS = 18;
+
+    private final PieceMapper mapper;
+    private final TankOperations tanks;
+    private final SiteBooks books;
+
+    PieceBooks(PieceMapper mapper, TankOperations tanks, SiteBooks books) {
+        this.mapper = mapper;
+        this.tanks = tanks;
+        this.books = books;
+    }
+
+    PieceBook of(SignedIn who) {
+        return new PieceBook(
+                mapper.listPieces(who.siteId()),
+                mapper.listMoves(who.siteId()),
+                living(who),
+                mapper.listFilters(who.siteId()));
+    }
+
+    private Map<Long, Living> living(SignedIn who) {
+        SiteBook site = books.site(who);
+        Set<Long> quarantined = tanks.quarantined(who);
+        Map<Long, Living> living = new HashMap<>();
+        Stream.concat(tanks.list(who).stream(), tanks.listEver(who).stream())
+                .forEach(tank -> living.computeIfAbsent(tank.id(), id -> site.tank(id)
+                        .map(book -> living(book, site.today(), quarantined))
+                        .orElseGet(() ->
+                                living(tank, usual(tank.setting().water()), List.of(), quarantined.contains(id)))));
+        return living;
+    }
+
+    private static Living living(TankBook book, LocalDate today, Set<Long> quarantined) {
+        Tank tank = book.tank();
+        double celsius = book.records()
+                .water()
+                .latest(Parameter.TEMPERATURE, today.minusDays(LATELY_DAYS).atStartOfDay())
+                .orElse(usual(tank.setting().water()));
+        return living(
+                tank,
+                Math.min(40, Math.max(1, celsius)),
+                book.records().water().medications(),
+                quarantined.contains(tank.id()));
+    }
+
+    private static Living living(Tank tank, double celsius, List<Medication> treatments, boolean quarantine) {
+        return new Living(
+                tank.name(),
+                tank.setting().water(),
+                tank.setting().stocking(),
+                celsius,
+                tank.establishedOn(),
+                treatments,
+                quarantine);
+    }
+
+    private static double usual(WaterKind water) {
+        return water == WaterKind.COLD_FRESH ? COLD_CELSIUS : USUAL_CELSIUS;
+    }
+}
