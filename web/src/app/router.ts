@@ -43,6 +43,11 @@ const WATER: { path: string; name: string; component: () => Promise<RouteCompone
     component: () => import('@/features/water/MediaView.vue'),
     meta: { needs: 'HELPER' },
   },
+  {
+    path: '/exchange',
+    name: 'water-exchange',
+    component: () => import('@/features/media/ExchangeView.vue'),
+  },
   { path: '/table', name: 'water-table', component: () => import('@/features/water/TableView.vue') },
   {
     path: '/methods',
@@ -212,6 +217,13 @@ export function makeRouter(client: QueryClient) {
       },
       { path: '/how', name: 'how', component: () => import('@/features/interval/HowView.vue') },
       { path: '/stores', name: 'stores', component: () => import('@/features/stock/StoresView.vue') },
+      { path: '/stores/media', name: 'pieces', component: () => import('@/features/media/PiecesView.vue') },
+      {
+        path: '/stores/media/:piece',
+        name: 'piece',
+        props: (to) => ({ piece: String(to.params.piece) }),
+        component: () => import('@/features/media/PieceView.vue'),
+      },
       {
         path: '/stores/new',
         name: 'new-store-item',
@@ -241,6 +253,11 @@ export function makeRouter(client: QueryClient) {
       { path: '/bench/rules', name: 'sum-rules', component: () => import('@/features/sums/RulesView.vue') },
       { path: '/bench/vessels', name: 'vessels', component: () => import('@/features/sums/VesselsView.vue') },
       { path: '/bench/what-if', name: 'what-if', component: () => import('@/features/bench/BenchView.vue') },
+      {
+        path: '/bench/compare',
+        name: 'compare',
+        component: () => import('@/features/compare/CompareView.vue'),
+      },
       { path: '/bench/trials', name: 'trials', component: () => import('@/features/trial/TrialsView.vue') },
       {
         path: '/bench/trials/new',

@@ -25,6 +25,7 @@ const NAMES = [
   'door',
   'stores',
   'new-store-item',
+  'pieces',
   'bench',
   'what-if',
   'sum-rules',
@@ -32,6 +33,7 @@ const NAMES = [
   'template',
   'eye',
   'trials',
+  'compare',
   'cases',
   'start-case',
   'new-trial',
@@ -47,6 +49,8 @@ const TANK_NAMES = [
   'tank-water',
   'new-readings',
   'water-change',
+  'water-exchange',
+  'water-media',
 ]
 
 /** Stands in for the server at its HTTP boundary; every request is kept. */
@@ -87,6 +91,7 @@ export async function mountView(view: Component, props: Record<string, unknown> 
       { path: '/at/:tank/tasks/:task', name: 'task', component: page },
       { path: '/trouble/:case', name: 'case', component: page },
       { path: '/bench/sums/:sum', name: 'sum', component: page },
+      { path: '/stores/media/:piece', name: 'piece', component: page },
       { path: '/stores/:item', name: 'store-item', component: page },
       { path: '/service/:service', name: 'service', component: page },
       { path: '/at/:tank/filters/:filter', name: 'edit-filter', component: page },

@@ -5,6 +5,7 @@ const BENCHES = [
   { name: 'cases', label: 'Trouble' },
   { name: 'what-if', label: 'What if' },
   { name: 'trials', label: 'Trials' },
+  { name: 'compare', label: 'Compared' },
 ]
 </script>
 
@@ -19,7 +20,8 @@ const BENCHES = [
 <style scoped>
 nav {
   display: flex;
-  gap: 22px;
+  flex-wrap: wrap;
+  gap: 0 22px;
   margin-bottom: 14px;
 }
 

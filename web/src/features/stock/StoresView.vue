@@ -17,7 +17,10 @@ const empty = computed(() => stores.data.value?.items.length === 0)
   <main class="page">
     <header class="titled">
       <h1>Stores</h1>
-      <LinkButton type="primary" :to="{ name: 'new-store-item' }">Add an item</LinkButton>
+      <div class="actions">
+        <LinkButton type="primary" text :to="{ name: 'pieces' }">Media with a history</LinkButton>
+        <LinkButton type="primary" :to="{ name: 'new-store-item' }">Add an item</LinkButton>
+      </div>
     </header>
     <AsyncState
       :pending="stores.isPending.value"

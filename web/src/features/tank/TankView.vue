@@ -7,6 +7,8 @@ import { HistoryList } from '@/features/visit'
 import { TankHolds, TankWater } from '@/features/water'
 import { FilterFacts, MediaFact } from '@/features/sums'
 import { TankDevices } from '@/features/device'
+import { TankCompared } from '@/features/compare'
+import { TankMedia } from '@/features/media'
 import { TankTrouble } from '@/features/trouble'
 import SumLinks from '@/shared/components/SumLinks.vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -121,6 +123,8 @@ const mayGo = useMayGo()
           <FilterFacts :tank="props.tank" :filter="filter.id" />
         </section>
         <MediaFact :tank="props.tank" />
+        <TankCompared :tank="props.tank" />
+        <TankMedia :tank="props.tank" />
         <RouterLink
           v-if="mayGo({ name: 'new-filter', params: { tank: props.tank } })"
           class="add"

@@ -40,6 +40,11 @@ async function log() {
       <RouterLink v-if="chore.kind === 'WATER_CHANGE'" :to="{ name: 'water-change', params: { tank } }"
         >Log the change</RouterLink
       >
+      <RouterLink
+        v-else-if="chore.kind === 'MEDIA_PORTION'"
+        :to="{ name: 'water-exchange', params: { tank } }"
+        >See the portion</RouterLink
+      >
       <el-button v-else type="primary" text :disabled="sending" @click="log">Done</el-button>
       <span v-if="trouble" role="alert"> {{ trouble }}</span>
     </span>

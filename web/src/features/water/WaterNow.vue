@@ -23,6 +23,7 @@ const ACTS = [
   { name: 'condition', label: 'Condition check' },
   { name: 'medication', label: 'Medication' },
   { name: 'media', label: 'Replace bio media' },
+  { name: 'exchange', label: 'Exchange media in portions' },
   { name: 'table', label: 'Readings in and out' },
   { name: 'methods', label: 'Test kits and parameters' },
 ]

@@ -71,6 +71,10 @@ class ArchitectureTest {
             only("site", "visit", "procedure", "trouble", "passport", "water", "interval", "filter", "tank", "calc");
 
     @ArchTest
+    static final ArchRule comparisons_rest_on_the_picture =
+            only("compare", "site", "visit", "interval", "filter", "tank", "calc");
+
+    @ArchTest
     static final ArchRule an_agenda_rests_on_the_picture_and_the_planner =
             only("agenda", "site", "plan", "visit", "water", "interval", "filter", "tank", "calc");
 

@@ -183,6 +183,8 @@ class DemoJourneyIT extends InTheDemo {
                 "/stores/1",
                 "/stores/new",
                 "/bench/trials",
+                "/bench/compare",
+                "/stores/media",
                 "/bench/trials/new",
                 "/tanks/3/tasks/27",
                 "/bench",
@@ -196,7 +198,7 @@ class DemoJourneyIT extends InTheDemo {
                 "/ledger",
                 "/people",
                 "/nowhere")) {
-            keeper.go(path);
+            keeper.goWithin(path);
             keeper.viewIsAccessible();
         }
     }
@@ -230,7 +232,7 @@ class DemoJourneyIT extends InTheDemo {
                 "/water",
                 "/units",
                 "/people")) {
-            keeper.go(path);
+            keeper.goWithin(path);
             keeper.viewDoesNotScrollSideways();
             keeper.viewIsForThumbs();
             keeper.viewIsAccessible();

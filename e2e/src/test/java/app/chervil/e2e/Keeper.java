@@ -121,6 +121,29 @@ final class Keeper implements AutoCloseable {
         settle();
     }
 
+    /** Goes to another view as a link would, without loading the application anew, and waits until it has what it shows. */
+    void goWithin(String path) {
+        if (page.url().equals(server.url(path))) {
+            settle();
+            return;
+        }
+        page.evaluate("""
+                path => {
+                  const main = document.querySelector('main')
+                  if (main) main.dataset.before = document.querySelector('h1')?.textContent ?? ''
+                  history.pushState({}, '', path)
+                  dispatchEvent(new PopStateEvent('popstate', { state: {} }))
+                }""", path);
+        page.waitForFunction("""
+                () => {
+                  const main = document.querySelector('main')
+                  const before = main?.dataset.before
+                  const there = main && (before === undefined || before !== document.querySelector('h1')?.textContent)
+                  return there && !document.querySelector('.wait, .el-skeleton')
+                }""");
+        page.evaluate("() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))");
+    }
+
     /** Waits until nothing is being loaded. */
     void settle() {
         page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);

@@ -62,6 +62,7 @@ class ArchitectureTest {
             Map.entry(
                     "procedure",
                     Set.of("account", "tank", "filter", "book", "visit", "water", "chore", "followup", "sums")),
+            Map.entry("compare", Set.of("account", "book")),
             Map.entry("media", Set.of("account", "tank", "filter", "book", "water", "chore", "followup")),
             Map.entry("notebook", Set.of("account", "book", "tank", "visit")),
             Map.entry("future", Set.of("account", "book", "water", "stock")),
@@ -88,6 +89,7 @@ class ArchitectureTest {
                             "trouble",
                             "book",
                             "device",
+                            "media",
                             "mail")));
 
     private static final Set<String> GROUND = Set.of("problem", "storage", "table");

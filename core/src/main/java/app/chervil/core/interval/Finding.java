@@ -34,7 +34,7 @@ public enum Finding {
     }
 
     /** Variance of the log loading behind this grade. */
-    double variance() {
+    public double variance() {
         return variance;
     }
 

@@ -9,6 +9,7 @@ import app.chervil.core.interval.Course;
 import app.chervil.core.interval.Forecast;
 import app.chervil.core.interval.Note;
 import app.chervil.core.interval.Pauses;
+import app.chervil.core.interval.StartingLoad;
 import app.chervil.core.interval.Story;
 import app.chervil.core.interval.Surroundings;
 import app.chervil.core.interval.TaskSetting;
@@ -139,26 +140,33 @@ public final class CareBook {
         return tank.today();
     }
 
-    private FilterBook written() {
-        List<ContextChange> reaching = tank.records().changes().stream()
+    /** What reached the stages behind its pre-filter, if it has one, on a day. */
+    public StartingLoad loadOn(LocalDate day) {
+        return surroundings().on(day, reaching(), true);
+    }
+
+    private List<ContextChange> reaching() {
+        return tank.records().changes().stream()
                 .filter(change -> change.reaches(filter.id()))
                 .map(Change::what)
                 .toList();
+    }
+
+    private Surroundings surroundings() {
         Tank.Setting setting = tank().setting();
         int prefilters = (int) filter.stages().stream()
                 .filter(stage -> stage.kind() == StageKind.PREFILTER_SPONGE)
                 .count();
         int others = tank.records().filters().size() - 1;
+        return new Surroundings(setting.stocking(), setting.feeding(), prefilters, others);
+    }
+
+    private FilterBook written() {
         return new FilterBook(
                 new FilterBook.Device(filter.name(), filter.kind(), plate()),
                 filter.inUse().stream().map(this::booked).toList(),
                 services().stream().map(this::logged).toList(),
-                new FilterBook.Around(
-                        new Surroundings(setting.stocking(), setting.feeding(), prefilters, others),
-                        reaching,
-                        pauses(),
-                        faults(),
-                        meter()));
+                new FilterBook.Around(surroundings(), reaching(), pauses(), faults(), meter()));
     }
 
     /** What its flow meter read, a day at a time. */

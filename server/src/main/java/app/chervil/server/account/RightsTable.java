@@ -156,8 +156,10 @@ final class RightsTable {
             ask("/api/tanks/{tank}/media-replacements", VIEWER),
             put("/api/tanks/{tank}/media-replacements/{id}", HELPER, "logged new media"),
             author(delete("/api/media-replacements/{id}", AUTHOR, "removed new media"), "media_replacement"),
+            ask("/api/filters-compared", VIEWER),
             // Media with its history
             ask("/api/media", VIEWER),
+            ask("/api/media/{piece}", VIEWER),
             put("/api/media/{piece}", HELPER, "took media on record"),
             put("/api/media/{piece}/name", HELPER, "renamed media"),
             author(delete("/api/media/{piece}", AUTHOR, "took media off record"), "media_piece"),

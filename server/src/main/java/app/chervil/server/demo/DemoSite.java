@@ -25,6 +25,7 @@ class DemoSite implements SmartInitializingSingleton {
     private final DemoStores stores;
     private final DemoSums sums;
     private final DemoTrouble trouble;
+    private final DemoMedia media;
 
     DemoSite(
             AccountOperations accounts,
@@ -33,7 +34,8 @@ class DemoSite implements SmartInitializingSingleton {
             DemoPlanning planning,
             DemoStores stores,
             DemoSums sums,
-            DemoTrouble trouble) {
+            DemoTrouble trouble,
+            DemoMedia media) {
         this.accounts = accounts;
         this.tanks = tanks;
         this.further = further;
@@ -41,6 +43,7 @@ class DemoSite implements SmartInitializingSingleton {
         this.stores = stores;
         this.sums = sums;
         this.trouble = trouble;
+        this.media = media;
     }
 
     @Override
@@ -63,6 +66,7 @@ class DemoSite implements SmartInitializingSingleton {
         stores.fill(marit);
         sums.keep(marit);
         trouble.look(marit);
+        media.lay(marit);
         LOG.info("Demo site loaded");
     }
 

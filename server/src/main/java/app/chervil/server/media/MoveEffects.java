@@ -11,6 +11,7 @@ import app.chervil.server.water.MediaOperations;
 import app.chervil.server.water.MediaOperations.MediaDone;
 import app.chervil.server.water.MediaOperations.MediaPlan;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -20,6 +21,8 @@ import org.springframework.stereotype.Component;
 /** What a move does beside itself: filters hold more or less, a tank's own media counts as exchanged, a gap is to be closed. */
 @Component
 class MoveEffects {
+    private static final int GAP_DAYS = 3;
+
     private final FilterOperations filters;
     private final MediaOperations replacements;
     private final FollowUpOperations followUps;
@@ -35,8 +38,9 @@ class MoveEffects {
      *
      * @param id of the move
      * @param why it was made though something spoke against it
+     * @param today a gap of long ago is closed, or nobody minds it
      */
-    void made(SignedIn who, UUID id, MovePlan plan, @Nullable String why) {
+    void made(SignedIn who, UUID id, MovePlan plan, @Nullable String why, LocalDate today) {
         boolean weighed = plan.verdict().filter(one -> one.leftGrams() != null).isPresent();
         plan.source()
                 .filter(at -> weighed)
@@ -51,6 +55,7 @@ class MoveEffects {
         shift(who, plan.transfer().from().map(Stay::spot), -plan.grams());
         shift(who, Optional.of(plan.transfer().to()), plan.grams());
         plan.gap()
+                .filter(words -> !plan.transfer().on().isBefore(today.minusDays(GAP_DAYS)))
                 .ifPresent(words -> followUps.ask(
                         who,
                         plan.leaves().orElseThrow(),

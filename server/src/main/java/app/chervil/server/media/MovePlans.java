@@ -18,7 +18,7 @@ import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteBooks;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.media.MovePlan.Source;
-import app.chervil.server.media.PieceInput.MoveInput;
+import app.chervil.server.media.PieceInput.PieceMove;
 import app.chervil.server.media.PieceInput.SpotInput;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
@@ -68,7 +68,7 @@ class MovePlans {
      * @throws NotFound if there is no such piece, tank or filter
      * @throws Rejected if the day or the part does not fit what is on record
      */
-    MovePlan of(SignedIn who, PieceBook book, UUID id, MoveInput input) {
+    MovePlan of(SignedIn who, PieceBook book, UUID id, PieceMove input) {
         Piece piece = book.holdings().piece(id).orElseThrow(() -> new NotFound("piece of media"));
         Spot to = spot(who, input.to(), "to");
         double there = book.holdings().grams(id, LocalDate.MAX);
@@ -92,7 +92,7 @@ class MovePlans {
         return new MovePlan(piece, grams, transfer, source, verdict, leaves);
     }
 
-    private static void check(PieceBook book, Piece piece, double there, MoveInput input) {
+    private static void check(PieceBook book, Piece piece, double there, PieceMove input) {
         boolean begun = !input.on().isBefore(piece.since());
         new Rejected.Gatherer()
                 .check(begun, "on", "before-it-began", "Its record begins later than that.")

@@ -11,12 +11,15 @@ import app.chervil.core.media.Stay;
 import app.chervil.server.media.PieceRows.FilterNameRow;
 import app.chervil.server.media.PieceRows.MoveRow;
 import app.chervil.server.media.PieceRows.PieceRow;
+import app.chervil.server.media.PieceView.LifePoint;
 import app.chervil.server.media.PieceView.MadeMove;
 import app.chervil.server.media.PieceView.StayView;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeSet;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -24,6 +27,8 @@ import org.jspecify.annotations.Nullable;
 
 /** All media of a site with the tanks it has been in. */
 final class PieceBook {
+    private static final int CURVE_POINTS = 50;
+
     private final Holdings holdings;
     private final List<MoveRow> moves;
     private final Map<Long, Living> tanks;
@@ -111,6 +116,26 @@ final class PieceBook {
                         .filter(other -> other.from().equals(Optional.of(id)))
                         .map(other -> other.id())
                         .toList());
+    }
+
+    /** A point at least on every stay's first day and last, so that a death is seen as one. */
+    List<LifePoint> curve(UUID id, LocalDate today) {
+        List<Stay> stays = holdings.stays(id);
+        LocalDate first = stays.get(0).from();
+        long step = Math.max(1, ChronoUnit.DAYS.between(first, today) / CURVE_POINTS);
+        TreeSet<LocalDate> days = new TreeSet<>();
+        for (LocalDate day = first; day.isBefore(today); day = day.plusDays(step)) {
+            days.add(day);
+        }
+        stays.forEach(stay -> {
+            days.add(stay.from());
+            days.add(stay.from().minusDays(1));
+        });
+        days.add(today);
+        Life life = new Life(stays, tanks, Ripening.USUAL);
+        return days.subSet(first, true, today, true).stream()
+                .map(day -> new LifePoint(day, life.on(day).share()))
+                .toList();
     }
 
     private StayView stay(Stay stay) {

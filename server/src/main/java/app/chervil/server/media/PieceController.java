@@ -1,8 +1,9 @@
 package app.chervil.server.media;
 
 import app.chervil.server.account.SignedIn;
-import app.chervil.server.media.PieceInput.MoveInput;
+import app.chervil.server.media.PieceInput.PieceMove;
 import app.chervil.server.media.PieceView.MoveAdvice;
+import app.chervil.server.media.PieceView.PieceLife;
 import app.chervil.server.tank.TankOperations;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
@@ -41,6 +42,11 @@ class PieceController {
         return pieces.list(who);
     }
 
+    @GetMapping("/media/{piece}")
+    PieceLife life(@AuthenticationPrincipal SignedIn who, @PathVariable UUID piece) {
+        return pieces.life(who, piece);
+    }
+
     @PutMapping("/media/{piece}")
     PieceView begin(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID piece, @Valid @RequestBody PieceInput input) {
@@ -67,7 +73,7 @@ class PieceController {
     /** What is said before a move. */
     @PostMapping("/media/{piece}/advice")
     MoveAdvice advise(
-            @AuthenticationPrincipal SignedIn who, @PathVariable UUID piece, @Valid @RequestBody MoveInput input) {
+            @AuthenticationPrincipal SignedIn who, @PathVariable UUID piece, @Valid @RequestBody PieceMove input) {
         return pieces.advise(who, piece, input);
     }
 
@@ -76,7 +82,7 @@ class PieceController {
             @AuthenticationPrincipal SignedIn who,
             @PathVariable UUID piece,
             @PathVariable UUID move,
-            @Valid @RequestBody MoveInput input) {
+            @Valid @RequestBody PieceMove input) {
         return pieces.move(who, piece, move, input);
     }
 

@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param since the day it was bought, or has been where it is
  * @param moveId id of its first move, made by the client
  */
-record PieceInput(
+public record PieceInput(
         @NotBlank(message = "What do you call it?") @Size(max = 60, message = "At most 60 characters.")
         String name,
 
@@ -41,7 +41,7 @@ record PieceInput(
      * @param filterId of the filter, where it goes into one
      * @param forTankId the tank it is seeded for
      */
-    record SpotInput(
+    public record SpotInput(
             @NotNull(message = "Where is it?") SpotKind kind,
             @Nullable Long filterId,
             @Nullable Long forTankId) {}
@@ -52,10 +52,10 @@ record PieceInput(
      * @param part what goes of it; absent if all of it goes
      * @param why the reason it is moved though something speaks against it
      */
-    record MoveInput(
+    public record PieceMove(
             @NotNull(message = "On which day?") LocalDate on,
             @NotNull @Valid SpotInput to,
-            @Nullable @Valid Part part,
+            @Nullable @Valid MediaPart part,
 
             @Nullable @Size(max = 500, message = "At most 500 characters.")
             String why) {}
@@ -65,7 +65,7 @@ record PieceInput(
      *
      * @param id made by the client
      */
-    record Part(
+    public record MediaPart(
             @NotNull(message = "A part has an id.") UUID id,
 
             @NotBlank(message = "What do you call it?") @Size(max = 60, message = "At most 60 characters.")

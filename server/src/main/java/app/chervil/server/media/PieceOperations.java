@@ -5,11 +5,12 @@ import app.chervil.core.media.Piece;
 import app.chervil.core.media.Spot;
 import app.chervil.core.media.Transfer;
 import app.chervil.server.account.SignedIn;
-import app.chervil.server.media.PieceInput.MoveInput;
-import app.chervil.server.media.PieceInput.Part;
+import app.chervil.server.media.PieceInput.MediaPart;
+import app.chervil.server.media.PieceInput.PieceMove;
 import app.chervil.server.media.PieceRows.MoveRow;
 import app.chervil.server.media.PieceRows.PieceRow;
 import app.chervil.server.media.PieceView.MoveAdvice;
+import app.chervil.server.media.PieceView.PieceLife;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
@@ -59,6 +60,20 @@ public class PieceOperations {
                 .toList();
     }
 
+    /**
+     * One piece with the curve of its bacteria.
+     *
+     * @throws NotFound if there is no such piece
+     */
+    @Transactional(readOnly = true)
+    PieceLife life(SignedIn who, UUID piece) {
+        PieceBook book = books.of(who);
+        if (book.holdings().piece(piece).isEmpty()) {
+            throw new NotFound("piece of media");
+        }
+        return new PieceLife(book.view(piece, tanks.today()), book.curve(piece, tanks.today()));
+    }
+
     private PieceView view(SignedIn who, UUID piece) {
         return books.of(who).view(piece, tanks.today());
     }
@@ -70,7 +85,7 @@ public class PieceOperations {
      * @throws Rejected if something speaks against it, or something else is kept under the id
      */
     @Transactional
-    PieceView begin(SignedIn who, UUID id, PieceInput input) {
+    public PieceView begin(SignedIn who, UUID id, PieceInput input) {
         PieceRow row =
                 new PieceRow(id, input.name().trim(), input.kind(), input.grams(), input.since(), null, who.name());
         List<PieceRow> kept = mapper.listPieces(who.siteId());
@@ -137,7 +152,7 @@ public class PieceOperations {
      * @throws NotFound if there is no such piece, tank or filter
      */
     @Transactional(readOnly = true)
-    MoveAdvice advise(SignedIn who, UUID piece, MoveInput input) {
+    MoveAdvice advise(SignedIn who, UUID piece, PieceMove input) {
         PieceBook book = books.of(who);
         MovePlan plan = plans.of(who, book, piece, input);
         List<String> advice = new ArrayList<>(plan.transfer().advice());
@@ -159,9 +174,9 @@ public class PieceOperations {
      * @throws Rejected if it cannot be done, or something speaks against it and no reason is given
      */
     @Transactional
-    PieceView move(SignedIn who, UUID piece, UUID id, MoveInput input) {
+    public PieceView move(SignedIn who, UUID piece, UUID id, PieceMove input) {
         PieceBook book = books.of(who);
-        Part part = input.part();
+        MediaPart part = input.part();
         UUID moved = part == null ? piece : part.id();
         Optional<MoveRow> made = book.move(id);
         if (made.isPresent()) {
@@ -199,7 +214,7 @@ public class PieceOperations {
                         part != null,
                         input.why(),
                         who.name()));
-        effects.made(who, id, plan, input.why());
+        effects.made(who, id, plan, input.why(), tanks.today());
         return view(who, moved);
     }
 

@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param lastMove what can be taken back
  * @param parts pieces that were split off it
  */
-record PieceView(
+public record PieceView(
         UUID id,
         String name,
         BioMedium kind,
@@ -35,12 +35,26 @@ record PieceView(
         MadeMove lastMove,
         List<UUID> parts) {
     /**
+     * A piece and how its bacteria came and went.
+     *
+     * @param curve from the day its record begins until today, 50 points or so
+     */
+    record PieceLife(PieceView piece, List<LifePoint> curve) {}
+
+    /**
+     * A point of that curve.
+     *
+     * @param share of the bacteria such media holds in the end, 0 to 1
+     */
+    record LifePoint(LocalDate on, double share) {}
+
+    /**
      * A stretch of days in one spot.
      *
      * @param where in words: "Weir on Brook bench"
      * @param forTank the tank it was seeded for
      */
-    record StayView(
+    public record StayView(
             SpotKind spot,
             String where,
             @Nullable Long tankId,
@@ -51,7 +65,7 @@ record PieceView(
             @Nullable LocalDate until) {}
 
     /** A move as it was told. */
-    record MadeMove(
+    public record MadeMove(
             UUID id, LocalDate on, String doneBy, @Nullable String why) {}
 
     /**

@@ -3,7 +3,7 @@ package app.chervil.server.media;
 import app.chervil.core.media.Spot;
 
 /** Where a piece of media is, as it is stored. */
-enum SpotKind {
+public enum SpotKind {
     IN_FILTER,
     SEEDING,
     WET_SHELF,

@@ -142,6 +142,26 @@ class MediaHistoryApiTest {
     }
 
     @Test
+    void its_curve_rises_as_it_settles_and_falls_where_it_dried() throws Exception {
+        UUID bag = bag(300, today.minusDays(90), working(weir));
+        move(bag, UUID.randomUUID(), today.minusDays(5), "{\"kind\": \"DRY_SHELF\"}", "")
+                .andExpect(status().isOk());
+
+        List<Double> shares = site.read(site.get(keeper, "/api/media/" + bag))
+                .get("curve")
+                .valueStream()
+                .map(point -> point.get("share").asDouble())
+                .toList();
+        assertThat(shares.get(0)).isZero();
+        assertThat(shares).hasSizeBetween(40, 100).anyMatch(share -> share > 0.99);
+        assertThat(shares.subList(
+                        0, shares.indexOf(shares.stream().max(Double::compare).orElseThrow())))
+                .isSorted();
+        assertThat(shares.get(shares.size() - 1)).isZero();
+        site.get(keeper, "/api/media/" + UUID.randomUUID()).andExpect(status().isNotFound());
+    }
+
+    @Test
     void a_look_at_ripe_media_is_ticked_off_and_comes_back() throws Exception {
         bag(300, today.minusDays(36), seeding());
         JsonNode look = site.read(site.get(keeper, "/api/rounds")).get("looks").get(0);
@@ -184,6 +204,14 @@ class MediaHistoryApiTest {
 
     private static String part(UUID id, double grams) {
         return ", \"part\": {\"id\": \"" + id + "\", \"name\": \"Bag B\", \"grams\": " + grams + "}";
+    }
+
+    @Test
+    void a_gap_of_long_ago_is_not_asked_for() throws Exception {
+        UUID bag = bag(300, today.minusDays(90), seeding());
+        move(bag, UUID.randomUUID(), today.minusDays(30), working(puff), "").andExpect(status().isOk());
+
+        assertThat(onTheRounds()).isEmpty();
     }
 
     @Test

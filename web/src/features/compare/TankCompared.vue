@@ -1,0 +1,22 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useFilters } from '@/features/filter'
+import { useCompared } from './queries'
+
+/** On a tank: what the site's runs say of a pre-filter, which this tank's filters have or could have. */
+const props = defineProps<{ tank: number }>()
+
+const filters = useFilters(() => props.tank)
+const compared = useCompared()
+const told = computed(() =>
+  filters.data.value?.length
+    ? compared.data.value?.effects.find((one) => one.factor === 'PREFILTER' && one.told)
+    : undefined,
+)
+</script>
+
+<template>
+  <p v-if="told" class="small">
+    {{ told.words }} <RouterLink :to="{ name: 'compare' }">Filters compared</RouterLink>
+  </p>
+</template>

@@ -1,0 +1,1 @@
+export { default as TankCompared } from './TankCompared.vue'

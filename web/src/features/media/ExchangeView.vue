@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRights } from '@/features/account'
+import { useTank } from '@/features/tank'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import LinkButton from '@/shared/components/LinkButton.vue'
+import { datedDay } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import { mass } from '@/shared/units'
+import NewExchange from './NewExchange.vue'
+import PortionList from './PortionList.vue'
+import { useExchanges, useStopExchange } from './queries'
+
+/** At the table: bio media exchanged a portion at a time, as it goes or before it begins. */
+const props = defineProps<{ tank: number }>()
+
+const tank = useTank(() => props.tank)
+const exchanges = useExchanges(() => props.tank)
+const stop = useStopExchange()
+const { mayKeep, mayWork } = useRights()
+const { trouble, send } = useSending()
+const stopping = ref(false)
+const running = computed(() => exchanges.data.value?.find((one) => !one.endedOn))
+const past = computed(() => (exchanges.data.value ?? []).filter((one) => one.endedOn))
+
+async function end() {
+  if (running.value) await send(() => stop.mutateAsync(running.value?.id ?? ''))
+  stopping.value = false
+}
+</script>
+
+<template>
+  <main class="page">
+    <AsyncState
+      :pending="tank.isPending.value || exchanges.isPending.value"
+      :error="tank.error.value ?? exchanges.error.value"
+      what="the exchange"
+      @retry="(tank.refetch(), exchanges.refetch())"
+    >
+      <header class="titled">
+        <h1>Exchange of media, {{ tank.data.value?.tank.name }}</h1>
+      </header>
+      <section v-if="running" :aria-label="`Exchange of ${running.stage}`">
+        <p>
+          <b>{{ mass(running.grams) }} of {{ running.stage }}</b
+          >, {{ running.done }} of {{ running.portions.length }} portions done. The plan carries the next.
+        </p>
+        <PortionList :portions="running.portions" :done="running.done" />
+        <div class="deeds">
+          <LinkButton
+            v-if="mayWork"
+            type="primary"
+            :to="{ name: 'water-media', params: { tank: props.tank } }"
+            >Log a portion</LinkButton
+          >
+          <el-button v-if="mayKeep" type="primary" text @click="stopping = true">Stop it here</el-button>
+        </div>
+        <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      </section>
+      <NewExchange v-else-if="mayKeep" :tank="props.tank" />
+      <p v-else class="quiet">No exchange is under way.</p>
+      <section v-if="past.length" aria-labelledby="past">
+        <h2 id="past">Before</h2>
+        <ul>
+          <li v-for="one in past" :key="one.id">
+            {{ mass(one.grams) }} of {{ one.stage }}, ended {{ datedDay(one.endedOn ?? '') }} after
+            {{ one.done }} of {{ one.portions.length }} portions. From {{ datedDay(one.verdictOn ?? '') }} on,
+            readings of eight weeks tell how the tank took it.
+          </li>
+        </ul>
+      </section>
+      <LinkButton type="primary" text :to="{ name: 'tank-water', params: { tank: props.tank } }"
+        >To the water</LinkButton
+      >
+      <el-dialog v-model="stopping" title="Stop the exchange here?" width="min(420px, 92vw)" append-to-body>
+        <p>What was exchanged stays exchanged. The plan carries no more of it.</p>
+        <template #footer>
+          <el-button type="primary" text @click="stopping = false">Go on with it</el-button>
+          <el-button type="primary" @click="end">Stop it</el-button>
+        </template>
+      </el-dialog>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+.deeds {
+  display: flex;
+  gap: 8px;
+  margin: var(--gap-3) 0;
+}
+
+li {
+  padding: 6px 0;
+}
+</style>

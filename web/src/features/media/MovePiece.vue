@@ -1,0 +1,149 @@
+<script setup lang="ts">
+import { computed, reactive, ref } from 'vue'
+import DayField from '@/shared/components/DayField.vue'
+import MeasureField from '@/shared/components/MeasureField.vue'
+import TextField from '@/shared/components/TextField.vue'
+import { today } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import { newId } from '@/shared/ids'
+import { offerUndo } from '@/shared/undo'
+import { inOurUnits, typedNumber } from '@/shared/units'
+import { useAdvice, useMovePiece, useTakeMoveBack, type PieceMove } from './queries'
+import SpotFields from './SpotFields.vue'
+import { inFilter, type Piece, type Spot } from './words'
+
+/** Moves a piece, or a part of it, with what is to be known before. */
+const props = defineProps<{ piece: Piece }>()
+const emit = defineEmits<{ moved: [id: string] }>()
+
+const move = useMovePiece()
+const takeBack = useTakeMoveBack()
+const { sending, errors, trouble, send, refuse } = useSending()
+const blank = () => ({
+  id: newId(),
+  on: today(),
+  spot: undefined as Spot | undefined,
+  filter: undefined as number | undefined,
+  forTank: undefined as number | undefined,
+  partId: newId(),
+  partName: '',
+  partGrams: '',
+  why: '',
+})
+const form = reactive(blank())
+const part = ref(false)
+
+const complete = computed(
+  () =>
+    form.spot !== undefined &&
+    (!inFilter(form.spot) || form.filter !== undefined) &&
+    (form.spot !== 'SEEDING' || form.forTank !== undefined),
+)
+const input = computed<PieceMove | undefined>(() => {
+  if (form.spot === undefined || !complete.value) return undefined
+  const grams = typedNumber(form.partGrams)
+  if (part.value && (grams === undefined || Number.isNaN(grams) || grams < 1)) return undefined
+  return {
+    on: form.on,
+    to: { kind: form.spot, filterId: form.filter, forTankId: form.forTank },
+    part: part.value
+      ? { id: form.partId, name: form.partName || `${props.piece.name}, part`, grams: grams ?? 0 }
+      : undefined,
+  }
+})
+const advice = useAdvice(() => props.piece.id, input)
+const said = computed(() => advice.data.value)
+
+async function save() {
+  if (!input.value) {
+    refuse({
+      ...(form.spot === undefined && { 'to.kind': 'Where does it go?' }),
+      ...(inFilter(form.spot) && form.filter === undefined && { 'to.filterId': 'Into which filter?' }),
+      ...(form.spot === 'SEEDING' && form.forTank === undefined && { 'to.forTankId': 'For which tank?' }),
+      ...(part.value && { 'part.grams': 'How many grams of it?' }),
+    })
+    return
+  }
+  const id = form.id
+  const sent = { ...input.value, why: form.why.trim() || undefined }
+  const moved = await send(() => move.mutateAsync({ piece: props.piece.id, move: id, input: sent }))
+  if (!moved) return
+  Object.assign(form, blank())
+  part.value = false
+  offerUndo(`${moved.name} is moved.`, () => takeBack.mutateAsync(id))
+  emit('moved', moved.id)
+}
+</script>
+
+<template>
+  <section aria-labelledby="move">
+    <h2 id="move">Move it</h2>
+    <form novalidate @submit.prevent="save">
+      <SpotFields
+        v-model:kind="form.spot"
+        v-model:filter="form.filter"
+        v-model:for-tank="form.forTank"
+        field="to"
+        label="Where to"
+        may-go
+        :errors="errors"
+      />
+      <DayField v-model="form.on" label="On" name="on" :max="today()" :error="errors.on" />
+      <el-checkbox v-model="part">Only a part of it</el-checkbox>
+      <template v-if="part">
+        <MeasureField
+          v-model="form.partGrams"
+          label="Weight of the part"
+          name="part.grams"
+          quantity="MASS"
+          :error="errors['part.grams']"
+        />
+        <TextField
+          v-model="form.partName"
+          label="What you call the part"
+          name="part.name"
+          :placeholder="`${piece.name}, part`"
+          :error="errors['part.name']"
+        />
+      </template>
+      <template v-if="said">
+        <p v-if="said.refusal" class="bad" role="status">{{ said.refusal }}</p>
+        <p v-for="hold in said.holds" :key="hold" class="bad" role="status">{{ inOurUnits(hold) }}</p>
+        <p v-for="one in said.advice" :key="one" class="note" role="status">{{ inOurUnits(one) }}</p>
+        <p v-if="said.gap" class="note" role="status">{{ said.gap }} The rounds remind you of it.</p>
+      </template>
+      <TextField
+        v-if="said?.holds.length || errors.why"
+        v-model="form.why"
+        label="Why you are doing it anyway"
+        name="why"
+        type="textarea"
+        hint="Kept with the record."
+        :error="errors.why"
+      />
+      <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
+      <el-button type="primary" native-type="submit" :loading="sending" :disabled="Boolean(said?.refusal)"
+        >Move it</el-button
+      >
+    </form>
+  </section>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: var(--gap-3);
+}
+
+.bad,
+.note {
+  padding: 8px 14px;
+  border-left: 5px solid var(--herb);
+  background: var(--herb-soft);
+}
+
+.bad {
+  border-color: var(--plum);
+  background: var(--plum-soft);
+}
+</style>

@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { useRights } from '@/features/account'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import LinkButton from '@/shared/components/LinkButton.vue'
+import StateTag from '@/shared/components/StateTag.vue'
+import { datedDay } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import { mass } from '@/shared/units'
+import LifeLine from './LifeLine.vue'
+import MovePiece from './MovePiece.vue'
+import PieceName from './PieceName.vue'
+import { usePiece, usePieces, useRemovePiece, useTakeMoveBack } from './queries'
+import { standingOf, stayWords, whereWords, worthWords } from './words'
+
+/** One bag, foam or basket: where it has been, what it is worth, and where it goes next. */
+const props = defineProps<{ piece: string }>()
+
+const router = useRouter()
+const life = usePiece(() => props.piece)
+const all = usePieces()
+const remove = useRemovePiece()
+const takeBack = useTakeMoveBack()
+const { mayWork } = useRights()
+const { trouble, send } = useSending()
+const removing = ref(false)
+
+const now = computed(() => life.data.value?.piece)
+const named = (id: string) => all.data.value?.find((one) => one.id === id)
+const whole = computed(() => (now.value?.fromId ? named(now.value.fromId) : undefined))
+const parts = computed(() => (now.value?.parts ?? []).flatMap((id) => named(id) ?? []))
+const mayTakeBack = computed(() => (now.value?.stays.length ?? 0) > 1)
+
+async function back() {
+  const whole = now.value?.fromId
+  const taken = await send(async () => {
+    await takeBack.mutateAsync(now.value?.lastMove.id ?? '')
+    return true
+  })
+  if (taken && whole && !named(props.piece)) await router.replace({ name: 'piece', params: { piece: whole } })
+}
+
+async function away() {
+  const gone = await send(async () => {
+    await remove.mutateAsync(props.piece)
+    return true
+  })
+  removing.value = false
+  if (gone) await router.replace({ name: 'pieces' })
+}
+
+const moved = (id: string) => {
+  if (id !== props.piece) void router.push({ name: 'piece', params: { piece: id } })
+}
+</script>
+
+<template>
+  <main class="page">
+    <AsyncState
+      :pending="life.isPending.value"
+      :error="life.error.value"
+      what="this media"
+      @retry="life.refetch()"
+    >
+      <template v-if="now && life.data.value">
+        <header class="titled">
+          <h1>{{ now.name }}</h1>
+          <StateTag :standing="standingOf(now)" :words="worthWords(now)" />
+        </header>
+        <p>
+          {{ mass(now.grams) }} of {{ now.kindName }}. {{ whereWords(now) }}.
+          <template v-if="now.death">{{ now.death }}</template>
+          <template v-if="whole">
+            Split off
+            <RouterLink :to="{ name: 'piece', params: { piece: whole.id } }">{{ whole.name }}</RouterLink> on
+            {{ datedDay(now.since) }}.
+          </template>
+        </p>
+        <LifeLine :piece="now" :curve="life.data.value.curve" />
+        <div class="columns">
+          <section aria-labelledby="been">
+            <h2 id="been">Where it has been</h2>
+            <ol>
+              <li v-for="stay in now.stays.toReversed()" :key="stay.from + stay.spot">
+                {{ stayWords(stay) }}
+              </li>
+            </ol>
+            <p v-if="now.lastMove.why" class="small"><b>Done anyway:</b> {{ now.lastMove.why }}</p>
+            <p v-if="parts.length">
+              Split off it:
+              <template v-for="(one, i) in parts" :key="one.id"
+                ><template v-if="i">, </template
+                ><RouterLink :to="{ name: 'piece', params: { piece: one.id } }">{{ one.name }}</RouterLink>
+              </template>
+            </p>
+            <div class="deeds">
+              <LinkButton type="primary" text :to="{ name: 'pieces' }">All media</LinkButton>
+              <PieceName v-if="mayWork" :piece="now" />
+              <el-button v-if="mayTakeBack" type="primary" text @click="back"
+                >Take the last move back</el-button
+              >
+              <el-button v-else-if="mayWork" type="primary" text @click="removing = true"
+                >Take it off record</el-button
+              >
+            </div>
+            <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+          </section>
+          <MovePiece v-if="mayWork && now.state !== 'GONE'" :key="now.id" :piece="now" @moved="moved" />
+        </div>
+        <el-dialog v-model="removing" title="Take it off record?" width="min(420px, 92vw)" append-to-body>
+          <p>For a piece that was entered by mistake. One that was thrown away is moved there instead.</p>
+          <template #footer>
+            <el-button type="primary" text @click="removing = false">Keep it</el-button>
+            <el-button type="primary" @click="away">Take it off record</el-button>
+          </template>
+        </el-dialog>
+      </template>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 380px;
+  gap: 36px;
+}
+
+@media (width <= 1000px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+
+ol {
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  padding: 4px 0;
+}
+
+.deeds {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+</style>

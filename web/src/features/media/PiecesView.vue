@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRights } from '@/features/account'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import NewPiece from './NewPiece.vue'
+import PieceLine from './PieceLine.vue'
+import QuarantineTanks from './QuarantineTanks.vue'
+import { usePieces } from './queries'
+import { grouped } from './words'
+
+/** At the table: every bag, foam and basket, where it is and whether it is ripe. */
+const pieces = usePieces()
+const { mayWork } = useRights()
+const groups = computed(() => grouped(pieces.data.value ?? []))
+</script>
+
+<template>
+  <main class="page">
+    <header class="titled"><h1>Media</h1></header>
+    <AsyncState
+      :pending="pieces.isPending.value"
+      :error="pieces.error.value"
+      what="the media"
+      @retry="pieces.refetch()"
+    >
+      <div class="columns">
+        <div>
+          <p v-if="groups.length === 0" class="empty">
+            Nothing on record yet. A bag that is on record keeps its history: lay new media beside ripe media,
+            and hear when it can start another tank.
+          </p>
+          <template v-for="group in groups" :key="group.title">
+            <details v-if="group.title === 'Thrown away'">
+              <summary>Thrown away ({{ group.pieces.length }})</summary>
+              <ul>
+                <PieceLine v-for="piece in group.pieces" :key="piece.id" :piece="piece" />
+              </ul>
+            </details>
+            <section v-else :aria-label="group.title">
+              <h2>{{ group.title }}</h2>
+              <ul>
+                <PieceLine v-for="piece in group.pieces" :key="piece.id" :piece="piece" />
+              </ul>
+            </section>
+          </template>
+        </div>
+        <div v-if="mayWork">
+          <NewPiece />
+          <QuarantineTanks />
+        </div>
+      </div>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+section {
+  margin-top: var(--gap-3);
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 380px;
+  gap: 36px;
+}
+
+@media (width <= 1000px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+
+summary {
+  min-height: var(--touch);
+  display: flex;
+  align-items: center;
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { useRights } from '@/features/account'
+import { useTanks } from '@/features/tank'
+import { useSending } from '@/shared/form'
+import { useQuarantineTanks, useSetQuarantine } from './queries'
+
+/** Which tanks are for quarantine: what was in one goes into no other. */
+const tanks = useTanks()
+const quarantined = useQuarantineTanks()
+const set = useSetQuarantine()
+const { mayKeep } = useRights()
+const { trouble, send } = useSending()
+</script>
+
+<template>
+  <section aria-labelledby="quarantine">
+    <h2 id="quarantine">Quarantine tanks</h2>
+    <p class="quiet small">What was in one goes into no other tank.</p>
+    <ul>
+      <li v-for="one in tanks.data.value" :key="one.id">
+        <el-checkbox
+          :model-value="quarantined.data.value?.includes(one.id) ?? false"
+          :disabled="!mayKeep || quarantined.isPending.value"
+          @update:model-value="
+            (on: unknown) => send(() => set.mutateAsync({ tank: one.id, quarantine: on === true }))
+          "
+          >{{ one.tank.name }}</el-checkbox
+        >
+      </li>
+    </ul>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+  </section>
+</template>
+
+<style scoped>
+section {
+  margin-top: var(--gap-3);
+}
+</style>

@@ -1,0 +1,1 @@
+export { default as TankMedia } from './TankMedia.vue'
