@@ -19,6 +19,11 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** At the tank in the demo. Each test works on a service of its own. */
 class GuidedJourneyIT extends InTheDemo {
+    @Override
+    Keeper somebody() {
+        return Keeper.offlineToo(server);
+    }
+
     @Test
     void a_whole_canister_service_runs_by_keyboard_alone_and_ends_in_the_log() {
         Page page = begin(2, "Open canister Weir", "Rinse the coarse foam", "Change the fine pad", "Dip bio media");
@@ -75,7 +80,7 @@ class GuidedJourneyIT extends InTheDemo {
         keeper.goOffline(false);
         assertThat(page.getByText("No connection")).hasCount(0);
 
-        try (Keeper second = new Keeper(server)) {
+        try (Keeper second = somebody()) {
             second.enterDemoAs("Osei");
             second.page().navigate(page.url());
 

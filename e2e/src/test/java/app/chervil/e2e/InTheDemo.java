@@ -27,8 +27,13 @@ abstract class InTheDemo {
 
     @BeforeEach
     void comeIn() {
-        keeper = new Keeper(server);
+        keeper = somebody();
         keeper.enterDemoAs("Marit");
+    }
+
+    /** A browser of its own for each errand. */
+    Keeper somebody() {
+        return new Keeper(server);
     }
 
     @AfterEach

@@ -10,6 +10,8 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ReducedMotion;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -23,6 +25,14 @@ final class Keeper implements AutoCloseable {
     private static final String RUN_AXE = """
         async (only) => (await axe.run(document, { runOnly: only, resultTypes: ['violations'] }))
           .violations.map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ') + ' ' + n.failureSummary).join('; '))""";
+
+    /** Colours that change slowly are not to be read half way. */
+    private static final String STILL = """
+        () => {
+          const still = new CSSStyleSheet()
+          still.replaceSync('* { transition: none !important; animation: none !important }')
+          document.adoptedStyleSheets = [...document.adoptedStyleSheets, still]
+        }""";
 
     private static final List<String> RULES = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
     private static final List<String> COLOURS = List.of("color-contrast");
@@ -79,8 +89,20 @@ final class Keeper implements AutoCloseable {
      * @param locale of the browser, such as en-US
      */
     Keeper(RunningServer server, String locale) {
+        this(server, locale, ServiceWorkerPolicy.BLOCK);
+    }
+
+    private Keeper(RunningServer server, String locale, ServiceWorkerPolicy workers) {
         this.server = server;
-        this.page = open(1280, 800, locale);
+        this.page = open(new Browser.NewContextOptions().setLocale(locale).setServiceWorkers(workers));
+    }
+
+    /**
+     * Somebody whose browser keeps the application, as browsers do. For the others it is spared, since each of them would
+     * fetch all of it first.
+     */
+    static Keeper offlineToo(RunningServer server) {
+        return new Keeper(server, "en-IE", ServiceWorkerPolicy.ALLOW);
     }
 
     Page page() {
@@ -197,6 +219,7 @@ final class Keeper implements AutoCloseable {
     void viewIsAccessible() {
         if (page.evaluate("typeof axe").equals("undefined")) {
             page.evaluate(AXE);
+            page.evaluate(STILL);
         }
         assertThat((List<?>) page.evaluate(RUN_AXE, RULES)).as(page.url()).isEmpty();
         page.evaluate("document.documentElement.classList.add('lamp')");
@@ -239,11 +262,9 @@ final class Keeper implements AutoCloseable {
         page.context().close();
     }
 
-    private Page open(int width, int height, String locale) {
-        BrowserContext context = BROWSER.newContext(new Browser.NewContextOptions()
-                .setViewportSize(width, height)
-                .setLocale(locale)
-                .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
+    private Page open(Browser.NewContextOptions options) {
+        BrowserContext context =
+                BROWSER.newContext(options.setViewportSize(1280, 800).setReducedMotion(ReducedMotion.REDUCE));
         Page opened = context.newPage();
         opened.onPageError(complaints::add);
         opened.onConsoleMessage(message -> {

@@ -58,10 +58,9 @@ class MediaJourneyIT extends InTheDemo {
         assertThat(look).hasCount(0);
         Locator gap = page.getByText("Close the gap in Weir");
         assertThat(gap).isVisible();
-        page.locator("li, article, div.look")
+        page.locator(".look")
                 .filter(new Locator.FilterOptions().setHasText("Close the gap in Weir"))
-                .last()
-                .getByText("Done")
+                .getByRole(AriaRole.BUTTON)
                 .click();
         assertThat(gap).hasCount(0);
     }

@@ -51,6 +51,11 @@ class TroubleJourneyIT extends InTheDemo {
         return page.locator("main section h2").first();
     }
 
+    @Override
+    Keeper somebody() {
+        return Keeper.offlineToo(server);
+    }
+
     @Test
     void a_case_begun_on_the_phone_without_a_connection_is_ended_on_the_laptop_by_somebody_else() {
         keeper.takePhone();
@@ -66,7 +71,7 @@ class TroubleJourneyIT extends InTheDemo {
         keeper.goOffline(false);
         assertThat(phone.getByText("No connection. The case goes on here")).hasCount(0);
 
-        try (Keeper laptop = new Keeper(server)) {
+        try (Keeper laptop = somebody()) {
             laptop.enterDemoAs("Osei");
             laptop.go("/bench/trouble");
             laptop.viewIsAccessible();

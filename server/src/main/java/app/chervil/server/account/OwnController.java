@@ -1,5 +1,6 @@
 package app.chervil.server.account;
 
+import app.chervil.server.account.SiteOperations.Asking;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
@@ -38,7 +39,8 @@ class OwnController {
             @AuthenticationPrincipal SignedIn who,
             @Valid @RequestBody PasswordChange input,
             HttpServletRequest request) {
-        operations.changePassword(who, input.present(), input.wanted(), sessionOf(request));
+        operations.changePassword(
+                who, input.present(), input.wanted(), new Asking(sessionOf(request), request.getRemoteAddr()));
     }
 
     @GetMapping("/own/sessions")

@@ -58,6 +58,21 @@ public class SignInOperations {
     }
 
     /**
+     * Makes sure once more of somebody who is signed in, as often as at the door.
+     *
+     * @param field that holds the password
+     * @throws Rejected after too many failures, or if it is not theirs
+     */
+    void proveAgain(String field, String login, String password, String address) {
+        throttle.check(field, login, address);
+        if (!passwords.match(password, mapper.findHash(login).orElse(null))) {
+            throttle.failed(login, address);
+            throw Rejected.field(field, "wrong-password", "That is not your present password.");
+        }
+        throttle.passed(login, address);
+    }
+
+    /**
      * Makes the site and its keeper, once.
      *
      * @throws Rejected if the code is wrong or there is a keeper already

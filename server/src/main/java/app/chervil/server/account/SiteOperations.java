@@ -41,20 +41,21 @@ public class SiteOperations {
     /**
      * Changes a person's password and ends their other sessions.
      *
-     * @param session that asks, which goes on
-     * @throws Rejected if the present password is wrong or the new one will not do
+     * @param asking the session that asks, which goes on, and where from
+     * @throws Rejected if the present password is wrong, was wrong too often, or the new one will not do
      */
-    public void changePassword(SignedIn who, String present, String wanted, String session) {
+    public void changePassword(SignedIn who, String present, String wanted, Asking asking) {
         String login = signIns.login(who);
-        if (!passwords.match(present, mapper.findHash(login).orElse(null))) {
-            throw Rejected.field("present", "wrong-password", "That is not your present password.");
-        }
+        signIns.proveAgain("present", login, present, asking.address());
         String hash = passwords.hash("wanted", login, wanted);
         transactions.executeWithoutResult(status -> {
             mapper.updateHash(login, hash);
-            sessions.endOthers(accountsOf(who), session);
+            sessions.endOthers(accountsOf(who), asking.session());
         });
     }
+
+    /** A session and the address it asks from. */
+    public record Asking(String session, String address) {}
 
     /** Where a person is signed in. */
     public List<Sessions.OpenSession> sessions(SignedIn who, String session) {

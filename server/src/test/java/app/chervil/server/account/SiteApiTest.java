@@ -206,6 +206,18 @@ class SiteApiTest {
     }
 
     @Test
+    void guessing_the_present_password_at_a_screen_left_open_is_held_up_as_at_the_door() throws Exception {
+        for (int guess = 0; guess < 12; guess++) {
+            desk.put(
+                    "/api/own/password",
+                    "{\"present\": \"guess %d\", \"wanted\": \"reed mossy kettle\"}".formatted(guess));
+        }
+
+        desk.put("/api/own/password", "{\"present\": \"%s\", \"wanted\": \"reed mossy kettle\"}".formatted(PASSWORD))
+                .andExpect(status().isTooManyRequests());
+    }
+
+    @Test
     void a_person_sees_where_they_are_signed_in_and_ends_it() throws Exception {
         Browser phone = new Browser("192.0.2.7");
         phone.agent = "Something (Linux; Mobile)";
