@@ -6,10 +6,12 @@ import { useCompared } from './queries'
 /** On a tank: what the site's runs say of a pre-filter, which this tank's filters have or could have. */
 const props = defineProps<{ tank: number }>()
 
+/** Kinds that a pre-filter can stand before. */
+const COMPARED = new Set(['CANISTER', 'HANG_ON_BACK', 'INTERNAL'])
 const filters = useFilters(() => props.tank)
 const compared = useCompared()
 const told = computed(() =>
-  filters.data.value?.length
+  filters.data.value?.some((one) => COMPARED.has(one.kind))
     ? compared.data.value?.effects.find((one) => one.factor === 'PREFILTER' && one.told)
     : undefined,
 )

@@ -68,7 +68,9 @@ describe('filters compared', () => {
 
   it('stands on a tank once it is told, and not before', async () => {
     const filters = {
-      'GET /api/tanks/2/filters': [{ id: 1, tankId: 2, name: 'Weir', stages: [], tasks: [] }],
+      'GET /api/tanks/2/filters': [
+        { id: 1, tankId: 2, kind: 'CANISTER', name: 'Weir', stages: [], tasks: [] },
+      ],
     }
     stubServer({ ...filters, 'GET /api/filters-compared': COMPARED })
     expect((await mountView(TankCompared, { tank: 2 })).wrapper.text()).toContain('0.5 times as fast')

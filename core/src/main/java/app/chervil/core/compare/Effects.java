@@ -20,8 +20,10 @@ public final class Effects {
     /** Fewer runs than this, of filters with and without, say nothing. */
     public static final int LEAST_RUNS = 3;
 
-    private static final double TYPICAL_DAYS = 45;
-    private static final double LEVEL_SD = 1.5;
+    /** What such a stage is thought to hold after the days the catalogue begins with. */
+    private static final double TYPICAL_LOADING = 0.6;
+
+    private static final double LEVEL_SD = 1;
     private static final double[] BETWEEN = {0.05, 0.15, 0.3, 0.45, 0.65, 0.9};
     private static final double[] WITHIN = {0.05, 0.2, 0.35, 0.5, 0.7, 1.0};
     private static final double BETWEEN_SD = 0.5;
@@ -107,7 +109,7 @@ public final class Effects {
             precision[place][place] = 1 / (sd * sd);
             logPrior += 2 * Math.log(sd);
         }
-        prior[0] = -Math.log(TYPICAL_DAYS);
+        prior[0] = Math.log(TYPICAL_LOADING);
         pull[0] = prior[0] * precision[0][0];
         double square = prior[0] * pull[0];
         double logScale = logPrior;

@@ -1,6 +1,7 @@
 package app.chervil.core.compare;
 
 import app.chervil.core.filter.CareAction;
+import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Finding;
 import app.chervil.core.interval.Serviced;
@@ -15,12 +16,20 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
-/** A site's log as runs that can be compared: of each filter those of its opening, or else of its most looked at stage. */
+/**
+ * A site's log as runs that can be compared: of each filter that a pre-filter can stand before, those of its opening, or else of
+ * its most looked at stage.
+ */
 public final class SiteRuns {
+    private static final Set<FilterKind> COMPARED =
+            EnumSet.of(FilterKind.CANISTER, FilterKind.HANG_ON_BACK, FilterKind.INTERNAL);
+
     private static final int SHORTEST_DAYS = 3;
     private static final double MONTH_DAYS = 30;
 
@@ -33,6 +42,9 @@ public final class SiteRuns {
 
     /** Runs of one filter, oldest first. */
     public static List<SeenRun> of(CareBook book) {
+        if (!COMPARED.contains(book.filter().kind())) {
+            return List.of();
+        }
         return judged(book).map(task -> runs(book, task)).orElse(List.of());
     }
 
@@ -64,7 +76,12 @@ public final class SiteRuns {
             LocalDate from = since.orElse(chapter.on());
             long days = ChronoUnit.DAYS.between(from, chapter.on());
             if (found.isPresent() && since.isPresent() && days >= SHORTEST_DAYS) {
-                runs.add(new SeenRun(book.filter().id(), (double) days, found.get(), levels(book, from, days)));
+                runs.add(new SeenRun(
+                        book.filter().id(),
+                        (double) days,
+                        task.rule().startDays(),
+                        found.get(),
+                        levels(book, from, days)));
             }
             since = Optional.of(chapter.on());
         }

@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 /** What many runs together say of a pre-filter, and when they say nothing. */
 class EffectsTest {
     private static SeenRun run(long filter, double days, Finding found, boolean prefilter) {
-        return new SeenRun(filter, days, found, Map.of(Factor.PREFILTER, prefilter ? 1.0 : 0.0));
+        return new SeenRun(filter, days, 45, found, Map.of(Factor.PREFILTER, prefilter ? 1.0 : 0.0));
     }
 
     private static List<SeenRun> runs(int each, double without, double with) {
@@ -107,10 +107,22 @@ class EffectsTest {
         Effect before = prefilter(runs);
         Collections.shuffle(runs, new Random(4));
         List<SeenRun> renamed = runs.stream()
-                .map(run -> new SeenRun(run.filter() + 900, run.days(), run.found(), run.levels()))
+                .map(run -> new SeenRun(run.filter() + 900, run.days(), run.startDays(), run.found(), run.levels()))
                 .toList();
 
         assertThat(prefilter(renamed).ratio()).isCloseTo(before.ratio(), within(1e-9));
+    }
+
+    @Test
+    void a_stage_that_fills_by_nature_in_a_week_is_held_against_its_like() {
+        List<SeenRun> runs = new ArrayList<>();
+        for (int one = 0; one < 20; one++) {
+            runs.add(new SeenRun(1, 7, 7, Finding.MODERATE, Map.of()));
+            runs.add(new SeenRun(2, 90, 90, Finding.MODERATE, Map.of(Factor.PREFILTER, 1.0)));
+        }
+
+        assertThat(prefilter(runs).ratio()).isCloseTo(1, within(0.02));
+        assertThat(prefilter(runs).told()).isFalse();
     }
 
     @Test

@@ -128,7 +128,11 @@ public final class CompareBench {
                 double days = Math.max(3, Math.round(thought * Math.exp(HABIT * random.nextGaussian())));
                 Eye eye = people.get(random.nextInt(people.size()));
                 runs.add(new SeenRun(
-                        filter, days, eye.grade(here * days, random), Map.of(Factor.PREFILTER, behind ? 1.0 : 0.0)));
+                        filter,
+                        days,
+                        TYPICAL_DAYS,
+                        eye.grade(here * days, random),
+                        Map.of(Factor.PREFILTER, behind ? 1.0 : 0.0)));
             }
         }
         return runs;
