@@ -228,6 +228,24 @@ describe('one piece', () => {
     expect(wrapper.get('[data-field="to.kind"]').text()).toContain('In a filter')
   })
 
+  it('says what stands at no field of its own', async () => {
+    const holds = 'This stage holds 200 g.'
+    stubServer(
+      answers({
+        'POST /api/media/bag/advice': refusal(422, {
+          code: 'rejected',
+          detail: holds,
+          errors: [{ field: 'grams', code: 'more-than-there-is', message: holds }],
+        }),
+      }),
+    )
+    const { wrapper } = await mountView(PieceView, { piece: 'bag' })
+    await choose(wrapper, 'to.kind', 'Dry, on the shelf')
+    await settled()
+
+    expect(wrapper.get('form [role=alert]').text()).toBe(holds)
+  })
+
   it('is taken off record only after it was asked', async () => {
     const asked = stubServer(answers({ 'DELETE /api/media/bag': 204 }))
     const { wrapper } = await mountView(PieceView, { piece: 'bag' })
@@ -276,6 +294,17 @@ describe('an exchange in portions', () => {
       portions: 3,
       firstOn: '2026-06-01',
     })
+  })
+
+  it('names only the fields that lack something', async () => {
+    stubServer(answers())
+    const { wrapper } = await mountView(ExchangeView, { tank: 2 })
+    await button(wrapper, 'Begin the exchange').trigger('submit')
+    await settled()
+
+    expect(wrapper.get('[data-field="stageId"]').text()).toContain('Which media?')
+    expect(wrapper.get('[data-field="grams"]').text()).toContain('How much of it?')
+    expect(wrapper.get('[data-field="portions"]').text()).not.toContain('whole number')
   })
 
   it('has the refusal of the plan at its field', async () => {

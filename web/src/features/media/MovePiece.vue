@@ -6,6 +6,7 @@ import TextField from '@/shared/components/TextField.vue'
 import { today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { newId } from '@/shared/ids'
+import { Problem } from '@/shared/problem'
 import { offerUndo } from '@/shared/undo'
 import { inOurUnits, typedNumber } from '@/shared/units'
 import { useAdvice, useMovePiece, useTakeMoveBack, type PieceMove } from './queries'
@@ -53,6 +54,15 @@ const input = computed<PieceMove | undefined>(() => {
 })
 const advice = useAdvice(() => props.piece.id, input)
 const said = computed(() => advice.data.value)
+/** What does not fit, and stands at no field of this form: the filter it is in holds less than that. */
+const against = computed(() => {
+  const asked = advice.error.value instanceof Problem ? advice.error.value.byField : {}
+  return errors.value.grams ?? asked.grams
+})
+const wrong = computed(() => ({
+  ...(advice.error.value instanceof Problem ? advice.error.value.byField : {}),
+  ...errors.value,
+}))
 
 async function save() {
   if (!input.value) {
@@ -88,7 +98,7 @@ async function save() {
         may-go
         :errors="errors"
       />
-      <DayField v-model="form.on" label="On" name="on" :max="today()" :error="errors.on" />
+      <DayField v-model="form.on" label="On" name="on" :max="today()" :error="wrong.on" />
       <el-checkbox v-model="part">Only a part of it</el-checkbox>
       <template v-if="part">
         <MeasureField
@@ -96,7 +106,7 @@ async function save() {
           label="Weight of the part"
           name="part.grams"
           quantity="MASS"
-          :error="errors['part.grams']"
+          :error="wrong['part.grams']"
         />
         <TextField
           v-model="form.partName"
@@ -106,6 +116,7 @@ async function save() {
           :error="errors['part.name']"
         />
       </template>
+      <p v-if="against" class="bad" role="alert">{{ inOurUnits(against) }}</p>
       <template v-if="said">
         <p v-if="said.refusal" class="bad" role="status">{{ said.refusal }}</p>
         <p v-for="hold in said.holds" :key="hold" class="bad" role="status">{{ inOurUnits(hold) }}</p>

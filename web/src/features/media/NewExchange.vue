@@ -60,10 +60,13 @@ const wrong = computed(() => ({ ...against.value, ...errors.value }))
 
 async function save() {
   if (!input.value) {
+    const portions = typedNumber(form.portions) ?? 0
     refuse({
       ...(form.stage === undefined && { stageId: 'Which media?' }),
-      ...(form.grams === '' && { grams: 'How many grams?' }),
-      portions: 'A whole number, 1 to 12.',
+      ...(!((typedNumber(form.grams) ?? 0) >= 1) && { grams: 'How much of it?' }),
+      ...(!(Number.isInteger(portions) && portions >= 1 && portions <= 12) && {
+        portions: 'A whole number, 1 to 12.',
+      }),
     })
     return
   }
