@@ -6,7 +6,7 @@ import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import { datedDay } from '@/shared/dates'
 import { useSending } from '@/shared/form'
-import { mass } from '@/shared/units'
+import { inOurUnits, mass } from '@/shared/units'
 import NewExchange from './NewExchange.vue'
 import PortionList from './PortionList.vue'
 import { useExchanges, useStopExchange } from './queries'
@@ -64,8 +64,12 @@ async function end() {
         <ul>
           <li v-for="one in past" :key="one.id">
             {{ mass(one.grams) }} of {{ one.stage }}, ended {{ datedDay(one.endedOn ?? '') }} after
-            {{ one.done }} of {{ one.portions.length }} portions. From {{ datedDay(one.verdictOn ?? '') }} on,
-            readings of eight weeks tell how the tank took it.
+            {{ one.done }} of {{ one.portions.length }} portions.
+            <template v-if="one.verdict">{{ inOurUnits(one.verdict) }}</template>
+            <template v-else
+              >From {{ datedDay(one.verdictOn ?? '') }} on, eight weeks of readings tell how the tank took
+              it.</template
+            >
           </li>
         </ul>
       </section>

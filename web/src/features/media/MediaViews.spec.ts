@@ -271,6 +271,22 @@ describe('an exchange in portions', () => {
     expect(wrapper.get('li.next').text()).toContain('500 g out')
   })
 
+  it('tells of those before how the tank took them, or from when on it can', async () => {
+    const ended = { ...EXCHANGE, done: 3, endedOn: '2026-03-02', verdictOn: '2026-04-27' }
+    stubServer(
+      answers({
+        'GET /api/tanks/2/exchanges': [
+          { ...ended, verdict: 'No ammonia and no nitrite showed since the first portion.' },
+          { ...ended, id: 'later', endedOn: '2026-05-20', verdictOn: '2026-07-15' },
+        ],
+      }),
+    )
+    const past = (await mountView(ExchangeView, { tank: 2 })).wrapper.findAll('[aria-labelledby="past"] li')
+
+    expect(past[0]?.text()).toContain('No ammonia and no nitrite showed')
+    expect(past[1]?.text()).toContain('eight weeks of readings tell')
+  })
+
   it('is seen before it begins, and begun', async () => {
     const asked = stubServer(
       answers({

@@ -64,6 +64,19 @@ public record WaterBook(
     }
 
     /**
+     * How often ammonia or nitrite was read above noise; one read too early shows too little and counts where it shows some.
+     *
+     * @param last day that counts
+     */
+    public long spikes(LocalDate first, LocalDate last) {
+        return readings.stream()
+                .filter(one -> one.parameter() == Parameter.AMMONIA || one.parameter() == Parameter.NITRITE)
+                .filter(one -> !one.on().isBefore(first) && !one.on().isAfter(last))
+                .filter(one -> !one.clean() && (one.trusted() || one.atLeast()))
+                .count();
+    }
+
+    /**
      * A reading that is wanted again.
      *
      * @param since the reading that asks for it

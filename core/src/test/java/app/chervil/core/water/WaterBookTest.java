@@ -34,6 +34,17 @@ class WaterBookTest {
     }
 
     @Test
+    void spikes_are_counted_where_something_showed_and_on_their_days() {
+        WaterBook book =
+                book(OLD, reading(NITRITE, 9, 0.5), clean(NITRITE, 6), early(AMMONIA, 5, 2.0), early(AMMONIA, 4, 0));
+
+        assertThat(book.spikes(TODAY.minusDays(9), TODAY)).isEqualTo(2);
+        assertThat(book.spikes(TODAY.minusDays(8), TODAY)).isEqualTo(1);
+        assertThat(book.spikes(TODAY.minusDays(9), TODAY.minusDays(6))).isEqualTo(1);
+        assertThat(book.spikes(TODAY.minusDays(4), TODAY)).isZero();
+    }
+
+    @Test
     void what_was_read_too_early_is_asked_for_again_and_a_hold_asks_for_its_reading() {
         assertThat(book(OLD, early(AMMONIA, 1, 2.0)).retests(TODAY))
                 .singleElement()

@@ -35,7 +35,7 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class ExchangeOperations {
-    private static final int VERDICT_DAYS = 56;
+    static final int VERDICT_DAYS = 56;
     private static final int AHEAD_DAYS = 366;
 
     private final ExchangeMapper mapper;
@@ -43,6 +43,7 @@ public class ExchangeOperations {
     private final FilterOperations filters;
     private final MediaOperations replacements;
     private final ChoreOperations chores;
+    private final Aftermaths aftermath;
     private final Clock clock;
 
     ExchangeOperations(
@@ -51,12 +52,14 @@ public class ExchangeOperations {
             FilterOperations filters,
             MediaOperations replacements,
             ChoreOperations chores,
+            Aftermaths aftermath,
             Clock clock) {
         this.mapper = mapper;
         this.tanks = tanks;
         this.filters = filters;
         this.replacements = replacements;
         this.chores = chores;
+        this.aftermath = aftermath;
         this.clock = clock;
     }
 
@@ -266,7 +269,10 @@ public class ExchangeOperations {
                 views(row, portions),
                 Portions.done(portions, gone(who, row)),
                 ended,
-                ended == null ? null : ended.plusDays(VERDICT_DAYS));
+                ended == null ? null : ended.plusDays(VERDICT_DAYS),
+                ended == null || ended.plusDays(VERDICT_DAYS).isAfter(tanks.today())
+                        ? null
+                        : aftermath.verdict(who, row.tankId(), row.firstOn(), ended));
     }
 
     private String stageName(SignedIn who, ExchangeRow row) {

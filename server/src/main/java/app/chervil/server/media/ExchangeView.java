@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param done how many portions are done
  * @param endedOn when the last was done, or it was stopped; absent while it runs
  * @param verdictOn from when on its readings tell whether it did harm or good; absent while it runs
+ * @param verdict how the tank took it, as sentences; absent before that day
  */
 record ExchangeView(
         UUID id,
@@ -27,7 +28,8 @@ record ExchangeView(
         List<PortionView> portions,
         int done,
         @Nullable LocalDate endedOn,
-        @Nullable LocalDate verdictOn) {
+        @Nullable LocalDate verdictOn,
+        @Nullable String verdict) {
     /**
      * A portion.
      *

@@ -1,5 +1,6 @@
 package app.chervil.server.media;
 
+import app.chervil.core.media.Piece;
 import app.chervil.core.media.Spot;
 import app.chervil.core.media.Stay;
 import app.chervil.core.procedure.FollowUp;
@@ -52,8 +53,9 @@ class MoveEffects {
                                 new MediaPlan(at.stage(), plan.grams()),
                                 plan.transfer().on(),
                                 why)));
-        shift(who, plan.transfer().from().map(Stay::spot), -plan.grams());
-        shift(who, Optional.of(plan.transfer().to()), plan.grams());
+        double grams = MovePlan.weighed(plan.piece()) ? plan.grams() : 0;
+        shift(who, plan.transfer().from().map(Stay::spot), -grams);
+        shift(who, Optional.of(plan.transfer().to()), grams);
         plan.gap()
                 .filter(words -> !plan.transfer().on().isBefore(today.minusDays(GAP_DAYS)))
                 .ifPresent(words -> followUps.ask(
@@ -68,16 +70,17 @@ class MoveEffects {
      *
      * @param from where it had been
      */
-    void takenBack(SignedIn who, MoveRow move, Optional<Spot> from) {
-        shift(who, from, move.grams());
-        shift(who, Optional.of(move.to()), -move.grams());
+    void takenBack(SignedIn who, Piece piece, MoveRow move, Optional<Spot> from) {
+        double grams = MovePlan.weighed(piece) ? move.grams() : 0;
+        shift(who, from, grams);
+        shift(who, Optional.of(move.to()), -grams);
         followUps.forget(who, move.id());
         replacements.forget(who, move.id());
     }
 
     /** Media that works in a filter is counted there; what is only seeded beside it is not. */
     private void shift(SignedIn who, Optional<Spot> spot, double grams) {
-        if (spot.isPresent() && spot.get() instanceof Spot.InFilter working) {
+        if (spot.isPresent() && spot.get() instanceof Spot.InFilter working && grams != 0) {
             filters.shiftMedia(who, working.filter(), grams);
         }
     }

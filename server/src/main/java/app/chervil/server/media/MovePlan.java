@@ -3,6 +3,7 @@ package app.chervil.server.media;
 import app.chervil.core.media.Piece;
 import app.chervil.core.media.Transfer;
 import app.chervil.core.site.Filter;
+import app.chervil.core.sums.BioMedium;
 import app.chervil.server.water.MediaOperations.MediaVerdict;
 import java.util.List;
 import java.util.Optional;
@@ -25,6 +26,11 @@ record MovePlan(
         Optional<Filter> leaves) {
     /** A stage of bio media and its tank. */
     record Source(long tank, long stage) {}
+
+    /** Whether it is part of what a filter's bio media weighs; foam is a stage of its own, and weighs next to nothing. */
+    static boolean weighed(Piece piece) {
+        return piece.kind() != BioMedium.FOAM;
+    }
 
     /** What is left to do where it was. */
     Optional<String> gap() {

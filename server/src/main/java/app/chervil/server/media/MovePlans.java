@@ -86,7 +86,9 @@ class MovePlans {
                 book.worth(id, input.on()),
                 input.on());
         Optional<Filter> leaves = from.flatMap(Stay::filter).flatMap(filter -> inUse(who, filter));
-        Optional<Source> source = transfer.takesFromDonor() ? leaves.flatMap(MovePlans::source) : Optional.empty();
+        Optional<Source> source = transfer.takesFromDonor() && MovePlan.weighed(piece)
+                ? leaves.flatMap(MovePlans::source)
+                : Optional.empty();
         Optional<MediaVerdict> verdict =
                 source.map(at -> replacements.weigh(who, at.tank(), new MediaPlan(at.stage(), grams), input.on()));
         return new MovePlan(piece, grams, transfer, source, verdict, leaves);

@@ -250,7 +250,7 @@ public class PieceOperations {
         if (move.parted()) {
             mapper.deletePiece(who.siteId(), piece, clock.instant());
         }
-        effects.takenBack(who, move, from);
+        effects.takenBack(who, book.holdings().piece(piece).orElseThrow(), move, from);
     }
 
     /**

@@ -122,6 +122,29 @@ class ExchangeApiTest {
     }
 
     @Test
+    void eight_weeks_after_the_last_portion_it_says_how_the_tank_took_it() throws Exception {
+        begin().andExpect(status().isOk());
+        database.update(
+                "update media_exchange set told_on = ?, first_on = ?, ended_on = ? where id = ?",
+                today.minusDays(130),
+                today.minusDays(130),
+                today.minusDays(70),
+                exchange);
+        for (int week = 0; week < 26; week++) {
+            LocalDate day = today.minusDays(186 - 7L * week);
+            site.post(keeper, "/api/tanks/" + tank + "/readings", """
+                    {"takenAt": "%sT10:00:00Z", "moment": "PLAIN", "confirmed": true, "values": [{"id": "%s",
+                     "parameter": "NITRATE", "amount": %d, "belowDetection": false, "early": false, "method": ""}]}""".formatted(day, UUID.randomUUID(), 10 + week))
+                    .andExpect(status().isOk());
+        }
+
+        assertThat(now().get("verdict").asString())
+                .startsWith(
+                        "No ammonia and no nitrite showed since the first portion. Nitrate rose 1 mg/L a week before")
+                .contains("which cannot be told from no difference");
+    }
+
+    @Test
     void what_is_put_back_is_to_be_exchanged_still() throws Exception {
         site.put(keeper, "/api/tanks/" + tank + "/exchanges/" + exchange, wanted(700, 1, ""))
                 .andExpect(status().isOk());

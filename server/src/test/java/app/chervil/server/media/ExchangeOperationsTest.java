@@ -52,12 +52,14 @@ class ExchangeOperationsTest {
     private final FilterOperations filters = mock();
     private final MediaOperations replacements = mock();
     private final ChoreOperations chores = mock();
+    private final Aftermaths aftermath = mock();
     private final ExchangeOperations exchanges = new ExchangeOperations(
             mapper,
             tanks,
             filters,
             replacements,
             chores,
+            aftermath,
             Clock.fixed(Instant.parse("2026-06-01T10:00:00Z"), ZoneOffset.UTC));
 
     @BeforeEach
@@ -169,6 +171,16 @@ class ExchangeOperationsTest {
         exchanges.uncount(new MediaPutBack(KEEPER, REPLACEMENT));
 
         verify(mapper, never()).updateEnded(anyLong(), any(), any());
+    }
+
+    @Test
+    void its_verdict_comes_eight_weeks_after_the_last_portion_and_not_before() {
+        when(aftermath.verdict(KEEPER, 3, JUNE, JUNE.minusDays(56))).thenReturn("No harm.");
+        there(row(JUNE.minusDays(55)));
+        assertThat(exchanges.list(KEEPER, 3).get(0).verdict()).isNull();
+
+        there(row(JUNE.minusDays(56)));
+        assertThat(exchanges.list(KEEPER, 3).get(0).verdict()).isEqualTo("No harm.");
     }
 
     @Test

@@ -207,6 +207,19 @@ class MediaHistoryApiTest {
     }
 
     @Test
+    void foam_is_no_part_of_what_bio_media_weighs() throws Exception {
+        UUID foam = UUID.randomUUID();
+        site.put(keeper, "/api/media/" + foam, """
+                {"name": "Foam", "kind": "FOAM", "grams": 3000, "since": "%s", "moveId": "%s", "spot": %s}""".formatted(today.minusDays(90), UUID.randomUUID(), working(weir)))
+                .andExpect(status().isOk());
+        move(foam, UUID.randomUUID(), today, working(puff), "").andExpect(status().isOk());
+
+        assertThat(mass(brook, weir)).isEqualTo(2000);
+        site.get(keeper, "/api/tanks/" + brook + "/media-replacements")
+                .andExpect(jsonPath("$").isEmpty());
+    }
+
+    @Test
     void a_gap_of_long_ago_is_not_asked_for() throws Exception {
         UUID bag = bag(300, today.minusDays(90), seeding());
         move(bag, UUID.randomUUID(), today.minusDays(30), working(puff), "").andExpect(status().isOk());

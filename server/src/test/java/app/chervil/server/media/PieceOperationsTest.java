@@ -137,7 +137,7 @@ class PieceOperationsTest {
         pieces.takeBack(KEEPER, MOVE);
 
         verify(mapper).deleteMove(eq(7L), eq(MOVE), any());
-        verify(effects).takenBack(KEEPER, shelved, Optional.of(WEIR));
+        verify(effects).takenBack(KEEPER, row.piece(), shelved, Optional.of(WEIR));
         assertThatThrownBy(() -> pieces.takeBack(KEEPER, FIRST)).hasMessageContaining("what was done with it since");
     }
 
