@@ -18,7 +18,7 @@ import java.util.Optional;
  */
 public final class Effects {
     /** Fewer runs than this, of filters with and without, say nothing. */
-    public static final int LEAST_RUNS = 3;
+    private static final int LEAST_RUNS = 3;
 
     /** What such a stage is thought to hold after the days the catalogue begins with. */
     private static final double TYPICAL_LOADING = 0.6;
@@ -61,15 +61,16 @@ public final class Effects {
         if (factors.isEmpty()) {
             return List.of();
         }
+        Collection<List<SeenRun>> filters = byFilter(runs);
         List<Fit> fits = new ArrayList<>();
         for (double between : BETWEEN) {
             for (double within : WITHIN) {
-                fits.add(fit(byFilter(runs), factors, between, within));
+                fits.add(fit(filters, factors, between, within));
             }
         }
         List<Effect> effects = new ArrayList<>();
         for (int place = 0; place < factors.size(); place++) {
-            effects.add(effect(factors.get(place), place + 1, fits, runs));
+            effects.add(effect(factors.get(place), place + 1, fits, runs, filters.size()));
         }
         return effects;
     }
@@ -102,17 +103,14 @@ public final class Effects {
         int size = factors.size() + 1;
         double[][] precision = new double[size][size];
         double[] pull = new double[size];
-        double[] prior = new double[size];
-        double logPrior = 0;
+        double logScale = 0;
         for (int place = 0; place < size; place++) {
             double sd = place == 0 ? LEVEL_SD : factors.get(place - 1).spread();
             precision[place][place] = 1 / (sd * sd);
-            logPrior += 2 * Math.log(sd);
+            logScale += 2 * Math.log(sd);
         }
-        prior[0] = Math.log(TYPICAL_LOADING);
-        pull[0] = prior[0] * precision[0][0];
-        double square = prior[0] * pull[0];
-        double logScale = logPrior;
+        pull[0] = Math.log(TYPICAL_LOADING) * precision[0][0];
+        double square = Math.log(TYPICAL_LOADING) * pull[0];
         for (List<SeenRun> runs : filters) {
             Sums sums = new Sums(size);
             runs.forEach(run -> sums.add(run, factors, within));
@@ -193,7 +191,7 @@ public final class Effects {
         }
     }
 
-    private static Effect effect(Factor factor, int place, List<Fit> fits, List<SeenRun> runs) {
+    private static Effect effect(Factor factor, int place, List<Fit> fits, List<SeenRun> runs, int filters) {
         double best = fits.stream().mapToDouble(Fit::logWeight).max().orElse(0);
         Mixture mixture = new Mixture(fits.stream()
                 .map(fit -> fit.marginals().get(place).weighing(Math.exp(fit.logWeight() - best)))
@@ -209,7 +207,7 @@ public final class Effects {
                 Math.max(below, 1 - below) >= TOLD,
                 with,
                 runs.size() - with,
-                byFilter(runs).size());
+                filters);
     }
 
     /** Of each factor its effect, for those that look one up. */

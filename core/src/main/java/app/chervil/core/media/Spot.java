@@ -1,5 +1,7 @@
 package app.chervil.core.media;
 
+import java.util.Optional;
+
 /** Where a piece of media is. */
 public sealed interface Spot {
     /** Working in a filter, whose bacteria are counted on. */
@@ -20,4 +22,20 @@ public sealed interface Spot {
 
     /** Thrown away: nothing comes after. */
     record Gone() implements Spot {}
+
+    /** Its tank; empty on a shelf. */
+    default Optional<Long> tankId() {
+        if (this instanceof InFilter working) {
+            return Optional.of(working.tank());
+        }
+        return this instanceof Seeding seeding ? Optional.of(seeding.tank()) : Optional.empty();
+    }
+
+    /** Its filter; empty on a shelf. */
+    default Optional<Long> filterId() {
+        if (this instanceof InFilter working) {
+            return Optional.of(working.filter());
+        }
+        return this instanceof Seeding seeding ? Optional.of(seeding.filter()) : Optional.empty();
+    }
 }

@@ -11,17 +11,11 @@ import java.util.Optional;
 public record Stay(Spot spot, LocalDate from, Optional<LocalDate> until) {
     /** Its tank; empty on a shelf. */
     public Optional<Long> tank() {
-        if (spot instanceof Spot.InFilter working) {
-            return Optional.of(working.tank());
-        }
-        return spot instanceof Spot.Seeding seeding ? Optional.of(seeding.tank()) : Optional.empty();
+        return spot.tankId();
     }
 
     /** Its filter; empty on a shelf. */
     public Optional<Long> filter() {
-        if (spot instanceof Spot.InFilter working) {
-            return Optional.of(working.filter());
-        }
-        return spot instanceof Spot.Seeding seeding ? Optional.of(seeding.filter()) : Optional.empty();
+        return spot.filterId();
     }
 }

@@ -54,12 +54,8 @@ public record Transfer(
     public boolean takesFromDonor() {
         boolean working =
                 from.filter(stay -> stay.spot() instanceof Spot.InFilter).isPresent();
-        boolean stays = from.flatMap(Stay::tank).equals(tankOf(to)) && to instanceof Spot.InFilter;
+        boolean stays = from.flatMap(Stay::tank).equals(to.tankId()) && to instanceof Spot.InFilter;
         return working && !stays;
-    }
-
-    private static Optional<Long> tankOf(Spot spot) {
-        return new Stay(spot, LocalDate.MIN, Optional.empty()).tank();
     }
 
     /**
@@ -67,7 +63,7 @@ public record Transfer(
      * to seed in; a treated one gives away nothing for another tank, whatever it is.
      */
     public List<String> holds() {
-        boolean treats = receiver.isPresent() && !from.flatMap(Stay::tank).equals(tankOf(to));
+        boolean treats = receiver.isPresent() && !from.flatMap(Stay::tank).equals(to.tankId());
         Stream<Hold> giving = donorHolds.stream()
                 .filter(hold -> takesFromDonor() || (treats && hold.cause() == Hold.Cause.MEDICATION));
         Stream<Hold> seeding = to instanceof Spot.Seeding
@@ -114,7 +110,7 @@ public record Transfer(
      */
     public Optional<String> gap(String filter) {
         Optional<Long> left = from.flatMap(Stay::filter);
-        return left.isPresent() && !left.equals(filterOf(to))
+        return left.isPresent() && !left.equals(to.filterId())
                 ? Optional.of(
                         "Close the gap in " + filter
                                 + ": water takes the way round media, not through it. Spread what is left, or fill up with foam.")
@@ -127,9 +123,5 @@ public record Transfer(
                 && receiver.isPresent()
                 && donor.get().salty() != receiver.get().salty();
         return other ? 0 : worth.share();
-    }
-
-    private static Optional<Long> filterOf(Spot spot) {
-        return new Stay(spot, LocalDate.MIN, Optional.empty()).filter();
     }
 }

@@ -56,8 +56,8 @@ class MovePlans {
                 Optional.empty(),
                 List.of(),
                 at,
-                book.tank(tankOf(at)),
-                holds(who, tankOf(at), since),
+                book.tank(at.tankId()),
+                holds(who, at.tankId(), since),
                 NEW,
                 since);
     }
@@ -81,8 +81,8 @@ class MovePlans {
                 book.tank(donor),
                 holds(who, donor, input.on()),
                 to,
-                book.tank(tankOf(to)),
-                holds(who, tankOf(to), input.on()),
+                book.tank(to.tankId()),
+                holds(who, to.tankId(), input.on()),
                 book.worth(id, input.on()),
                 input.on());
         Optional<Filter> leaves = from.flatMap(Stay::filter).flatMap(filter -> inUse(who, filter));
@@ -131,10 +131,6 @@ class MovePlans {
                 .map(TankBook::records)
                 .map(records -> records.water().holds(on))
                 .orElse(List.of());
-    }
-
-    private static Optional<Long> tankOf(Spot spot) {
-        return new Stay(spot, LocalDate.MIN, Optional.empty()).tank();
     }
 
     /** Share of its stocking that a young tank's media carries with what comes in; empty for others. */

@@ -3,7 +3,6 @@ package app.chervil.server.media;
 import app.chervil.core.media.Move;
 import app.chervil.core.media.Piece;
 import app.chervil.core.media.Spot;
-import app.chervil.core.media.Stay;
 import app.chervil.core.sums.BioMedium;
 import java.time.LocalDate;
 import java.util.Objects;
@@ -88,15 +87,14 @@ final class PieceRows {
                 boolean parted,
                 @Nullable String why,
                 String by) {
-            Stay stay = new Stay(to, on, Optional.empty());
             return new MoveRow(
                     id,
                     0,
                     piece,
                     on,
                     SpotKind.of(to),
-                    stay.tank().orElse(null),
-                    stay.filter().orElse(null),
+                    to.tankId().orElse(null),
+                    to.filterId().orElse(null),
                     to instanceof Spot.Seeding seeding ? (Long) seeding.forTank() : null,
                     grams,
                     parted,
