@@ -1,3 +1,4 @@
+import { choiceFor } from '@/features/sums'
 import type { Schemas } from '@/shared/api/client'
 import { datedDay, daysBetween, shortDay, today, type Day } from '@/shared/dates'
 import type { Choice } from '@/shared/words'
@@ -7,15 +8,8 @@ export type Stay = Schemas['StayView']
 export type Spot = Stay['spot']
 export type Medium = Piece['kind']
 
-export const MEDIA: Choice<Medium>[] = [
-  { value: 'POROUS', label: 'Porous ceramic' },
-  { value: 'PUMICE', label: 'Pumice' },
-  { value: 'RING', label: 'Ceramic rings' },
-  { value: 'BEAD', label: 'Beads' },
-  { value: 'LAVA', label: 'Lava' },
-  { value: 'PLASTIC', label: 'Plastic shapes' },
-  { value: 'FOAM', label: 'Foam' },
-]
+const KINDS: Medium[] = ['POROUS', 'PUMICE', 'RING', 'BEAD', 'LAVA', 'PLASTIC', 'FOAM']
+export const MEDIA: Choice<Medium>[] = KINDS.map((value) => ({ value, label: choiceFor(value) }))
 
 /** Where media can be, as a keeper chooses it. */
 export const SPOTS: { value: Spot; label: string; hint: string }[] = [

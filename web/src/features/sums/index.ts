@@ -4,6 +4,7 @@ import { tell } from './measures'
 export { sumAt } from './handoff'
 export { litresAMmOf } from './prefill'
 export { useAnswer, useKept } from './queries'
+export { choiceFor } from './words'
 
 /** A volume and a dose as sums tell them. */
 export const tellLitres = (litres: number) => tell('LITRES', litres)

@@ -1,8 +1,7 @@
 package app.chervil.core.compare;
 
+import app.chervil.core.calc.Digits;
 import app.chervil.core.compare.Effects.Effect;
-import java.math.BigDecimal;
-import java.math.MathContext;
 
 /** An effect in sentences. */
 public final class EffectWords {
@@ -41,9 +40,6 @@ public final class EffectWords {
     }
 
     private static String number(double value) {
-        return BigDecimal.valueOf(value)
-                .round(new MathContext(2))
-                .stripTrailingZeros()
-                .toPlainString();
+        return Digits.of(value, 2);
     }
 }

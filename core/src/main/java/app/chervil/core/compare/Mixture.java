@@ -1,5 +1,6 @@
 package app.chervil.core.compare;
 
+import app.chervil.core.calc.Normal;
 import java.util.List;
 
 /** Normal distributions mixed by weight. */
@@ -27,7 +28,7 @@ record Mixture(List<Part> parts) {
         double sum = 0;
         double all = 0;
         for (Part part : parts) {
-            sum += part.weight() * normal((value - part.mean()) / part.sd());
+            sum += part.weight() * Normal.below((value - part.mean()) / part.sd());
             all += part.weight();
         }
         return sum / all;
@@ -56,14 +57,5 @@ record Mixture(List<Part> parts) {
             }
         }
         return (low + high) / 2;
-    }
-
-    /** The normal distribution: Abramowitz and Stegun 7.1.26, to 1.5e-7. */
-    private static double normal(double z) {
-        double t = 1 / (1 + 0.3275911 * Math.abs(z) / Math.sqrt(2));
-        double tail = t
-                * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))))
-                * Math.exp(-z * z / 2);
-        return z < 0 ? tail / 2 : 1 - tail / 2;
     }
 }

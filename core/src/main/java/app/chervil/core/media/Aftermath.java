@@ -1,8 +1,7 @@
 package app.chervil.core.media;
 
+import app.chervil.core.calc.Digits;
 import app.chervil.core.water.Production;
-import java.math.BigDecimal;
-import java.math.MathContext;
 import java.util.Optional;
 
 /** How a tank took an exchange of its media: what its readings say of the weeks before and after (docs/sources.md#media-ripening). */
@@ -37,7 +36,6 @@ public final class Aftermath {
     }
 
     private static String number(double value) {
-        BigDecimal rounded = BigDecimal.valueOf(value).round(new MathContext(2));
-        return rounded.signum() == 0 ? "0" : rounded.stripTrailingZeros().toPlainString();
+        return Digits.of(value, 2);
     }
 }

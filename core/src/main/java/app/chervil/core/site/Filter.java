@@ -112,4 +112,12 @@ public record Filter(
     public boolean has(StageKind kind) {
         return stages.stream().anyMatch(stage -> stage.kind() == kind);
     }
+
+    /** Bio media of some filters, stage by stage as water meets them. */
+    public static List<FilterStage> bioMedia(List<Filter> filters) {
+        return filters.stream()
+                .flatMap(filter -> filter.stages().stream())
+                .filter(stage -> stage.kind() == StageKind.BIO_MEDIA)
+                .toList();
+    }
 }

@@ -1,7 +1,6 @@
 package app.chervil.core.water;
 
-import java.math.BigDecimal;
-import java.math.MathContext;
+import app.chervil.core.calc.Digits;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
@@ -14,8 +13,7 @@ final class Words {
 
     /** Up to three digits that count, without an exponent. */
     static String number(double value) {
-        BigDecimal rounded = BigDecimal.valueOf(value).round(new MathContext(3));
-        return rounded.signum() == 0 ? "0" : rounded.stripTrailingZeros().toPlainString();
+        return Digits.of(value, 3);
     }
 
     static String day(LocalDate day) {

@@ -1,6 +1,5 @@
 package app.chervil.server.media;
 
-import app.chervil.core.filter.StageKind;
 import app.chervil.core.media.Portions;
 import app.chervil.core.media.Portions.Portion;
 import app.chervil.core.site.Filter;
@@ -212,10 +211,7 @@ public class ExchangeOperations {
 
     private ExchangeRow row(SignedIn who, long tank, UUID id, ExchangeInput input) {
         tanks.find(who, tank);
-        List<FilterStage> media = filters.list(who, tank).stream()
-                .flatMap(filter -> filter.stages().stream())
-                .filter(stage -> stage.kind() == StageKind.BIO_MEDIA)
-                .toList();
+        List<FilterStage> media = Filter.bioMedia(filters.list(who, tank));
         FilterStage stage = media.stream()
                 .filter(one -> one.id() == input.stageId())
                 .findFirst()
@@ -224,11 +220,7 @@ public class ExchangeOperations {
         double inTank = media.stream().mapToDouble(one -> one.massG().orElse(0)).sum();
         boolean weighed = media.stream().allMatch(one -> one.massG().isPresent());
         new Rejected.Gatherer()
-                .check(
-                        weighed,
-                        "stageId",
-                        "not-weighed",
-                        "Some bio media of this tank has no weight yet; enter it in its filter.")
+                .check(weighed, "stageId", "not-weighed", MediaOperations.NOT_WEIGHED)
                 .check(
                         !weighed || input.grams() <= inStage,
                         "grams",

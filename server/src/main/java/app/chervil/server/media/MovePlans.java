@@ -1,6 +1,5 @@
 package app.chervil.server.media;
 
-import app.chervil.core.filter.StageKind;
 import app.chervil.core.media.Carries;
 import app.chervil.core.media.Carries.Load;
 import app.chervil.core.media.Life.State;
@@ -112,8 +111,7 @@ class MovePlans {
     }
 
     private static Optional<Source> source(Filter filter) {
-        return filter.stages().stream()
-                .filter(stage -> stage.kind() == StageKind.BIO_MEDIA)
+        return Filter.bioMedia(List.of(filter)).stream()
                 .findFirst()
                 .map(FilterStage::id)
                 .map(stage -> new Source(filter.tankId(), stage));

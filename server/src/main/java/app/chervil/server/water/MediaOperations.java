@@ -1,6 +1,5 @@
 package app.chervil.server.water;
 
-import app.chervil.core.filter.StageKind;
 import app.chervil.core.procedure.Situation.Chore;
 import app.chervil.core.site.Filter;
 import app.chervil.core.site.FilterStage;
@@ -37,6 +36,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** Exchanges of bio media, held to the share a tank can bear. */
 @Service
 public class MediaOperations {
+    /** Why the share of an exchange cannot be told. */
+    public static final String NOT_WEIGHED = "Some bio media of this tank has no weight yet; enter it in its filter.";
+
     private final HusbandryMapper mapper;
     private final TankOperations tanks;
     private final FilterOperations filters;
@@ -113,12 +115,7 @@ public class MediaOperations {
         List<String> holds = permission.holds().stream().map(Hold::reason).toList();
         @Nullable String spacing = permission.spacing(on).orElse(null);
         return verdict.map(one -> new MediaVerdict(one.within(), one.leftGrams(), one.sum(), holds, spacing))
-                .orElseGet(() -> new MediaVerdict(
-                        false,
-                        null,
-                        "Some bio media of this tank has no weight yet; enter it in its filter.",
-                        holds,
-                        spacing));
+                .orElseGet(() -> new MediaVerdict(false, null, NOT_WEIGHED, holds, spacing));
     }
 
     private static void checkHolds(FilterStage stage, MediaPlan plan) {
@@ -240,7 +237,7 @@ public class MediaOperations {
 
     /** Empty if some media has no weight. */
     private Optional<Verdict> verdict(SignedIn who, long tank, Replacement wanted) {
-        List<FilterStage> media = media(filters.list(who, tank));
+        List<FilterStage> media = Filter.bioMedia(filters.list(who, tank));
         if (media.stream().anyMatch(stage -> stage.massG().isEmpty())) {
             return Optional.empty();
         }
@@ -254,16 +251,9 @@ public class MediaOperations {
 
     private FilterStage stage(SignedIn who, long tank, long id) {
         tanks.find(who, tank);
-        return media(filters.list(who, tank)).stream()
+        return Filter.bioMedia(filters.list(who, tank)).stream()
                 .filter(stage -> stage.id() == id)
                 .findFirst()
                 .orElseThrow(() -> new NotFound("bio media"));
-    }
-
-    private static List<FilterStage> media(List<Filter> filters) {
-        return filters.stream()
-                .flatMap(filter -> filter.stages().stream())
-                .filter(stage -> stage.kind() == StageKind.BIO_MEDIA)
-                .toList();
     }
 }
