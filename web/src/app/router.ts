@@ -266,6 +266,12 @@ export function makeRouter(client: QueryClient) {
         meta: { needs: 'KEEPER' },
       },
       {
+        path: '/bench/trials/:trial',
+        name: 'trial',
+        component: () => import('@/features/trial/TrialView.vue'),
+        props: true,
+      },
+      {
         path: '/bench/trouble',
         name: 'cases',
         component: () => import('@/features/trouble/CasesView.vue'),

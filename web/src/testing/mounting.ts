@@ -37,6 +37,7 @@ const NAMES = [
   'cases',
   'start-case',
   'new-trial',
+  'trial',
   'archive',
   'devices',
 ]

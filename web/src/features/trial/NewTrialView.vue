@@ -6,12 +6,14 @@ import { useSiteFilters, type Filter, type Task } from '@/features/filter'
 import { useTanks } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
-import NumberField from '@/shared/components/NumberField.vue'
 import SelectField from '@/shared/components/SelectField.vue'
-import { addDays, shortDay, today } from '@/shared/dates'
+import { today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
+import LayoutFields from './LayoutFields.vue'
 import { useBeginTrial, useForethought, useTrials } from './queries'
-import { emptyTrial, emptyWay, forethoughtWords, fromTrial, MOST_WAYS, toTrial, TURNS } from './trials'
+import { emptyTrial, fromTrial, keepsOneEach, toTrial, type Watched } from './trial-form'
+import { forethoughtWords } from './trials'
+import WayFields from './WayFields.vue'
 import { stageWord } from '@/shared/words'
 import { newId } from '@/shared/ids'
 
@@ -34,11 +36,14 @@ const tasks = computed(() =>
         .map((task) => ({ value: String(task.id), label: `${task.name}, ${filter.name}` })),
     ),
 )
-const ends = computed(() => {
-  const days = Number(form.value.periodDays) * form.value.turns * form.value.ways.length
-  return Number.isInteger(days) && days > 0 ? shortDay(addDays(today(), days)) : undefined
-})
-
+/** What can be read beside it. */
+const WATCHED: { value: Watched; label: string }[] = [
+  { value: 'NITRATE', label: 'Nitrate' },
+  { value: 'PHOSPHATE', label: 'Phosphate' },
+  { value: 'AMMONIA', label: 'Ammonia' },
+  { value: 'PH', label: 'pH' },
+  { value: 'KH', label: 'Carbonate hardness' },
+]
 const kindOf = (filter: Filter, task: Task) => filter.stages.find((one) => one.id === task.stageId)?.kind
 const chosen = computed(() => {
   const id = Number(form.value.task)
@@ -74,7 +79,7 @@ function isLike(filter: Filter, task: Task): boolean {
 /** The trial as typed, once it is whole. */
 const whole = computed(() => {
   const { input, errors: amiss } = toTrial(form.value)
-  return Object.keys(amiss).length ? undefined : input
+  return Object.keys(amiss).length || keepsOneEach(form.value) ? undefined : input
 })
 const ahead = useForethought(refDebounced(whole, PAUSE_MS))
 const aheadWords = computed(() =>
@@ -112,8 +117,8 @@ async function start() {
   <main class="page narrow">
     <h1>Begin a trial</h1>
     <p class="quiet">
-      The ways take turns from today; the others are measured by the first. Read the parameter once or twice a
-      week, and leave stocking and feeding as they are.
+      The ways take turns; the others are measured by the first. Read the parameter once or twice a week, and
+      leave stocking and feeding as they are; what changes all the same is asked for and allowed for.
     </p>
     <AsyncState
       :pending="tanks.isPending.value || filters.isPending.value"
@@ -151,53 +156,8 @@ async function start() {
           </el-checkbox-group>
           <p v-if="errors.alsoTaskIds" class="error" role="alert">{{ errors.alsoTaskIds }}</p>
         </div>
-        <ul>
-          <li v-for="(way, i) in form.ways" :key="i" class="way">
-            <NumberField
-              v-model="way.days"
-              :label="i === 0 ? 'Every' : 'Or every'"
-              :name="`ways[${i}]`"
-              unit="days"
-              :disabled="way.without"
-              :error="errors[`ways[${i}]`]"
-            />
-            <el-checkbox
-              v-if="canBeLeftOut && (way.without || !form.ways.some((one) => one.without))"
-              v-model="way.without"
-            >
-              Without it
-            </el-checkbox>
-            <el-button v-if="form.ways.length > 2" type="primary" text @click="form.ways.splice(i, 1)">
-              Remove<span class="seen-by-readers"> way {{ i + 1 }}</span>
-            </el-button>
-          </li>
-        </ul>
-        <p v-if="errors.ways" class="error" role="alert">{{ errors.ways }}</p>
-        <p v-if="form.ways.some((way) => way.without)" class="small quiet">
-          For those periods take it out of the water’s path: one that is left in place clogs, and is no
-          “without it”.
-        </p>
-        <el-button v-if="form.ways.length < MOST_WAYS" @click="form.ways.push(emptyWay())">
-          Add a way
-        </el-button>
-        <div class="row">
-          <NumberField
-            v-model="form.periodDays"
-            label="In periods of"
-            name="periodDays"
-            unit="days"
-            hint="At least twice the longest interval"
-            :error="errors.periodDays"
-          />
-        </div>
-        <ChoiceRow
-          v-model="form.turns"
-          legend="Turns of each way"
-          name="periods"
-          :choices="TURNS.map((turns) => ({ value: turns, label: String(turns) }))"
-          :error="errors.periods"
-        />
-        <p v-if="ends" class="quiet">It ends on {{ ends }}.</p>
+        <WayFields v-model="form.ways" :can-be-left-out="canBeLeftOut" :errors="errors" />
+        <LayoutFields v-model="form" :errors="errors" />
         <ChoiceRow
           v-model="form.parameter"
           legend="Compare the rise of"
@@ -208,9 +168,23 @@ async function start() {
           ]"
           :error="errors.parameter"
         />
+        <div data-field="watched">
+          <p id="watched">Watched beside it, without a verdict</p>
+          <el-checkbox-group v-model="form.watched" aria-labelledby="watched">
+            <el-checkbox
+              v-for="one in WATCHED.filter((one) => one.value !== form.parameter)"
+              :key="one.value"
+              :value="one.value"
+              >{{ one.label }}</el-checkbox
+            >
+          </el-checkbox-group>
+          <p v-if="errors.watched" class="error" role="alert">{{ errors.watched }}</p>
+        </div>
         <p v-if="aheadWords" role="status">{{ aheadWords }}</p>
         <p v-if="trouble && !errors.taskId" class="error" role="alert">{{ trouble }}</p>
-        <el-button type="primary" native-type="submit" :disabled="sending">Begin today</el-button>
+        <el-button type="primary" native-type="submit" :disabled="sending">{{
+          form.began < today() ? 'Begin it' : 'Begin today'
+        }}</el-button>
       </form>
     </AsyncState>
   </main>
@@ -222,19 +196,6 @@ form {
   gap: 18px;
   justify-items: start;
   margin-top: 16px;
-}
-
-ul {
-  padding: 0;
-}
-
-.way {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 20px;
-  align-items: end;
-  padding: 6px 0;
-  list-style: none;
 }
 
 .row {

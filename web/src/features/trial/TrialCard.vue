@@ -6,22 +6,36 @@ import LinkButton from '@/shared/components/LinkButton.vue'
 import { shortDay } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
-import { money } from '@/shared/units'
-import { useAdopt, useDisown, useRemoveTrial, useResumeTrial, useStopTrial, type Trial } from './queries'
+import {
+  useAdopt,
+  useDisown,
+  useRemoveTrial,
+  useResumeTrial,
+  useStopTrial,
+  useSwap,
+  useSwapBack,
+  type Trial,
+} from './queries'
 import TrialCurve from './TrialCurve.vue'
+import TrialMeanwhile from './TrialMeanwhile.vue'
 import {
   effortWords,
   kneeWords,
+  missingWords,
   outlookWords,
   progressWords,
-  riseWords,
   verdictWords,
   wayWords,
 } from './trials'
 import TrialStrip from './TrialStrip.vue'
+import TrialWays from './TrialWays.vue'
 
 /** One trial: how far it is, what the readings say so far, and what each way took. */
-const props = defineProps<{ trial: Trial }>()
+const props = defineProps<{
+  trial: Trial
+  /** Whether it stands on a page of its own. */
+  alone?: boolean
+}>()
 
 const { mayKeep: keeper } = useRights()
 const stop = useStopTrial()
@@ -29,11 +43,23 @@ const resume = useResumeTrial()
 const remove = useRemoveTrial()
 const adopt = useAdopt()
 const disown = useDisown()
+const swap = useSwap()
+const swapBack = useSwapBack()
 const filters = useSiteFilters()
 const { sending, trouble, send } = useSending()
 const subject = computed(() => props.trial.subject)
-/** Where doing it uses up what has a price. */
-const costs = computed(() => props.trial.ways.some((way) => (way.costAWeek ?? 0) > 0))
+/** Tanks that keep one way each say nothing of the ways until each has had them all. */
+const says = computed(() =>
+  [
+    props.trial.plan.oneEach && props.trial.pairs.length === 0 ? undefined : verdictWords(props.trial),
+    kneeWords(props.trial),
+    effortWords(props.trial),
+    outlookWords(props.trial),
+    missingWords(props.trial),
+  ]
+    .filter(Boolean)
+    .join(' '),
+)
 const running = computed(() => props.trial.state === 'RUNNING')
 
 async function end() {
@@ -43,6 +69,16 @@ async function end() {
     return true
   })
   if (await stopped) offerUndo('Trial stopped.', () => resume.mutateAsync(id))
+}
+
+/** All tanks of the trial go on to their next way. */
+async function exchange() {
+  const { id } = props.trial
+  const swapped = send(async () => {
+    await swap.mutateAsync(id)
+    return true
+  })
+  if (await swapped) offerUndo('The tanks swapped their ways.', () => swapBack.mutateAsync(id))
 }
 
 /** Keeps one of the ways as the task's interval; how it was set before is known here, for the way back. */
@@ -84,61 +120,26 @@ async function strike() {
       {{ progressWords(trial) }}; {{ shortDay(trial.plan.began) }} to {{ shortDay(trial.plan.until) }}
     </p>
     <TrialStrip :trial="trial" />
-    <p class="verdict">
-      {{ verdictWords(trial) }} {{ kneeWords(trial) }} {{ effortWords(trial) }} {{ outlookWords(trial) }}
-    </p>
+    <p v-if="says" class="verdict">{{ says }}</p>
     <TrialCurve :trial="trial" />
-    <table>
-      <thead>
-        <tr class="small quiet">
-          <th scope="col">Way</th>
-          <th scope="col">Days so far</th>
-          <th scope="col">Times done</th>
-          <th scope="col">Minutes a week</th>
-          <th v-if="costs" scope="col">Cost a week</th>
-          <th scope="col">{{ subject.parameter }} rises a week</th>
-          <th v-if="!running" scope="col"><span class="seen-by-readers">Keep it</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="(way, i) in trial.ways" :key="i">
-          <th scope="row">{{ wayWords(way.days) }}</th>
-          <td class="num">{{ way.daysLived }}</td>
-          <td class="num">{{ way.times }}</td>
-          <td class="num">{{ way.minutesAWeek?.toFixed(0) ?? '–' }}</td>
-          <td v-if="costs" class="num">{{ way.costAWeek === undefined ? '–' : money(way.costAWeek) }}</td>
-          <td class="num">
-            <template v-if="way.rise"
-              >{{ riseWords(way.rise.perWeek, subject.unit) }}
-              <span class="small quiet"
-                >{{ riseWords(way.rise.low, '') }} to {{ riseWords(way.rise.high, '') }}</span
-              ></template
-            >
-            <template v-else>–</template>
-          </td>
-          <td v-if="!running">
-            <b v-if="trial.adopted === i">chosen</b>
-            <el-button
-              v-else-if="keeper && way.days !== undefined"
-              type="primary"
-              text
-              :disabled="sending"
-              @click="keep(i)"
-            >
-              Adopt {{ wayWords(way.days) }}
-            </el-button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <TrialWays :trial="trial" :chooses="keeper" :sending="sending" @adopt="keep" />
+    <TrialMeanwhile :trial="trial" />
     <p v-if="trouble" role="alert">{{ trouble }}</p>
-    <el-button v-if="running && keeper" :disabled="sending" @click="end"> Stop it today </el-button>
-    <LinkButton v-if="!running && keeper" text :to="{ name: 'new-trial', query: { like: trial.id } }">
-      Try it once more
-    </LinkButton>
-    <el-button v-if="!running && keeper" type="primary" text :disabled="sending" @click="strike">
-      Remove it from the list
-    </el-button>
+    <div class="screen">
+      <el-button v-if="trial.plan.maySwap && keeper" type="primary" :disabled="sending" @click="exchange">
+        Swap the ways today
+      </el-button>
+      <LinkButton v-if="!alone" :to="{ name: 'trial', params: { trial: trial.id } }">
+        On a page of its own<span class="seen-by-readers">, {{ subject.task }}, {{ subject.tank }}</span>
+      </LinkButton>
+      <el-button v-if="running && keeper" :disabled="sending" @click="end"> Stop it today </el-button>
+      <LinkButton v-if="!running && keeper" text :to="{ name: 'new-trial', query: { like: trial.id } }">
+        Try it once more
+      </LinkButton>
+      <el-button v-if="!running && keeper" type="primary" text :disabled="sending" @click="strike">
+        Remove it from the list
+      </el-button>
+    </div>
   </article>
 </template>
 
@@ -155,22 +156,9 @@ async function strike() {
   max-width: 860px;
 }
 
-table {
-  border-collapse: collapse;
-}
-
-th,
-td {
-  padding: 4px 22px 4px 0;
-  text-align: left;
-  font-weight: inherit;
-}
-
-td {
-  text-align: right;
-}
-
-tbody th {
-  font-weight: 640;
+@media print {
+  .screen {
+    display: none;
+  }
 }
 </style>

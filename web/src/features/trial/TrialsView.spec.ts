@@ -2,19 +2,22 @@ import { describe, expect, it } from 'vitest'
 import { mountView, settled, stubServer } from '@/testing/mounting'
 import type { Trial } from './queries'
 import TrialsView from './TrialsView.vue'
+import TrialView from './TrialView.vue'
+import { daysOf, emptyTrial, fromTrial, toTrial } from './trial-form'
 import {
+  changeWords,
   effortWords,
-  emptyTrial,
   forethoughtWords,
-  fromTrial,
   kneeWords,
+  missingWords,
   outlookWords,
   placeOf,
   progressWords,
   riseWords,
+  sideBySideWords,
   togetherWords,
-  toTrial,
   verdictWords,
+  watchedWords,
 } from './trials'
 
 const rise = (perWeek: number) => ({
@@ -29,6 +32,7 @@ const way = (days: number | undefined, perWeek: number, minutesAWeek: number) =>
   days,
   daysLived: 28,
   times: 5,
+  readings: 9,
   minutesAWeek,
   rise: rise(perWeek),
 })
@@ -53,7 +57,14 @@ const TRIAL: Trial = {
     startedBy: 'Marit',
   },
   state: 'RUNNING',
-  plan: { began: '2026-03-02', until: '2026-04-27', periodDays: 14, periodsOver: 2 },
+  plan: {
+    began: '2026-03-02',
+    until: '2026-04-27',
+    periodDays: 14,
+    periodsOver: 2,
+    oneEach: false,
+    maySwap: false,
+  },
   turns: [0, 1, 1, 0].map((way, i) => ({
     from: ['2026-03-02', '2026-03-16', '2026-03-30', '2026-04-13'][i] ?? '',
     until: ['2026-03-16', '2026-03-30', '2026-04-13', '2026-04-27'][i] ?? '',
@@ -64,6 +75,8 @@ const TRIAL: Trial = {
   ways: [way(3, 3.5, 9.3), way(6, 5.6, 4.6)],
   verdict: 'TOLD_APART',
   pairs: [pair(1, 0, { perWeek: 2.1, low: 0.9, high: 3.3 }, true)],
+  watched: [],
+  changes: [],
 }
 
 /** A sock left out, every 7 days and every 2. */
@@ -131,6 +144,48 @@ describe('what a trial says', () => {
     expect(togetherWords(TRIAL)).toBeUndefined()
   })
 
+  const EACH: Trial = {
+    ...TRIAL,
+    plan: { ...TRIAL.plan, oneEach: true, maySwap: true },
+    ways: [way(3, 3.5, 9.3), { ...way(6, 5.6, 4.6), rise: undefined, daysLived: 0, readings: 0 }],
+    pairs: [],
+  }
+  const OTHER: Trial = {
+    ...EACH,
+    id: 'c',
+    subject: { ...EACH.subject, tank: 'Eelgrass bed' },
+    ways: [{ ...way(3, 3.5, 9.3), rise: undefined }, way(6, 5.6, 4.6)],
+  }
+
+  it('sets tanks that keep one way each side by side, says what that is not, and offers to swap', () => {
+    expect(sideBySideWords([EACH, OTHER])).toBe(
+      'Nitrate a week: Rock pool every 3 days: 3.5 mg/L; Eelgrass bed every 6 days: 5.6 mg/L. ' +
+        'Each tank kept one way, so whether the way or the tank makes a difference cannot be told from this. ' +
+        'Swap the ways, and keep the new ones as long again: then it can.',
+    )
+    expect(sideBySideWords([TRIAL])).toBeUndefined()
+    expect(sideBySideWords([{ ...EACH, pairs: TRIAL.pairs }])).toBeUndefined()
+  })
+
+  it('says when to read next, and of which way nothing is read yet', () => {
+    const unread = { ...way(6, 5.6, 4.6), readings: 0, daysLived: 3 }
+    expect(missingWords({ ...TRIAL, readBy: '2026-03-01', ways: [way(3, 3.5, 9.3), unread] })).toBe(
+      'Read nitrate today. Nothing is read yet of every 6 days.',
+    )
+    expect(missingWords({ ...TRIAL, readBy: '2099-03-04' })).toBe('Read nitrate by 4 Mar 2099.')
+    expect(missingWords({ ...TRIAL, state: 'DONE', readBy: '2099-03-04' })).toBeUndefined()
+  })
+
+  it('names what else changed, and what is only watched', () => {
+    const fed = { onDay: '2026-04-12', words: 'Fed more: fry', allowedFor: true }
+    expect(changeWords(fed)).toBe('12 Apr 2026: Fed more: fry, allowed for')
+    expect(changeWords({ ...fed, allowedFor: false })).toBe('12 Apr 2026: Fed more: fry')
+    expect(watchedWords({ rise: rise(0.2) }, 'mg/L')).toBe('0.20 mg/L a week')
+    expect(watchedWords({ held: { mean: 7.25, low: 7, high: 7.5, readings: 4 } }, '')).toBe('7.3, 7.0 to 7.5')
+    expect(watchedWords({ held: { mean: 7, low: 7, high: 7, readings: 1 } }, '')).toBe('7.0')
+    expect(watchedWords({}, '')).toBe('–')
+  })
+
   it('says whether it is worth going on', () => {
     const outlook = { readings: 12, wantedPercent: 20, readingsWanted: 34, nothingLeft: false }
     expect(outlookWords({ ...TRIAL, outlook: { ...outlook, enoughOn: '2026-04-12' } })).toContain(
@@ -163,6 +218,34 @@ describe('what a trial says', () => {
     expect(Object.keys(errors).sort()).toEqual(['taskId', 'ways[1]', 'ways[2]'])
     expect(input.ways[0]).toBe(0)
     expect(input.periods).toBe(12)
+  })
+})
+
+describe('a trial as it is typed', () => {
+  const typed = {
+    ...emptyTrial(),
+    task: '7',
+    ways: [
+      { days: '3', without: false },
+      { days: '6', without: false },
+    ],
+    watched: ['PH', 'NITRATE'] as const,
+  }
+
+  it('lets each tank keep a way for so many periods once there are tanks enough', () => {
+    const form = { ...typed, watched: [...typed.watched], layout: 'EACH' as const, turns: 6 }
+
+    expect(toTrial({ ...form, also: [9] }).input).toMatchObject({ oneEach: true, periods: 6 })
+    expect(toTrial({ ...form, also: [] }).input).toMatchObject({ oneEach: undefined, periods: 12 })
+    expect(daysOf({ ...form, also: [9] })).toBe(84)
+    expect(daysOf({ ...form, periodDays: 'x' })).toBeUndefined()
+  })
+
+  it('watches what is not compared already, and may have begun before today', () => {
+    const { input } = toTrial({ ...typed, watched: [...typed.watched], began: '2026-01-05' })
+
+    expect(input.watched).toEqual(['PH'])
+    expect(input.began).toBe('2026-01-05')
   })
 })
 
@@ -199,7 +282,11 @@ describe('the trials', () => {
     const asked = open([TRIAL])
     const { wrapper } = await mountView(TrialsView)
 
-    await wrapper.get('article button').trigger('click')
+    await settled()
+    await wrapper
+      .findAll('article button')
+      .find((one) => one.text().startsWith('Stop'))
+      ?.trigger('click')
     await settled()
 
     expect(asked.some((one) => one.call === 'POST /api/trials/a/stop')).toBe(true)
@@ -215,7 +302,9 @@ describe('the trials', () => {
     await settled()
 
     expect(wrapper.findAll('article')).toHaveLength(2)
-    expect(wrapper.find('article button').exists()).toBe(false)
+    expect(new Set(wrapper.findAll('article button').map((one) => one.text()))).toEqual(
+      new Set(['Something else changed']),
+    )
   })
 
   it('of several tanks stand under what they tell together, said once', async () => {
@@ -262,6 +351,65 @@ describe('the trials', () => {
     expect(asked.find((one) => one.call === 'POST /api/trials/a/adopted/undo')?.body).toEqual({
       mode: 'LEARN',
     })
+  })
+
+  it('swaps the ways of tanks that keep one each, with a way back', async () => {
+    const asked = stubServer({
+      'GET /api/session': { name: 'Marit', role: 'KEEPER', demoAccounts: [] },
+      'GET /api/trials': [{ ...TRIAL, plan: { ...TRIAL.plan, oneEach: true, maySwap: true }, pairs: [] }],
+      'POST /api/trials/a/swap': 204,
+      'DELETE /api/trials/a/swap': 204,
+    })
+    const { wrapper } = await mountView(TrialsView)
+    await settled()
+
+    await wrapper
+      .findAll('article button')
+      .find((one) => one.text().startsWith('Swap'))
+      ?.trigger('click')
+    await settled()
+    ;[...document.querySelectorAll<HTMLElement>('.el-message button')].at(-1)?.click()
+    await settled()
+
+    expect(asked.map((one) => one.call)).toEqual(
+      expect.arrayContaining(['POST /api/trials/a/swap', 'DELETE /api/trials/a/swap']),
+    )
+  })
+
+  it('notes what else changed, and takes it back', async () => {
+    const asked = stubServer({
+      'GET /api/session': { name: 'Osei', role: 'HELPER', demoAccounts: [] },
+      'GET /api/trials': [
+        { ...TRIAL, changes: [{ id: 'e', onDay: '2026-04-12', words: 'Fed less', allowedFor: true }] },
+      ],
+      'DELETE /api/tank-events/e': 204,
+    })
+    const { wrapper } = await mountView(TrialsView)
+    await settled()
+    expect(wrapper.get('.meanwhile li').text()).toContain('12 Apr 2026: Fed less, allowed for')
+
+    await wrapper.get('.meanwhile li button').trigger('click')
+    await settled()
+    await wrapper.get('.meanwhile > button').trigger('click')
+    await wrapper.get('.meanwhile form').trigger('submit')
+    await settled()
+
+    expect(asked.some((one) => one.call === 'DELETE /api/tank-events/e')).toBe(true)
+    const told = asked.find((one) => one.call.startsWith('PUT /api/tanks/1/events/'))
+    expect(told?.body).toMatchObject({ kind: 'FED_MORE', note: '' })
+  })
+
+  it('stands on a page of its own with how it was laid out, and says where it is gone', async () => {
+    open([{ ...TRIAL, watched: [{ parameter: 'pH', unit: '', byWay: [{}, {}] }] }])
+    const { wrapper } = await mountView(TrialView, { trial: 'a' })
+    await settled()
+    expect(wrapper.get('h1').text()).toBe('Trial: Change the sock, Rock pool')
+    expect(wrapper.text()).toContain('every 3 days, every 6 days; in 4 turns of 14 days, from 2 Mar 2026')
+    expect(wrapper.text()).toContain('pH only watched')
+
+    const gone = await mountView(TrialView, { trial: 'zz' })
+    await settled()
+    expect(gone.wrapper.text()).toContain('There is no such trial here.')
   })
 
   it('says what a trial is good for where there is none', async () => {

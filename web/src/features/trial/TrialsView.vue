@@ -4,15 +4,17 @@ import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import { useTrials, type Trial } from './queries'
 import TrialCard from './TrialCard.vue'
-import { togetherWords } from './trials'
+import { sideBySideWords, togetherWords } from './trials'
 
 /** At the table: ways of doing one task tried in turns, and what the water says to it. */
 const trials = useTrials()
 
 /** Whether it is the first of those begun together: what they say together stands above it. */
-const leads = (trial: Trial) =>
-  trial.together !== undefined &&
-  trials.data.value?.find((one) => one.together?.id === trial.together?.id)?.id === trial.id
+const leads = (trial: Trial) => trial.together !== undefined && groupOf(trial)[0]?.id === trial.id
+
+/** All tanks of a trial. */
+const groupOf = (trial: Trial) =>
+  (trials.data.value ?? []).filter((one) => one.together?.id === trial.together?.id)
 </script>
 
 <template>
@@ -38,7 +40,7 @@ const leads = (trial: Trial) =>
       </p>
       <template v-for="trial in trials.data.value" :key="trial.id">
         <p v-if="leads(trial)" class="together" :data-together="trial.together?.id">
-          <b>{{ trial.subject.task }}</b>: {{ togetherWords(trial) }}
+          <b>{{ trial.subject.task }}</b>: {{ sideBySideWords(groupOf(trial)) ?? togetherWords(trial) }}
         </p>
         <TrialCard :trial="trial" />
       </template>

@@ -5,6 +5,9 @@ import { api, body, type Schemas } from '@/shared/api/client'
 export type Trial = Schemas['TrialView']
 export type TrialInput = Schemas['TrialInput']
 export type TriedWay = Schemas['TriedWay']
+export type TrialChange = Schemas['TrialChange']
+export type WatchedUnder = Schemas['WatchedUnder']
+export type TankEvent = Schemas['EventInput']
 
 /** Trials, those that run first. */
 export const useTrials = () =>
@@ -54,3 +57,22 @@ export const useDisown = () =>
   useTrying(({ id, before }: { id: string; before: Schemas['Before'] }) =>
     body(api.POST('/api/trials/{id}/adopted/undo', { params: { path: { id } }, body: before })),
   )
+
+/** Tanks that keep a way each go on to the next. */
+export const useSwap = () =>
+  useTrying((id: string) => body(api.POST('/api/trials/{id}/swap', { params: { path: { id } } })))
+
+export const useSwapBack = () =>
+  useTrying((id: string) => body(api.DELETE('/api/trials/{id}/swap', { params: { path: { id } } })))
+
+/** Tells what else changed in a tank. */
+export const useTellEvent = () =>
+  useTrying(({ tank, id, event }: { tank: number; id: string; event: TankEvent }) =>
+    body(api.PUT('/api/tanks/{tank}/events/{id}', { params: { path: { tank, id } }, body: event })),
+  )
+
+export const useTakeEventBack = () =>
+  useTrying((id: string) => body(api.DELETE('/api/tank-events/{id}', { params: { path: { id } } })))
+
+export const useRestoreEvent = () =>
+  useTrying((id: string) => body(api.POST('/api/tank-events/{id}/restore', { params: { path: { id } } })))

@@ -1,6 +1,5 @@
-import { datedDay, daysBetween, today, type Day } from '@/shared/dates'
-import { typedNumber } from '@/shared/units'
-import type { Forethought, Trial, TrialInput, TriedWay } from './queries'
+import { datedDay, daysBetween, shortDay, today, type Day } from '@/shared/dates'
+import type { Forethought, Trial, TrialChange, TriedWay, WatchedUnder } from './queries'
 
 /** "every 3 days", "daily", "without it". */
 export const wayWords = (days: number | undefined) =>
@@ -122,20 +121,6 @@ export function forethoughtWords(ahead: Forethought, days: number): string {
     : `${pace} nothing. ${more}`
 }
 
-/** A trial as a form, to be tried once more. */
-export const fromTrial = (trial: Trial): TrialForm => ({
-  ...emptyTrial(),
-  tank: String(trial.subject.tankId),
-  task: String(trial.subject.taskId),
-  parameter: trial.subject.parameter === 'Phosphate' ? 'PHOSPHATE' : 'NITRATE',
-  ways: trial.ways.map((way) => ({
-    days: way.days === undefined ? '' : String(way.days),
-    without: way.days === undefined,
-  })),
-  periodDays: String(trial.plan.periodDays),
-  turns: trial.turns.length / trial.ways.length,
-})
-
 /** What the way that is done most often costs in time; undefined before all have a week. */
 export function effortWords(trial: Trial): string | undefined {
   const often = [...trial.ways].sort((a, b) => timesAWeek(b) - timesAWeek(a))
@@ -167,66 +152,54 @@ export function progressWords(trial: Trial): string {
   return `period ${String(trial.plan.periodsOver + 1)} of ${all}${now}`
 }
 
-/** A way as its field holds it. */
-export interface WayForm {
-  days: string
-  without: boolean
+/**
+ * What tanks that keep one way each say, side by side; what it is worth is said with it. Undefined once each has had each way.
+ *
+ * @param tanks all of one trial
+ */
+export function sideBySideWords(tanks: Trial[]): string | undefined {
+  const one = tanks[0]
+  if (!one?.plan.oneEach || tanks.every((tank) => tank.pairs.length > 0)) return undefined
+  const told = tanks.flatMap((tank) =>
+    tank.ways.flatMap((way) =>
+      way.rise
+        ? [`${tank.subject.tank} ${wayWords(way.days)}: ${riseWords(way.rise.perWeek, tank.subject.unit)}`]
+        : [],
+    ),
+  )
+  const rises = told.length ? `${one.subject.parameter} a week: ${told.join('; ')}. ` : ''
+  const honest =
+    'Each tank kept one way, so whether the way or the tank makes a difference cannot be told from this.'
+  const swaps = one.ways.length - 1
+  const offer = tanks.some((tank) => tank.plan.maySwap)
+    ? ` Swap the ways, and keep the new ones as long again${swaps > 1 ? `, ${String(swaps)} times in all` : ''}: then it can.`
+    : ''
+  return `${rises}${honest}${offer}`
 }
 
-/** A trial as its fields hold it. */
-export interface TrialForm {
-  tank: string
-  task: string
-  parameter: 'NITRATE' | 'PHOSPHATE'
-  ways: WayForm[]
-  periodDays: string
-  /** How often each way has its turn. */
-  turns: number
-  /** The same task on other tanks. */
-  also: number[]
+/** When it is to be read next; undefined when it is over. */
+export function missingWords(trial: Trial): string | undefined {
+  if (trial.state !== 'RUNNING' || !trial.readBy) return undefined
+  const parameter = trial.subject.parameter.toLowerCase()
+  const unread = trial.ways.filter((way) => way.daysLived > 0 && way.readings === 0)
+  const of = unread.length
+    ? ` Nothing is read yet of ${unread.map((way) => wayWords(way.days)).join(' and ')}.`
+    : ''
+  const when =
+    trial.readBy <= today() ? `Read ${parameter} today.` : `Read ${parameter} by ${shortDay(trial.readBy)}.`
+  return `${when}${of}`
 }
 
-export const MOST_WAYS = 5
-export const TURNS = [2, 4, 6, 8]
-const MOST_PERIODS = 40
+/** "12 Apr: fed more: fry (allowed for)". */
+export const changeWords = (change: TrialChange) =>
+  `${datedDay(change.onDay)}: ${change.words}${change.allowedFor ? ', allowed for' : ''}`
 
-export const emptyWay = (): WayForm => ({ days: '', without: false })
-
-export const emptyTrial = (): TrialForm => ({
-  tank: '',
-  task: '',
-  parameter: 'NITRATE',
-  ways: [emptyWay(), emptyWay()],
-  periodDays: '14',
-  turns: 4,
-  also: [],
-})
-
-/** What was typed as a request, with what is amiss by field. */
-export function toTrial(
-  form: TrialForm,
-  began: Day = today(),
-): { input: TrialInput; errors: Record<string, string> } {
-  const errors: Record<string, string> = {}
-  const whole = (field: string, typed: string) => {
-    const value = typedNumber(typed)
-    if (value === undefined || !Number.isInteger(value)) errors[field] = 'A whole number.'
-    return value ?? 0
-  }
-  if (!form.task) errors.taskId = 'Which task?'
-  const input: TrialInput = {
-    taskId: Number(form.task),
-    parameter: form.parameter,
-    began,
-    ways: form.ways.map((way, i) => {
-      if (way.without) return 0
-      const days = whole(`ways[${String(i)}]`, way.days)
-      if (days < 1) errors[`ways[${String(i)}]`] ??= 'At least 1 day.'
-      return days
-    }),
-    periodDays: whole('periodDays', form.periodDays),
-    periods: Math.min(MOST_PERIODS, form.turns * form.ways.length),
-    alsoTaskIds: form.also.length ? form.also : undefined,
-  }
-  return { input, errors }
+/** What was seen of a parameter that is watched, under one way. */
+export function watchedWords(seen: WatchedUnder, unit: string): string {
+  if (seen.rise) return `${riseWords(seen.rise.perWeek, unit)} a week`
+  if (!seen.held) return '–'
+  const { low, high, mean } = seen.held
+  return low === high
+    ? riseWords(mean, unit)
+    : `${riseWords(mean, unit)}, ${riseWords(low, '')} to ${riseWords(high, '')}`
 }

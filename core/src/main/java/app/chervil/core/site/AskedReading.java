@@ -2,12 +2,15 @@ package app.chervil.core.site;
 
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.FilterKind;
+import app.chervil.core.site.Tried.Reads;
 import app.chervil.core.water.Parameter;
+import app.chervil.core.water.Reading;
 import app.chervil.core.water.Watch;
 import app.chervil.core.water.Watch.Cause;
 import app.chervil.core.water.WaterBook;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -16,7 +19,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * A reading that a risky service, or another reading, asks for.
+ * A reading that a risky service, another reading or a trial asks for.
  *
  * @param began when its cause was
  * @param from first day on which it tells something
@@ -40,7 +43,27 @@ public record AskedReading(Parameter parameter, LocalDate began, LocalDate from,
                 .forEach(retest -> due.putIfAbsent(
                         retest.parameter(),
                         new AskedReading(retest.parameter(), retest.since(), today, today, retest.why())));
+        wantedByTrials(tank, today).forEach(asked -> due.putIfAbsent(asked.parameter(), asked));
         return List.copyOf(due.values());
+    }
+
+    /** A trial that runs wants its parameter read in each turn, and often enough to tell the ways apart. */
+    private static List<AskedReading> wantedByTrials(TankBook tank, LocalDate today) {
+        return tank.records().filters().stream()
+                .flatMap(filter -> filter.tasks().stream())
+                .flatMap(task -> tank.tried(task.id()).flatMap(Tried::reads).stream())
+                .filter(reads -> tank.records().water().readings().stream()
+                        .noneMatch(one ->
+                                one.parameter() == reads.parameter() && one.trusted() && isFresh(one, reads, today)))
+                .map(reads ->
+                        new AskedReading(reads.parameter(), reads.since(), today, reads.until(), "A trial compares it"))
+                .toList();
+    }
+
+    private static boolean isFresh(Reading one, Reads reads, LocalDate today) {
+        return !one.on().isBefore(reads.since())
+                && !one.on().isAfter(today)
+                && ChronoUnit.DAYS.between(one.on(), today) < reads.everyDays();
     }
 
     /** What watches ask for from a day on, answered or not. */

@@ -82,7 +82,7 @@ public record Production(
      * @return empty with fewer than four readings, or where they lie too close together
      */
     public static Optional<Production> fit(List<Reading> readings, List<WaterChange> changes, Tap tap) {
-        return question(readings, changes, tap, List.of(new Phase(LocalDateTime.MIN, 0)), 0)
+        return question(readings, changes, tap, new Turns(List.of(new Phase(LocalDateTime.MIN, 0)), 0, List.of()))
                 .flatMap(asked ->
                         RiseFit.of(asked.question()).map(fit -> asked.told(fit, fit.rate(0), unlogged(asked))));
     }
@@ -104,8 +104,37 @@ public record Production(
      */
     public static Optional<Tried> compare(
             List<Reading> readings, List<WaterChange> changes, Tap tap, List<Phase> phases, int settleDays) {
-        return question(readings, changes, tap, phases, settleDays)
+        return compare(readings, changes, tap, new Turns(phases, settleDays, List.of()));
+    }
+
+    /**
+     * Fits the production of ways that took turns while other things changed.
+     *
+     * @param readings of one parameter, those read early left out by this method
+     * @param changes of the same tank; those outside the readings do not matter
+     * @return empty while the readings of some way are too few
+     */
+    public static Optional<Tried> compare(List<Reading> readings, List<WaterChange> changes, Tap tap, Turns turns) {
+        return question(readings, changes, tap, turns)
                 .flatMap(asked -> RiseFit.of(asked.question()).map(asked::tried));
+    }
+
+    /**
+     * How a tank was kept.
+     *
+     * @param phases of all ways, from 0 on, oldest first
+     * @param settleDays after a switch that count for no way
+     * @param shifts days from which on it makes more or less for another reason: food, animals; what they did is taken out of
+     *     the comparison, and its rises are told as they were before
+     */
+    public record Turns(List<Phase> phases, int settleDays, List<LocalDate> shifts) {
+        /** More than so many could hardly be told from the ways; the first are allowed for. */
+        public static final int MOST_SHIFTS = 3;
+
+        public Turns {
+            phases = List.copyOf(phases);
+            shifts = shifts.stream().distinct().sorted().limit(MOST_SHIFTS).toList();
+        }
     }
 
     /** A question with the moment from which its days count. */
@@ -137,8 +166,7 @@ public record Production(
         }
     }
 
-    private static Optional<Asked> question(
-            List<Reading> readings, List<WaterChange> changes, Tap tap, List<Phase> phases, int settleDays) {
+    private static Optional<Asked> question(List<Reading> readings, List<WaterChange> changes, Tap tap, Turns turns) {
         List<Reading> trusted = readings.stream()
                 .filter(Reading::trusted)
                 .sorted(Comparator.comparing(Reading::at))
@@ -148,7 +176,7 @@ public record Production(
         }
         LocalDateTime origin = trusted.get(0).at();
         Reading last = trusted.get(trusted.size() - 1);
-        int ways = phases.stream().mapToInt(Phase::way).max().orElse(0) + 1;
+        int ways = turns.phases().stream().mapToInt(Phase::way).max().orElse(0) + 1;
         return Optional.of(new Asked(
                 new RiseQuestion(
                         last.parameter().noise(),
@@ -157,13 +185,16 @@ public record Production(
                         changes.stream()
                                 .map(change -> new Change(days(origin, change.at()), change.share()))
                                 .toList(),
-                        phases.stream()
+                        turns.phases().stream()
                                 .map(phase -> new Kept(begins(origin, phase), phase.way()))
                                 .toList(),
                         ways,
                         tap,
-                        settleDays,
-                        kits(trusted, origin)),
+                        turns.settleDays(),
+                        kits(trusted, origin),
+                        turns.shifts().stream()
+                                .map(day -> days(origin, day.atStartOfDay()))
+                                .toList()),
                 origin));
     }
 

@@ -26,7 +26,7 @@ public record Reading(Parameter parameter, Amount amount, double noise, LocalDat
     }
 
     /** The value as it was read; zero if nothing was seen. */
-    double value() {
+    public double value() {
         if (amount instanceof Exact exact) {
             return exact.value();
         }
@@ -40,7 +40,8 @@ public record Reading(Parameter parameter, Amount amount, double noise, LocalDat
         return !trusted() && !clean();
     }
 
-    LocalDate on() {
+    /** The day on which it was taken. */
+    public LocalDate on() {
         return at.toLocalDate();
     }
 

@@ -16,6 +16,7 @@ import java.util.List;
  * @param tap concentration in the new water
  * @param settleDays after a switch to another way that count for neither
  * @param kits days on which another test kit was begun
+ * @param shifts days from which on the tank makes more or less for another reason, whatever the way
  */
 public record RiseQuestion(
         double noise,
@@ -26,7 +27,8 @@ public record RiseQuestion(
         int ways,
         Tap tap,
         double settleDays,
-        List<Double> kits) {
+        List<Double> kits,
+        List<Double> shifts) {
     public RiseQuestion {
         Check.positive("noise", noise);
         Check.positive("kitNoise", kitNoise);
@@ -37,6 +39,21 @@ public record RiseQuestion(
                 changes.stream().sorted(Comparator.comparingDouble(Change::day)).toList();
         phases = phases.stream().sorted(Comparator.comparingDouble(Kept::from)).toList();
         kits = kits.stream().sorted().toList();
+        shifts = shifts.stream().sorted().toList();
+    }
+
+    /** Where nothing else changed. */
+    public RiseQuestion(
+            double noise,
+            double kitNoise,
+            List<Seen> seen,
+            List<Change> changes,
+            List<Kept> phases,
+            int ways,
+            Tap tap,
+            double settleDays,
+            List<Double> kits) {
+        this(noise, kitNoise, seen, changes, phases, ways, tap, settleDays, kits, List.of());
     }
 
     /**

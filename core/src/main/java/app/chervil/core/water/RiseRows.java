@@ -92,7 +92,9 @@ final class RiseRows {
         private final RiseQuestion question;
         private final List<Double> unlogged;
         private final List<Double> kits;
+        private final List<Double> shifts;
         private final double[] made;
+        private final double[] shifted;
         private double first = 1;
         private double water;
         private double settling;
@@ -106,6 +108,11 @@ final class RiseRows {
             this.made = new double[question.ways()];
             this.at = question.seen().get(0).day();
             this.kits = question.kits().stream().filter(day -> day > at).toList();
+            double last = question.seen().get(question.seen().size() - 1).day();
+            this.shifts = question.shifts().stream()
+                    .filter(day -> day > at && day < last)
+                    .toList();
+            this.shifted = new double[shifts.size()];
         }
 
         RiseRows rows() {
@@ -157,6 +164,9 @@ final class RiseRows {
             for (int i = 0; i < made.length; i++) {
                 made[i] *= kept;
             }
+            for (int i = 0; i < shifted.length; i++) {
+                shifted[i] *= kept;
+            }
             water = water * kept + change.share();
         }
 
@@ -173,6 +183,9 @@ final class RiseRows {
                 double settles = Math.max(0, Math.min(until, settlesUntil) - at);
                 settling += settles / DAYS_A_WEEK;
                 made[way] += (until - at - settles) / DAYS_A_WEEK;
+            }
+            for (int i = 0; i < shifted.length; i++) {
+                shifted[i] += Math.max(0, until - Math.max(at, shifts.get(i))) / DAYS_A_WEEK;
             }
             at = Math.max(at, until);
         }
@@ -191,6 +204,9 @@ final class RiseRows {
             }
             kits.forEach(kit -> row.add(day >= kit ? 1.0 : 0.0));
             unlogged.forEach(one -> row.add(day > one ? -first : 0.0));
+            for (double one : shifted) {
+                row.add(one);
+            }
             return row.stream().mapToDouble(Double::doubleValue).toArray();
         }
 
@@ -209,6 +225,7 @@ final class RiseRows {
             }
             kits.forEach(kit -> priors.add(new double[] {0, 3 * noise}));
             unlogged.forEach(one -> priors.add(new double[] {0, 10 * noise}));
+            shifts.forEach(one -> priors.add(new double[] {0, 10 * noise}));
             return new Priors(
                     priors.stream().mapToDouble(prior -> prior[0]).toArray(),
                     priors.stream().mapToDouble(prior -> prior[1]).toArray());

@@ -13,6 +13,7 @@ import app.chervil.core.water.Parameter;
 import app.chervil.core.water.Permission;
 import app.chervil.core.water.Reading;
 import app.chervil.core.water.Reading.Trust;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -112,6 +113,36 @@ class SiteBookTest {
         assertThat(forecast(without, RINSE).forecast().window().ideal()).isAfter(SampleSite.TODAY.plusYears(4));
         assertThat(forecast(without, RINSE).forecast().reasons().get(0))
                 .isEqualTo("A trial runs without it just now, so nothing is due.");
+    }
+
+    private static SampleSite comparing() {
+        Tried.Reads reads = new Tried.Reads(Parameter.NITRATE, TODAY.minusDays(9), TODAY.plusDays(5), 7);
+        return brook().tried(1, RINSE, new Tried(OptionalInt.of(3), false, Optional.of(reads)));
+    }
+
+    private static Reading nitrate(int daysAgo) {
+        return new Reading(
+                Parameter.NITRATE,
+                new Amount.Exact(12),
+                1,
+                TODAY.minusDays(daysAgo).atTime(8, 0),
+                Trust.KEPT);
+    }
+
+    private static List<AskedReading> asked(SampleSite site) {
+        return AskedReading.due(site.book(1), TODAY.atTime(9, 0));
+    }
+
+    @Test
+    void a_trial_asks_for_its_parameter_in_each_turn_and_every_week() {
+        assertThat(asked(comparing()))
+                .containsExactly(new AskedReading(
+                        Parameter.NITRATE, TODAY.minusDays(9), TODAY, TODAY.plusDays(5), "A trial compares it"));
+        assertThat(asked(comparing().read(1, nitrate(3)))).isEmpty();
+        assertThat(asked(comparing().read(1, nitrate(7)))).hasSize(1);
+        assertThat(asked(comparing().read(1, nitrate(10)))).hasSize(1);
+        assertThat(asked(brook().tried(1, RINSE, new Tried(OptionalInt.of(3), true))))
+                .isEmpty();
     }
 
     @Test

@@ -62,6 +62,7 @@ enum ArchiveTable {
     CONDITION_CHECK(Of.TANK, Row.NAMED, "tank_id"),
     STAGE_LOOK(Of.TANK, Row.NAMED, "stage_id"),
     CHORE_DONE(Of.TANK, Row.NAMED, "tank_id"),
+    TANK_EVENT(Of.TANK, Row.NAMED, "tank_id"),
     TRIAL(Of.TANK, Row.NAMED, "tank_id", "task_id"),
     FOLLOW_UP(Of.TANK, Row.NAMED, "tank_id", "filter_id"),
     SUM_KEPT(Of.TANK, Row.NAMED, "tank_id"),

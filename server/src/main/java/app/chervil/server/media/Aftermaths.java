@@ -3,6 +3,7 @@ package app.chervil.server.media;
 import app.chervil.core.media.Aftermath;
 import app.chervil.core.water.Parameter;
 import app.chervil.core.water.Phase;
+import app.chervil.core.water.Production;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteBooks;
 import app.chervil.server.water.TankWaterOperations;
@@ -37,7 +38,12 @@ class Aftermaths {
                 new Phase(first.atStartOfDay(), 1));
         int between = (int) Math.min(MOST_SETTLING_DAYS, ChronoUnit.DAYS.between(first, ended));
         return Aftermath.verdict(
-                water.compare(who, tank, Parameter.NITRATE, phases, until.plusDays(1), Math.max(0, between)),
+                water.compare(
+                        who,
+                        tank,
+                        Parameter.NITRATE,
+                        new Production.Turns(phases, Math.max(0, between), List.of()),
+                        until.plusDays(1)),
                 books.tank(who, tank).records().water().spikes(first, until));
     }
 }

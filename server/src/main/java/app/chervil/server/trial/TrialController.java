@@ -75,6 +75,20 @@ class TrialController {
         operations.resume(who, id);
     }
 
+    /** Tanks that keep a way each go on to the next. */
+    @PostMapping("/{id}/swap")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void swap(@AuthenticationPrincipal SignedIn who, @PathVariable UUID id) {
+        operations.swap(who, id);
+    }
+
+    /** Takes a swap of today back. */
+    @DeleteMapping("/{id}/swap")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void swapBack(@AuthenticationPrincipal SignedIn who, @PathVariable UUID id) {
+        operations.swapBack(who, id);
+    }
+
     /**
      * A way chosen.
      *

@@ -1,7 +1,9 @@
 package app.chervil.server.trial;
 
 import app.chervil.core.site.Tried;
+import app.chervil.core.site.Tried.Reads;
 import app.chervil.core.trial.Design;
+import app.chervil.core.trial.Design.Turn;
 import app.chervil.core.trial.Way;
 import app.chervil.core.water.Parameter;
 import java.time.Instant;
@@ -20,7 +22,7 @@ import org.jspecify.annotations.Nullable;
 interface TrialMapper {
     String COLUMNS = """
             select id, tank_id, task_id, parameter, began_on, period_days, periods, ways, adopted, started_by,
-                stopped_on, together
+                stopped_on, together, setup, switched_on
             from trial
             where site_id = #{site} and removed_at is null
             """;
@@ -35,10 +37,10 @@ interface TrialMapper {
     /** Adds a trial unless one with that id is there. */
     @Insert("""
             insert into trial (id, site_id, tank_id, task_id, parameter, began_on, period_days, periods, ways,
-                started_by, together)
+                started_by, together, setup)
             values (#{trial.id}, #{site}, #{trial.tankId}, #{trial.taskId}, #{trial.parameter}, #{trial.beganOn},
                 #{trial.periodDays}, #{trial.periods}, #{trial.ways, typeHandler=app.chervil.server.trial.WaysHandler}, #{trial.startedBy},
-                #{trial.together})
+                #{trial.together}, cast(#{trial.setup} as jsonb))
             on conflict on constraint trial_pk do nothing
             """)
     void insert(long site, TrialRow trial);
@@ -52,6 +54,17 @@ interface TrialMapper {
     /** Keeps which way was adopted, or that none is. */
     @Update("update trial set adopted = #{way} where site_id = #{site} and id = #{id}")
     int adopt(long site, UUID id, @Nullable Integer way);
+
+    /** Tanks begun together, or the one that stands alone. */
+    @Select(COLUMNS + "and (id = #{id} or together = #{id}) order by id")
+    List<TrialRow> listTogether(long site, UUID id);
+
+    @Update("update trial set setup = cast(#{setup} as jsonb) where site_id = #{site} and id = #{id}")
+    int set(long site, UUID id, TrialSetup setup);
+
+    /** Keeps for which turn the thing was taken out or put back; null for none. */
+    @Update("update trial set switched_on = #{turn} where site_id = #{site} and id = #{id}")
+    int switched(long site, UUID id, @Nullable LocalDate turn);
 
     @Update("update trial set removed_at = #{now} where site_id = #{site} and id = #{id} and removed_at is null")
     int remove(long site, UUID id, Instant now);
@@ -69,9 +82,11 @@ interface TrialMapper {
             @Nullable Integer adopted,
             String startedBy,
             @Nullable LocalDate stoppedOn,
-            @Nullable UUID together) {
+            @Nullable UUID together,
+            TrialSetup setup,
+            @Nullable LocalDate switchedOn) {
         Design design() {
-            return new Design(beganOn, periodDays, periods, ways);
+            return new Design(beganOn, periodDays, periods, ways, setup.way());
         }
 
         /** The day after its last: the day it was stopped, or its planned end. */
@@ -88,13 +103,22 @@ interface TrialMapper {
         /** What it says of its task's interval on a day; empty where it says nothing. */
         Optional<Tried> tried(LocalDate day) {
             if (runsOn(day)) {
-                return Optional.of(
-                        new Tried(ways.get(design().wayOn(day).orElseThrow()).days(), false));
+                Turn turn = design().turnOn(day).orElseThrow();
+                return Optional.of(new Tried(
+                        ways.get(turn.way()).days(),
+                        false,
+                        Optional.of(new Reads(
+                                parameter,
+                                turn.from(),
+                                turn.until().minusDays(1),
+                                Math.min(MOST_DAYS_BETWEEN_READINGS, Math.max(1, periodDays / 2))))));
             }
             return adopted == null
                     ? Optional.empty()
                     : Optional.of(new Tried(ways.get(adopted).days(), true));
         }
+
+        private static final int MOST_DAYS_BETWEEN_READINGS = 7;
 
         boolean runsOn(LocalDate day) {
             return !day.isBefore(beganOn) && day.isBefore(until());

@@ -1,19 +1,11 @@
 package app.chervil.server.trial;
 
-import app.chervil.core.filter.StageKind;
-import app.chervil.core.site.Filter;
-import app.chervil.core.site.FilterStage;
-import app.chervil.core.site.FilterTask;
-import app.chervil.core.site.PastService;
 import app.chervil.core.site.Tank;
 import app.chervil.core.site.TaskMode;
 import app.chervil.core.trial.Design;
 import app.chervil.core.trial.Forethought;
-import app.chervil.core.water.Parameter;
-import app.chervil.core.water.Production;
 import app.chervil.core.water.Production.Tried;
 import app.chervil.server.account.SignedIn;
-import app.chervil.server.book.ServiceLog;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
@@ -23,7 +15,6 @@ import app.chervil.server.tank.TankOperations;
 import app.chervil.server.trial.TrialMapper.TrialRow;
 import app.chervil.server.trial.TrialView.TrialForethought;
 import app.chervil.server.trial.TrialView.TrialTogether;
-import app.chervil.server.water.TankWaterOperations;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
@@ -31,12 +22,10 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -48,13 +37,10 @@ import org.springframework.transaction.annotation.Transactional;
 /** Trials: begun, stopped, and told. What they say is worked out from the log and the readings at every question. */
 @Service
 public class TrialOperations {
-    private static final Set<Parameter> COMPARED = Set.of(Parameter.NITRATE, Parameter.PHOSPHATE);
-
     private final TrialMapper mapper;
     private final FilterOperations filters;
     private final TankOperations tanks;
-    private final TankWaterOperations water;
-    private final ServiceLog history;
+    private final TrialTelling telling;
     private final StockOperations stock;
     private final Clock clock;
 
@@ -62,25 +48,15 @@ public class TrialOperations {
             TrialMapper mapper,
             FilterOperations filters,
             TankOperations tanks,
-            TankWaterOperations water,
-            ServiceLog history,
+            TrialTelling telling,
             StockOperations stock,
             Clock clock) {
         this.mapper = mapper;
         this.filters = filters;
         this.tanks = tanks;
-        this.water = water;
-        this.history = history;
+        this.telling = telling;
         this.stock = stock;
         this.clock = clock;
-    }
-
-    /** A task with its filter. */
-    private record Placed(Filter filter, FilterTask task) {
-        /** The kind of stage it is done to; empty for a whole filter. */
-        Optional<StageKind> kind() {
-            return filter.stageOf(task).map(FilterStage::kind);
-        }
     }
 
     /** Trials on tanks in use, those running first, then the latest. */
@@ -90,7 +66,7 @@ public class TrialOperations {
         Map<Long, Placed> placed = placed(who);
         List<TrialTold> told = mapper.list(who.siteId()).stream()
                 .filter(row -> inUse.containsKey(row.tankId()) && placed.containsKey(row.taskId()))
-                .map(row -> told(who, row, Objects.requireNonNull(placed.get(row.taskId()))))
+                .map(row -> telling.told(who, row, Objects.requireNonNull(placed.get(row.taskId())), tanks.today()))
                 .toList();
         Map<UUID, TrialTogether> together = told.stream()
                 .filter(one -> one.row().together() != null)
@@ -123,12 +99,13 @@ public class TrialOperations {
         }
         List<Placed> tried = checked(who, input);
         @Nullable UUID together = tried.size() > 1 ? id : null;
-        for (Placed placed : tried) {
+        for (int tank = 0; tank < tried.size(); tank++) {
+            Placed placed = tried.get(tank);
             long task = placed.task().id();
             UUID own = task == input.taskId()
                     ? id
                     : UUID.nameUUIDFromBytes((id + " " + task).getBytes(StandardCharsets.UTF_8));
-            insert(who, own, placed, input, together);
+            insert(who, own, placed, input, new Group(together, tank));
         }
     }
 
@@ -138,8 +115,8 @@ public class TrialOperations {
         List<Placed> tried = Stream.concat(Stream.of(input.taskId()), input.also().stream())
                 .map(task -> Optional.ofNullable(all.get(task)).orElseThrow(() -> new NotFound("task")))
                 .toList();
-        checkAlike(tried);
-        tried.forEach(placed -> check(who, placed, input));
+        tanks.checkDay("began", input.began());
+        new TrialChecks(input, tried, mapper.list(who.siteId())).done();
         return tried;
     }
 
@@ -151,23 +128,13 @@ public class TrialOperations {
     @Transactional(readOnly = true)
     public TrialForethought foresee(SignedIn who, TrialInput input) {
         List<Placed> tried = checked(who, input);
+        if (input.isOneEach()) {
+            throw Rejected.field("oneEach", "tells-nothing", "Tanks that keep one way each tell nothing of the ways.");
+        }
         LocalDate today = tanks.today();
-        Design past = Forethought.before(
-                new Design(
-                        today,
-                        input.periodDays(),
-                        input.periods(),
-                        input.ways().stream().map(WaysHandler::way).toList()),
-                today);
+        Design past = Forethought.before(input.inTurns(today), today);
         List<Tried> told = tried.stream()
-                .map(placed -> water.compare(
-                        who,
-                        placed.filter().tankId(),
-                        input.parameter(),
-                        past.phases(),
-                        today.plusDays(1),
-                        settles(input.periodDays(), placed)))
-                .flatMap(Optional::stream)
+                .flatMap(placed -> telling.past(who, placed, input.parameter(), past, today).stream())
                 .toList();
         int wanted = (int) Math.round(100 * Forethought.WANTED);
         double weeks = input.periods() * input.periodDays() / TrialTold.DAYS_A_WEEK;
@@ -181,30 +148,7 @@ public class TrialOperations {
                 .orElseGet(() -> new TrialForethought(0, wanted, null, null, false));
     }
 
-    /** Tanks are compared by what is done to the same kind of stage, and each by itself. */
-    private static void checkAlike(List<Placed> tried) {
-        Placed first = tried.get(0);
-        new Rejected.Gatherer()
-                .check(
-                        tried.stream()
-                                .allMatch(one -> one.kind().equals(first.kind())
-                                        && one.task().action() == first.task().action()),
-                        "alsoTaskIds",
-                        "not-alike",
-                        "Choose the same task on the other tanks.")
-                .check(
-                        tried.stream()
-                                        .map(one -> one.filter().tankId())
-                                        .distinct()
-                                        .count()
-                                == tried.size(),
-                        "alsoTaskIds",
-                        "same-tank",
-                        "Choose each tank once.")
-                .done();
-    }
-
-    private void insert(SignedIn who, UUID id, Placed placed, TrialInput input, @Nullable UUID together) {
+    private void insert(SignedIn who, UUID id, Placed placed, TrialInput input, Group group) {
         mapper.insert(
                 who.siteId(),
                 new TrialRow(
@@ -219,54 +163,64 @@ public class TrialOperations {
                         null,
                         who.name(),
                         null,
-                        together));
+                        group.together(),
+                        input.setup(group.tank()),
+                        null));
     }
 
-    private void check(SignedIn who, Placed placed, TrialInput input) {
-        tanks.checkDay("began", input.began());
-        LocalDate ends = input.began().plusDays((long) input.periods() * input.periodDays());
-        boolean alone = mapper.list(who.siteId()).stream()
-                .filter(row -> row.tankId() == placed.filter().tankId())
-                .noneMatch(row -> row.beganOn().isBefore(ends) && input.began().isBefore(row.until()));
-        Rejected.Gatherer gatherer = new Rejected.Gatherer()
+    /**
+     * The tanks of a trial.
+     *
+     * @param together what they share; null for one tank
+     * @param tank the place of one of them
+     */
+    private record Group(@Nullable UUID together, int tank) {}
+
+    /**
+     * Each tank of a trial whose tanks keep one way each goes on to the next way today, and keeps it as long again.
+     *
+     * @throws Rejected if they have all ways in turn, or had them all, or swapped today
+     */
+    @Transactional
+    public void swap(SignedIn who, UUID id) {
+        LocalDate today = tanks.today();
+        List<TrialRow> running = running(who, id, today);
+        new Rejected.Gatherer()
+                .check(!running.isEmpty(), "", "not-swapped", "No tanks keep a way each in this trial now.")
                 .check(
-                        COMPARED.contains(input.parameter()),
-                        "parameter",
-                        "not-compared",
-                        "Nitrate or phosphate can be compared.")
+                        running.stream().noneMatch(row -> row.design().hadAll(LocalDate.MAX)),
+                        "",
+                        "had-all",
+                        "Each tank has had each way.")
                 .check(
-                        placed.task().mode() != TaskMode.OFF && !placed.task().withOpening(),
-                        "taskId",
-                        "has-no-interval",
-                        "This task has no interval of its own.")
-                .check(
-                        input.periods() % Design.round(input.ways().size()) == 0,
-                        "periods",
-                        "not-in-rounds",
-                        "A multiple of " + Design.round(input.ways().size()) + ", so that each way has as many.")
-                .check(
-                        new HashSet<>(input.ways()).size() == input.ways().size(),
-                        "ways",
-                        "same-days",
-                        "Different intervals can be compared.");
-        for (int i = 0; i < input.ways().size(); i++) {
-            gatherer.check(
-                            input.ways().get(i) <= input.periodDays(),
-                            "ways[" + i + "]",
-                            "too-long",
-                            "At most one period.")
-                    .check(
-                            input.ways().get(i) > 0 || canBeLeftOut(placed),
-                            "ways[" + i + "]",
-                            "needed",
-                            "A filter does not run without this.");
-        }
-        gatherer.check(alone, "taskId", "one-at-a-time", "Another trial runs on this tank in these weeks.")
+                        running.stream().noneMatch(row -> row.design()
+                                .turnOn(today)
+                                .orElseThrow()
+                                .from()
+                                .equals(today)),
+                        "",
+                        "too-soon",
+                        "These ways have held for less than a day.")
                 .done();
+        running.forEach(row -> mapper.set(who.siteId(), row.id(), row.setup().swappedOn(today)));
     }
 
-    private static boolean canBeLeftOut(Placed placed) {
-        return placed.kind().filter(StageKind::canBeLeftOut).isPresent();
+    /** Takes back a swap of today. */
+    @Transactional
+    public void swapBack(SignedIn who, UUID id) {
+        LocalDate today = tanks.today();
+        running(who, id, today).stream()
+                .filter(row -> row.setup().swapped().contains(today))
+                .forEach(row -> mapper.set(who.siteId(), row.id(), row.setup().swappedBack()));
+    }
+
+    private List<TrialRow> running(SignedIn who, UUID id, LocalDate today) {
+        TrialRow one = find(who, id);
+        return mapper
+                .listTogether(who.siteId(), Optional.ofNullable(one.together()).orElse(id))
+                .stream()
+                .filter(row -> row.setup().kept() != null && row.runsOn(today))
+                .toList();
     }
 
     /**
@@ -338,39 +292,5 @@ public class TrialOperations {
         return filters.list(who, null).stream()
                 .flatMap(filter -> filter.tasks().stream().map(task -> new Placed(filter, task)))
                 .collect(Collectors.toMap(one -> one.task().id(), Function.identity()));
-    }
-
-    private TrialTold told(SignedIn who, TrialRow row, Placed placed) {
-        LocalDate today = tanks.today();
-        LocalDate lived = row.lived(today);
-        Optional<Production.Tried> tried = water.compare(
-                who,
-                row.tankId(),
-                row.parameter(),
-                row.design().phases(),
-                lived.plusDays(1),
-                settles(row.periodDays(), placed));
-        return new TrialTold(row, services(who, row, lived), tried, today);
-    }
-
-    /** Twice the time a stage takes to make a difference, at most half a period. */
-    private static int settles(int periodDays, Placed placed) {
-        int days = placed.kind()
-                .map(kind -> switch (kind) {
-                    case COARSE_FOAM, MEDIUM_FOAM -> 8;
-                    case BIO_MEDIA -> 14;
-                    default -> 4;
-                })
-                .orElse(8);
-        return Math.min(days, periodDays / 2);
-    }
-
-    private List<LocalDate> services(SignedIn who, TrialRow row, LocalDate lived) {
-        return history.list(who.siteId(), row.tankId(), row.beganOn()).stream()
-                .filter(service -> service.done().containsKey(row.taskId()))
-                .map(PastService::doneOn)
-                .filter(day -> !day.isAfter(lived))
-                .distinct()
-                .toList();
     }
 }

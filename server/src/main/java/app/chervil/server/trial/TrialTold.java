@@ -3,6 +3,7 @@ package app.chervil.server.trial;
 import app.chervil.core.site.FilterTask;
 import app.chervil.core.trial.Design;
 import app.chervil.core.trial.Forethought;
+import app.chervil.core.trial.Heard;
 import app.chervil.core.trial.Knee;
 import app.chervil.core.trial.Together;
 import app.chervil.core.trial.Verdict;
@@ -12,10 +13,12 @@ import app.chervil.core.water.Production.Tried;
 import app.chervil.server.trial.TrialMapper.TrialRow;
 import app.chervil.server.trial.TrialView.ComparedWays;
 import app.chervil.server.trial.TrialView.State;
+import app.chervil.server.trial.TrialView.TrialChange;
 import app.chervil.server.trial.TrialView.TrialOutlook;
 import app.chervil.server.trial.TrialView.TrialSubject;
 import app.chervil.server.trial.TrialView.TrialTogether;
 import app.chervil.server.trial.TrialView.TriedWay;
+import app.chervil.server.trial.TrialView.WatchedParameter;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
@@ -29,17 +32,31 @@ import org.jspecify.annotations.Nullable;
 /**
  * A trial with what was done and read during it.
  *
- * @param services days on which its task was done, oldest first
+ * @param heard what its readings say
  */
-record TrialTold(TrialRow row, List<LocalDate> services, Optional<Tried> tried, LocalDate today) {
+record TrialTold(TrialRow row, Lived lived, Heard heard, LocalDate today) {
+    /**
+     * What was done, read and changed on its days.
+     *
+     * @param services days on which the task was done, oldest first
+     * @param readings days on which the parameter was read, oldest first
+     */
+    record Lived(
+            List<LocalDate> services,
+            List<LocalDate> readings,
+            List<WatchedParameter> watched,
+            List<TrialChange> changes) {}
+
     /** What trials begun together tell together; absent for one that stands alone. */
     static @Nullable TrialTogether together(List<TrialTold> all) {
         @Nullable UUID id = all.get(0).row.together();
         if (id == null) {
             return null;
         }
-        List<Tried> telling =
-                all.stream().map(TrialTold::tried).flatMap(Optional::stream).toList();
+        List<Tried> telling = all.stream()
+                .map(one -> one.heard().compared())
+                .flatMap(Optional::stream)
+                .toList();
         Optional<Together> pooled = Together.of(telling);
         return new TrialTogether(
                 id,
@@ -69,6 +86,7 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Tried> tried, 
     TrialView view(String tank, FilterTask task, OptionalDouble cost, @Nullable TrialTogether together) {
         Design design = row.design();
         OptionalInt now = row.runsOn(today) ? design.wayOn(today) : OptionalInt.empty();
+        Optional<Tried> tried = heard.compared();
         return new TrialView(
                 row.id(),
                 new TrialSubject(
@@ -80,9 +98,9 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Tried> tried, 
                         row.parameter().unit(),
                         row.startedBy()),
                 state(),
-                new TrialView.TrialPlan(design.began(), row.until(), design.periodDays(), over(design)),
+                plan(design),
                 design.all(),
-                services,
+                lived.services(),
                 boxed(now),
                 IntStream.range(0, design.ways().size())
                         .mapToObj(way -> way(way, design, task.minutes(), cost))
@@ -92,7 +110,39 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Tried> tried, 
                 boxed(tried.map(ways -> Knee.of(design.ways(), ways.rises())).orElse(OptionalInt.empty())),
                 tried.flatMap(this::outlook).orElse(null),
                 row.adopted(),
-                together);
+                together,
+                lived.watched(),
+                lived.changes(),
+                readBy(design));
+    }
+
+    private TrialView.TrialPlan plan(Design design) {
+        boolean swaps = design.kept().isPresent()
+                && row.together() != null
+                && row.runsOn(today)
+                && today.isAfter(design.turnOn(today).orElseThrow().from())
+                && !design.hadAll(LocalDate.MAX);
+        return new TrialView.TrialPlan(
+                design.began(),
+                row.until(),
+                design.periodDays(),
+                over(design),
+                design.kept().isPresent(),
+                swaps);
+    }
+
+    /** The day by which its parameter is to be read next, so that each turn has enough of its own. */
+    private @Nullable LocalDate readBy(Design design) {
+        return row.tried(today)
+                .flatMap(app.chervil.core.site.Tried::reads)
+                .map(reads -> lived.readings().stream()
+                        .filter(day -> !day.isBefore(reads.since()) && !day.isAfter(today))
+                        .reduce((earlier, later) -> later)
+                        .map(last -> last.plusDays(reads.everyDays()))
+                        .orElse(reads.since().plusDays(1)))
+                .map(day -> day.isBefore(today) ? today : day)
+                .filter(day -> day.isBefore(design.ends()))
+                .orElse(null);
     }
 
     private static @Nullable Integer boxed(OptionalInt place) {
@@ -142,17 +192,22 @@ record TrialTold(TrialRow row, List<LocalDate> services, Optional<Tried> tried, 
                 .filter(turn -> turn.way() == place)
                 .mapToLong(turn -> turn.livedBy(row.lived(today)))
                 .sum();
-        int times = (int) services.stream()
-                .filter(day -> design.wayOn(day).equals(OptionalInt.of(place)))
-                .count();
+        int times = under(place, design, lived.services());
         boolean toldByNow = days >= DAYS_A_WEEK;
         double timesAWeek = toldByNow ? times * DAYS_A_WEEK / days : 0;
         return new TriedWay(
                 boxed(design.ways().get(place).days()),
                 days,
                 times,
+                under(place, design, lived.readings()),
                 toldByNow ? (Double) (minutesEach * timesAWeek) : null,
                 toldByNow && cost.isPresent() ? (Double) (cost.getAsDouble() * timesAWeek) : null,
-                tried.map(ways -> ways.rises().get(place)).orElse(null));
+                heard.rise(place).orElse(null));
+    }
+
+    private static int under(int way, Design design, List<LocalDate> days) {
+        return (int) days.stream()
+                .filter(day -> design.wayOn(day).equals(OptionalInt.of(way)))
+                .count();
     }
 }

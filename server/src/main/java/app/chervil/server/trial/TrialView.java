@@ -1,6 +1,7 @@
 package app.chervil.server.trial;
 
 import app.chervil.core.trial.Design.Turn;
+import app.chervil.core.trial.Held;
 import app.chervil.core.trial.Verdict;
 import app.chervil.core.water.Production;
 import java.time.LocalDate;
@@ -19,6 +20,9 @@ import org.jspecify.annotations.Nullable;
  * @param outlook what more readings would tell; absent before there is anything to go by
  * @param adopted place of the way that was chosen; absent if none was
  * @param together what it tells with the trials begun with it; absent where it stands alone
+ * @param watched what was read beside it, without a verdict
+ * @param changes what else changed in the tank meanwhile, oldest first
+ * @param readBy the day by which the parameter is to be read next; absent when it is over
  */
 public record TrialView(
         UUID id,
@@ -34,7 +38,10 @@ public record TrialView(
         @Nullable Integer knee,
         @Nullable TrialOutlook outlook,
         @Nullable Integer adopted,
-        @Nullable TrialTogether together) {
+        @Nullable TrialTogether together,
+        List<WatchedParameter> watched,
+        List<TrialChange> changes,
+        @Nullable LocalDate readBy) {
 
     /** How far it is. */
     public enum State {
@@ -55,8 +62,36 @@ public record TrialView(
      * How it is laid out.
      *
      * @param until the day after its last
+     * @param oneEach whether the tank keeps one way until the tanks swap theirs
+     * @param maySwap whether they can do so now
      */
-    public record TrialPlan(LocalDate began, LocalDate until, int periodDays, int periodsOver) {}
+    public record TrialPlan(
+            LocalDate began, LocalDate until, int periodDays, int periodsOver, boolean oneEach, boolean maySwap) {}
+
+    /**
+     * Something read beside what is judged.
+     *
+     * @param unit of the parameter as stored
+     * @param byWay in the order of the ways
+     */
+    public record WatchedParameter(String parameter, String unit, List<WatchedUnder> byWay) {}
+
+    /**
+     * What was seen of it under one way.
+     *
+     * @param rise a week; absent where it is held rather than made, or while the readings do not tell
+     * @param held where it stood; absent where it is made, or nothing was read
+     */
+    public record WatchedUnder(
+            @Nullable Production rise, @Nullable Held held) {}
+
+    /**
+     * Something else that changed.
+     *
+     * @param id absent for what follows from an edit of the tank
+     * @param allowedFor whether the comparison takes out what it did
+     */
+    public record TrialChange(@Nullable UUID id, LocalDate onDay, String words, boolean allowedFor) {}
 
     /**
      * One of the ways.
@@ -64,6 +99,7 @@ public record TrialView(
      * @param days its interval; absent where the thing is left out
      * @param daysLived so far
      * @param times the task was done
+     * @param readings of the parameter while it was kept
      * @param minutesAWeek spent on the task; absent before a first week
      * @param costAWeek of what it used up, in the site's currency; absent likewise, or where a price is missing
      * @param rise of the parameter a week; absent while the readings do not tell
@@ -72,6 +108,7 @@ public record TrialView(
             @Nullable Integer days,
             long daysLived,
             int times,
+            int readings,
             @Nullable Double minutesAWeek,
             @Nullable Double costAWeek,
             @Nullable Production rise) {}

@@ -3,7 +3,6 @@ package app.chervil.server.water;
 import app.chervil.core.water.BestMoment;
 import app.chervil.core.water.Hold;
 import app.chervil.core.water.Parameter;
-import app.chervil.core.water.Phase;
 import app.chervil.core.water.Production;
 import app.chervil.core.water.Reading;
 import app.chervil.core.water.RiseQuestion.Tap;
@@ -143,22 +142,30 @@ public class TankWaterOperations {
     }
 
     /**
-     * What the tank makes of a parameter each of two ways it was kept in turns.
+     * What the tank makes of a parameter each way it was kept in turns.
      *
-     * @param phases of way 0 and way 1, oldest first
      * @param until the day after the last that counts
-     * @param settleDays after a switch that count for neither way
      * @return empty while the readings cannot tell them apart
      */
     @Transactional(readOnly = true)
     public Optional<Production.Tried> compare(
-            SignedIn who, long tank, Parameter parameter, List<Phase> phases, LocalDate until, int settleDays) {
-        Instant since = phases.get(0).from().atZone(clock.getZone()).toInstant();
+            SignedIn who, long tank, Parameter parameter, Production.Turns turns, LocalDate until) {
+        LocalDate from = turns.phases().get(0).from().toLocalDate();
+        return Production.compare(
+                read(who, tank, parameter, from, until),
+                changes(who, tank, from.atStartOfDay(clock.getZone()).toInstant()),
+                taps.tap(who, tank, parameter),
+                turns);
+    }
+
+    /** Readings of a parameter from one day up to another, that day left out; oldest first. */
+    @Transactional(readOnly = true)
+    public List<Reading> read(SignedIn who, long tank, Parameter parameter, LocalDate from, LocalDate until) {
+        Instant since = from.atStartOfDay(clock.getZone()).toInstant();
         Instant end = until.atStartOfDay(clock.getZone()).toInstant();
-        List<Reading> ofIt = books.core(readings.listBetween(who.siteId(), tank, since, end)).stream()
+        return books.core(readings.listBetween(who.siteId(), tank, since, end)).stream()
                 .filter(one -> one.parameter() == parameter)
                 .toList();
-        return Production.compare(ofIt, changes(who, tank, since), taps.tap(who, tank, parameter), phases, settleDays);
     }
 
     private List<WaterChange> changes(SignedIn who, long tank, Instant since) {

@@ -324,4 +324,205 @@ class TrialApiTest {
         site.put(stranger, TRIALS + "/" + UUID.randomUUID(), trial(prefilter, 1, 4, 7, 14))
                 .andExpect(status().isNotFound());
     }
+
+    private long pond() throws Exception {
+        return site.tank(keeper);
+    }
+
+    /** A trial of the pre-filter on this tank and another, each keeping one way. */
+    private void oneEach(long other, int daysAgo) throws Exception {
+        JsonNode ewer = site.canister(keeper, other, "Ewer", "2026-02-01");
+        site.put(
+                        keeper,
+                        TRIALS + "/" + id,
+                        trial(prefilter, daysAgo, 4, 7, 14)
+                                .replace(
+                                        "}",
+                                        ", \"oneEach\": true, \"alsoTaskIds\": ["
+                                                + TestSite.task(ewer, "Rinse the pre-filter") + "]}"))
+                .andExpect(status().isNoContent());
+    }
+
+    /** The trial of a tank among several. */
+    private JsonNode on(long where) throws Exception {
+        return site.read(site.get(keeper, TRIALS))
+                .valueStream()
+                .filter(one -> one.get("subject").get("tankId").asLong() == where)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private void rises(long where, int fromDaysAgo, int toDaysAgo, double start, double aWeek) throws Exception {
+        for (int day = fromDaysAgo; day > toDaysAgo; day -= 4) {
+            read(where, day, start + (fromDaysAgo - day) * aWeek / 7);
+        }
+    }
+
+    @Test
+    void tanks_that_keep_one_way_each_tell_how_they_do_and_nothing_of_the_ways() throws Exception {
+        long other = pond();
+        oneEach(other, 40);
+        rises(tank, 40, 0, 10, 2);
+        rises(other, 40, 0, 10, 6);
+
+        JsonNode first = on(tank);
+
+        assertThat(first.get("plan").get("oneEach").asBoolean()).isTrue();
+        assertThat(first.get("plan").get("maySwap").asBoolean()).isTrue();
+        assertThat(first.get("ways").get(0).get("rise").get("perWeek").asDouble())
+                .isBetween(1.7, 2.3);
+        assertThat(first.get("ways").get(1).has("rise")).isFalse();
+        assertThat(on(other).get("ways").get(1).get("rise").get("perWeek").asDouble())
+                .isBetween(5.7, 6.3);
+        assertThat(first.get("pairs")).isEmpty();
+        assertThat(first.get("together").get("pairs")).isEmpty();
+    }
+
+    @Test
+    void tanks_swap_their_ways_once_and_keep_the_new_ones_as_long_again() throws Exception {
+        long other = pond();
+        oneEach(other, 40);
+        String swap = TRIALS + "/" + id + "/swap";
+
+        site.post(keeper, swap, "").andExpect(status().isNoContent());
+
+        assertThat(on(tank).get("now").asInt()).isEqualTo(1);
+        assertThat(on(other).get("now").asInt()).isZero();
+        assertThat(on(tank).get("plan").get("until").asString())
+                .isEqualTo(TODAY.plusDays(56).toString());
+        site.post(keeper, swap, "")
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].code").value("had-all"));
+        site.delete(keeper, swap).andExpect(status().isNoContent());
+        assertThat(on(tank).get("now").asInt()).isZero();
+        assertThat(on(tank).get("plan").get("until").asString())
+                .isEqualTo(TODAY.plusDays(16).toString());
+    }
+
+    @Test
+    void one_way_each_wants_as_many_tanks_as_ways_and_has_nothing_to_foresee() throws Exception {
+        String alone = trial(prefilter, 0, 4, 7, 14).replace("}", ", \"oneEach\": true}");
+
+        site.put(keeper, TRIALS + "/" + id, alone)
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].code").value("too-few-tanks"));
+        oneEach(pond(), 0);
+        site.post(keeper, TRIALS + "/" + id + "/swap", "")
+                .andExpect(jsonPath("$.errors[0].code").value("too-soon"));
+    }
+
+    private void event(UUID event, int daysAgo, String kind, String note, int expected) throws Exception {
+        site.put(
+                        keeper,
+                        "/api/tanks/" + tank + "/events/" + event,
+                        "{\"onDay\": \"%s\", \"kind\": \"%s\", \"note\": \"%s\"}"
+                                .formatted(TODAY.minusDays(daysAgo), kind, note))
+                .andExpect(status().is(expected));
+    }
+
+    @Test
+    void what_else_changed_is_told_allowed_for_and_can_be_taken_back() throws Exception {
+        begin(56);
+        double nitrate = 10;
+        for (int day = 0; day <= 55; day++) {
+            if (day % 4 == 0) {
+                read(56 - day, nitrate);
+            }
+            // Fed more from day 35 on, which is neither way's doing.
+            nitrate += ((day >= 14 && day < 42 ? 4 : 2) + (day >= 35 ? 6 : 0)) / 7.0;
+        }
+        double blurred =
+                only().get("pairs").get(0).get("difference").get("perWeek").asDouble();
+        UUID fed = UUID.randomUUID();
+
+        event(fed, 21, "FED_MORE", "fry", 204);
+        event(fed, 21, "FED_MORE", "fry", 204);
+
+        JsonNode told = only();
+        assertThat(told.get("changes")).hasSize(1);
+        assertThat(told.get("changes").get(0).get("words").asString()).isEqualTo("Fed more: fry");
+        assertThat(told.get("changes").get(0).get("allowedFor").asBoolean()).isTrue();
+        double apart = told.get("pairs").get(0).get("difference").get("perWeek").asDouble();
+        assertThat(Math.abs(apart - 2)).isLessThan(Math.abs(blurred - 2)).isLessThan(0.5);
+        site.delete(keeper, "/api/tank-events/" + fed).andExpect(status().isNoContent());
+        assertThat(only().get("changes")).isEmpty();
+        site.post(keeper, "/api/tank-events/" + fed + "/restore", "").andExpect(status().isNoContent());
+        assertThat(only().get("changes")).hasSize(1);
+    }
+
+    @Test
+    void what_changed_is_refused_where_it_says_nothing_or_is_to_come_or_stands_under_another_id() throws Exception {
+        event(UUID.randomUUID(), 0, "OTHER", " ", 422);
+        event(UUID.randomUUID(), -1, "FED_LESS", "", 422);
+        UUID taken = UUID.randomUUID();
+        event(taken, 3, "ANIMALS_LOST", "", 204);
+        event(taken, 4, "ANIMALS_ADDED", "", 409);
+        site.delete(keeper, "/api/tank-events/" + UUID.randomUUID()).andExpect(status().isNotFound());
+        site.delete(site.keeper(), "/api/tank-events/" + taken).andExpect(status().isNotFound());
+    }
+
+    @Test
+    void what_is_watched_is_shown_by_way_and_without_a_verdict() throws Exception {
+        site.put(
+                        keeper,
+                        TRIALS + "/" + id,
+                        trial(prefilter, 56, 4, 7, 14).replace("}", ", \"watched\": [\"PHOSPHATE\", \"PH\"]}"))
+                .andExpect(status().isNoContent());
+        for (int day = 56; day > 0; day -= 4) {
+            boolean second = day <= 42 && day > 14;
+            site.post(keeper, "/api/tanks/" + tank + "/readings", """
+                            {"takenAt": "%sT12:00:00Z", "moment": "PLAIN", "values": [{"id": "%s", "parameter": "PH",
+                             "amount": %s, "belowDetection": false, "early": false, "method": "Drop test"}]}""".formatted(
+                                    TODAY.minusDays(day), UUID.randomUUID(), second ? 7.5 : 7.0))
+                    .andExpect(status().is2xxSuccessful());
+        }
+
+        JsonNode watched = only().get("watched");
+
+        assertThat(watched.get(0).get("parameter").asString()).isEqualTo("Phosphate");
+        assertThat(watched.get(0).get("byWay").get(0).has("rise")).isFalse();
+        JsonNode held = watched.get(1).get("byWay");
+        assertThat(held.get(0).get("held").get("mean").asDouble()).isEqualTo(7.0);
+        assertThat(held.get(1).get("held").get("mean").asDouble()).isEqualTo(7.5);
+        assertThat(held.get(1).get("held").get("readings").asInt()).isEqualTo(7);
+        site.put(
+                        keeper,
+                        TRIALS + "/" + UUID.randomUUID(),
+                        trial(prefilter, 150, 4, 7, 14).replace("}", ", \"watched\": [\"NITRATE\"]}"))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].field").value("watched"));
+    }
+
+    private JsonNode due() throws Exception {
+        return site.read(site.get(keeper, "/api/rounds").andExpect(status().isOk()));
+    }
+
+    @Test
+    void the_rounds_ask_for_the_reading_that_a_trial_wants() throws Exception {
+        begin(3);
+        assertThat(due().toString()).contains("A trial compares it");
+        assertThat(only().get("readBy").asString()).isEqualTo(TODAY.toString());
+
+        read(0, 12);
+
+        assertThat(due().toString()).doesNotContain("A trial compares it");
+        assertThat(only().get("readBy").asString()).isEqualTo(TODAY.plusDays(7).toString());
+        assertThat(only().get("ways").get(0).get("readings").asInt()).isEqualTo(1);
+    }
+
+    @Test
+    void the_rounds_say_when_to_take_the_thing_out_and_when_to_put_it_back() throws Exception {
+        site.put(keeper, TRIALS + "/" + id, trial(prefilter, 1, 4, 0, 7)).andExpect(status().isNoContent());
+
+        JsonNode look = site.read(site.get(keeper, "/api/rounds")).get("looks").get(0);
+
+        assertThat(look.get("words").asString())
+                .startsWith("A trial runs without the pre-filter of Weir for 14 days: take it out")
+                .contains("Fry and shrimp");
+        String done = "/api/follow-ups/" + look.get("id").asString() + "/done";
+        site.put(keeper, done, "").andExpect(status().is2xxSuccessful());
+        assertThat(site.read(site.get(keeper, "/api/rounds")).get("looks")).isEmpty();
+        site.delete(keeper, done).andExpect(status().is2xxSuccessful());
+        assertThat(site.read(site.get(keeper, "/api/rounds")).get("looks")).hasSize(1);
+    }
 }

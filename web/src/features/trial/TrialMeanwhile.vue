@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import { reactive, ref } from 'vue'
+import { useRights } from '@/features/account'
+import DayField from '@/shared/components/DayField.vue'
+import SelectField from '@/shared/components/SelectField.vue'
+import TextField from '@/shared/components/TextField.vue'
+import { today } from '@/shared/dates'
+import { useSending } from '@/shared/form'
+import { newId } from '@/shared/ids'
+import { offerUndo } from '@/shared/undo'
+import { useRestoreEvent, useTakeEventBack, useTellEvent, type TankEvent, type Trial } from './queries'
+import { changeWords } from './trials'
+
+/** What else changed in the tank of a trial: food, losses, new animals. It is asked for, since the water tells it too. */
+const props = defineProps<{ trial: Trial }>()
+
+const { mayWork: writes } = useRights()
+const tell = useTellEvent()
+const takeBack = useTakeEventBack()
+const restore = useRestoreEvent()
+const { sending, errors, trouble, send } = useSending()
+const KINDS: { value: TankEvent['kind']; label: string }[] = [
+  { value: 'FED_MORE', label: 'Fed more' },
+  { value: 'FED_LESS', label: 'Fed less' },
+  { value: 'ANIMALS_ADDED', label: 'Animals added' },
+  { value: 'ANIMALS_LOST', label: 'Animals lost' },
+  { value: 'OTHER', label: 'Something else' },
+]
+const open = ref(false)
+const blank = () => ({ id: newId(), onDay: today(), kind: 'FED_MORE' as TankEvent['kind'], note: '' })
+const form = reactive(blank())
+
+async function save() {
+  const { id, ...event } = form
+  const told = send(async () => {
+    await tell.mutateAsync({ tank: props.trial.subject.tankId, id, event })
+    return true
+  })
+  if (!(await told)) return
+  open.value = false
+  Object.assign(form, blank())
+  offerUndo('Noted.', () => takeBack.mutateAsync(id))
+}
+
+async function remove(id: string) {
+  const gone = send(async () => {
+    await takeBack.mutateAsync(id)
+    return true
+  })
+  if (await gone) offerUndo('Taken back.', () => restore.mutateAsync(id))
+}
+</script>
+
+<template>
+  <section class="meanwhile" :aria-label="`What else changed in ${trial.subject.tank}`">
+    <ul v-if="trial.changes.length">
+      <li v-for="change in trial.changes" :key="change.id ?? change.onDay + change.words">
+        {{ changeWords(change) }}
+        <el-button
+          v-if="change.id && writes"
+          class="screen"
+          type="primary"
+          text
+          :disabled="sending"
+          @click="remove(change.id)"
+        >
+          Take back<span class="seen-by-readers"> {{ change.words }}</span>
+        </el-button>
+      </li>
+    </ul>
+    <el-button v-if="writes && !open" class="screen" @click="open = true">Something else changed</el-button>
+    <form v-if="open" class="screen" novalidate @submit.prevent="save">
+      <div class="row">
+        <SelectField v-model="form.kind" label="What changed" name="kind" :choices="KINDS" />
+        <DayField
+          v-model="form.onDay"
+          label="Since"
+          name="onDay"
+          :min="trial.plan.began"
+          :max="today()"
+          :error="errors.onDay"
+        />
+        <TextField v-model="form.note" label="What it was" name="note" :error="errors.note" />
+      </div>
+      <p v-if="trouble && !errors.onDay && !errors.note" class="error" role="alert">{{ trouble }}</p>
+      <el-button type="primary" native-type="submit" :disabled="sending">Note it</el-button>
+      <el-button :disabled="sending" @click="open = false">Cancel</el-button>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.meanwhile {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+  width: 100%;
+}
+
+ul {
+  padding: 0;
+  margin: 0;
+  list-style: none;
+}
+
+.row {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(165px, 1fr));
+  gap: 16px;
+  max-width: 640px;
+  margin-bottom: 12px;
+}
+
+@media print {
+  .screen {
+    display: none;
+  }
+}
+</style>

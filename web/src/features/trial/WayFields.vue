@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import NumberField from '@/shared/components/NumberField.vue'
+import { emptyWay, MOST_WAYS, type WayForm } from './trial-form'
+
+/** Two to five ways of doing a task; the first is what the others are measured by. */
+defineProps<{
+  canBeLeftOut: boolean
+  errors: Record<string, string>
+}>()
+const ways = defineModel<WayForm[]>({ required: true })
+</script>
+
+<template>
+  <div>
+    <ul>
+      <li v-for="(way, i) in ways" :key="i" class="way">
+        <NumberField
+          v-model="way.days"
+          :label="i === 0 ? 'Every' : 'Or every'"
+          :name="`ways[${i}]`"
+          unit="days"
+          :disabled="way.without"
+          :error="errors[`ways[${i}]`]"
+        />
+        <el-checkbox
+          v-if="canBeLeftOut && (way.without || !ways.some((one) => one.without))"
+          v-model="way.without"
+        >
+          Without it
+        </el-checkbox>
+        <el-button v-if="ways.length > 2" type="primary" text @click="ways.splice(i, 1)">
+          Remove<span class="seen-by-readers"> way {{ i + 1 }}</span>
+        </el-button>
+      </li>
+    </ul>
+    <p v-if="errors.ways" class="error" role="alert">{{ errors.ways }}</p>
+    <p v-if="ways.some((way) => way.without)" class="small quiet">
+      For those periods take it out of the water’s path: one that is left in place clogs, and is no “without
+      it”. The rounds say when. A pre-filter that keeps fry or shrimp out of the intake stays on.
+    </p>
+    <el-button v-if="ways.length < MOST_WAYS" @click="ways.push(emptyWay())"> Add a way </el-button>
+  </div>
+</template>
+
+<style scoped>
+ul {
+  padding: 0;
+}
+
+.way {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 20px;
+  align-items: end;
+  padding: 6px 0;
+  list-style: none;
+}
+</style>
