@@ -145,6 +145,13 @@ export function makeRouter(client: QueryClient) {
         meta: { needs: 'KEEPER' },
       },
       {
+        path: '/tanks/:tank(\\d+)/filters/:filter(\\d+)/take-down',
+        name: 'take-down',
+        props: (to) => ({ ...tank(to), filter: number(to.params.filter) }),
+        component: () => import('@/features/procedure/TakeDownView.vue'),
+        meta: { needs: 'HELPER' },
+      },
+      {
         path: '/tanks/:tank(\\d+)/tasks/:task(\\d+)',
         name: 'task',
         props: (to) => ({ ...tank(to), task: number(to.params.task) }),

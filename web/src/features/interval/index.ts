@@ -3,7 +3,16 @@ import { defineAsyncComponent } from 'vue'
 export { default as StoryChapters } from './StoryChapters.vue'
 export { default as TakingOn } from './TakingOn.vue'
 export { default as WhenList } from './WhenList.vue'
-export { FORECASTS, forecastsStale, useEye, useForecasts, useStory, type Forecast } from './queries'
+export {
+  FORECASTS,
+  forecastsStale,
+  useEye,
+  useForecasts,
+  useOpenings,
+  useStory,
+  type Forecast,
+  type Opening,
+} from './queries'
 
 /** Loaded where days are chosen. */
 export const LookPanel = defineAsyncComponent(() => import('./LookPanel.vue'))

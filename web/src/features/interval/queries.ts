@@ -17,6 +17,17 @@ export function useForecasts(tank?: MaybeRefOrGetter<number>) {
   })
 }
 
+export type Opening = Schemas['OpeningView']
+
+/** How large the next opening of each canister of a tank is to be. */
+export function useOpenings(tank: MaybeRefOrGetter<number>) {
+  const id = computed(() => toValue(tank))
+  return useQuery({
+    queryKey: computed(() => [...FORECASTS, 'openings', id.value]),
+    queryFn: () => body(api.GET('/api/tanks/{tank}/openings', { params: { path: { tank: id.value } } })),
+  })
+}
+
 /** How a task's interval came to be. */
 export function useStory(tank: MaybeRefOrGetter<number>, task: MaybeRefOrGetter<number>) {
   return useQuery({

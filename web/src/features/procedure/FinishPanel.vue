@@ -24,6 +24,8 @@ const leftOffReason = ref('')
 const overrideReason = ref('')
 const saved = ref<Schemas['SavedService']>()
 const view = computed(() => props.guided.view.value)
+/** What is taken down is meant to stay off. */
+const stays = computed(() => view.value?.occasion === 'MOVE' || view.value?.occasion === 'STORE')
 const skipped = computed(() => {
   const reasons = props.guided.progress.value.skipped
   return (view.value?.steps ?? [])
@@ -116,11 +118,11 @@ async function dropIt() {
           Skipped: {{ step.text }} {{ reason }}
         </li>
       </ul>
-      <p v-if="off" class="warn" role="note">
+      <p v-if="off && !stays" class="warn" role="note">
         The filter is still off. Go back and start it, or write why it stays off.
       </p>
       <TextField
-        v-if="off"
+        v-if="off && !stays"
         v-model="leftOffReason"
         label="Why it stays off"
         name="leftOffReason"

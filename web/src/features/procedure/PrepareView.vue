@@ -2,7 +2,7 @@
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useFilters, type Filter } from '@/features/filter'
-import { useForecasts } from '@/features/interval'
+import { useForecasts, useOpenings } from '@/features/interval'
 import { useTank } from '@/features/tank'
 import { HoldNotice, MediaPick } from '@/features/water'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -13,6 +13,7 @@ import { today } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { typedNumber } from '@/shared/units'
 import BenchCard from './BenchCard.vue'
+import { openingWords, withAlong } from './opening'
 import { useProcedure, useStartGuided, type Chore } from './queries'
 import { newId } from '@/shared/ids'
 
@@ -24,6 +25,7 @@ const router = useRouter()
 const tank = useTank(() => props.tank)
 const filters = useFilters(() => props.tank)
 const forecasts = useForecasts(() => props.tank)
+const openings = useOpenings(() => props.tank)
 const startGuided = useStartGuided()
 const { sending, trouble, errors, send, refuse } = useSending()
 
@@ -60,9 +62,9 @@ const wanted = computed(() =>
 )
 
 watch(
-  [filters.data, forecasts.isFetched],
-  ([all, known]) => {
-    if (filterId.value !== undefined || !all?.length || !known) return
+  [filters.data, forecasts.isFetched, openings.isFetched],
+  ([all, known, sized]) => {
+    if (filterId.value !== undefined || !all?.length || !known || !sized) return
     choose(all.find((one) => one.tasks.some((task) => wanted.value.includes(task.id))) ?? all[0])
   },
   { immediate: true },
@@ -72,6 +74,14 @@ function choose(one: Filter | undefined) {
   filterId.value = one?.id
   tasks.value = (one?.tasks ?? []).filter((task) => wanted.value.includes(task.id)).map((task) => task.id)
 }
+
+/** With an opening its own work is ticked; whoever takes a tick off again keeps it off. */
+watch(tasks, (now, before) => {
+  const opened = (openings.data.value ?? []).filter((one) => !before.includes(one.taskId))
+  const inUse = (filter.value?.tasks ?? []).filter((task) => task.mode !== 'OFF').map((task) => task.id)
+  const all = withAlong(now, opened, inUse)
+  if (all.length > now.length) tasks.value = all
+})
 
 async function begin() {
   if (filterId.value === undefined) return
@@ -127,6 +137,14 @@ async function begin() {
               >{{ task.name }}</el-checkbox
             >
           </el-checkbox-group>
+          <p
+            v-for="words in openingWords(tasks, openings.data.value ?? [])"
+            :key="words"
+            class="small"
+            role="status"
+          >
+            {{ words }}
+          </p>
           <el-checkbox-group v-model="chores" aria-label="Besides">
             <el-checkbox v-for="chore in offered" :key="chore.value" :value="chore.value" class="tick">{{
               chore.label

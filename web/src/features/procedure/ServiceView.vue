@@ -156,7 +156,7 @@ const grade = (finding: Finding | undefined) => {
               </ol>
               <PhotoStrip :service="props.service" />
               <AddTask
-                v-if="guided.view.value.occasion !== 'SET_UP'"
+                v-if="guided.view.value.occasion === 'SERVICE'"
                 :view="guided.view.value"
                 @add="(task) => guided.record('TASK_ADDED', '', String(task))"
               />

@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { forecastsStale } from '@/features/interval'
 import { api, body, type Schemas } from '@/shared/api/client'
@@ -48,6 +48,19 @@ export const useSetUp = (filter: MaybeRefOrGetter<number>) =>
     queryKey: computed(() => ['set-up', toValue(filter)]),
     queryFn: () =>
       body(api.GET('/api/filters/{filter}/set-up', { params: { path: { filter: toValue(filter) } } })),
+  })
+
+/** The steps of taking a filter down; what is shown stays while the other purpose is fetched. */
+export const useTakeDown = (filter: MaybeRefOrGetter<number>, why: MaybeRefOrGetter<'MOVE' | 'STORE'>) =>
+  useQuery({
+    queryKey: computed(() => ['take-down', toValue(filter), toValue(why)]),
+    queryFn: () =>
+      body(
+        api.GET('/api/filters/{filter}/take-down', {
+          params: { path: { filter: toValue(filter) }, query: { why: toValue(why) } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
   })
 
 export function useStartGuided() {

@@ -5,6 +5,7 @@ import { useMayGo } from '@/shared/allowed'
 /** What can be done with a filter from its tank's page. */
 const props = defineProps<{ tank: number; filter: Filter; isNew: boolean }>()
 const mayGo = useMayGo()
+const down = { name: 'take-down', params: { tank: props.tank, filter: props.filter.id } }
 const change = { name: 'edit-filter', params: { tank: props.tank, filter: props.filter.id } }
 </script>
 
@@ -26,6 +27,7 @@ const change = { name: 'edit-filter', params: { tank: props.tank, filter: props.
       :to="{ name: 'set-up', params: { tank, filter: filter.id } }"
       >Set it up, step by step</RouterLink
     >
+    <RouterLink v-if="mayGo(down)" class="small change" :to="down">Take it down</RouterLink>
   </span>
 </template>
 

@@ -144,6 +144,16 @@ async function strike() {
 </template>
 
 <style scoped>
+.screen {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+
+.screen .el-button {
+  margin: 0;
+}
+
 .trial {
   display: grid;
   gap: 8px;

@@ -29,3 +29,8 @@ create index tank_event_tank_idx on tank_event (site_id, tank_id);
 
 create constraint trigger tank_event_raises after insert or update or delete on tank_event
     deferrable initially deferred for each row execute function raise_revision('tank', 'tank_id', 'site_id');
+
+-- A filter is also taken down, to be moved or put away.
+alter table guided_service
+    drop constraint guided_service_occasion_known,
+    add constraint guided_service_occasion_known check (occasion in ('SERVICE', 'SET_UP', 'MOVE', 'STORE'));

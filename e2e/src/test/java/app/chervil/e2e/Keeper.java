@@ -17,6 +17,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /** Somebody at a browser. Console errors are gathered; every view can be checked for accessibility. */
@@ -32,6 +33,17 @@ final class Keeper implements AutoCloseable {
           const still = new CSSStyleSheet()
           still.replaceSync('* { transition: none !important; animation: none !important }')
           document.adoptedStyleSheets = [...document.adoptedStyleSheets, still]
+        }""";
+
+    /** Sends to the server as the page would. */
+    static final String SEND = """
+        async ([method, path, body]) => {
+          const token = document.cookie.split('; ').find((one) => one.startsWith('XSRF-TOKEN=')).split('=')[1]
+          const headers = { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token }
+          const answer = await fetch(path, { method, headers, body: JSON.stringify(body) })
+          if (!answer.ok) throw new Error(path + ' ' + answer.status + ' ' + (await answer.text()))
+          const said = await answer.text()
+          return said ? JSON.parse(said) : null
         }""";
 
     private static final List<String> RULES = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
@@ -196,6 +208,14 @@ final class Keeper implements AutoCloseable {
         }
         for (String task : tasks) {
             page.getByLabel(task, new Page.GetByLabelOptions().setExact(exact)).check();
+        }
+        // An opening ticks what goes along with it.
+        for (Locator tick : page.locator(".tick").all()) {
+            String name = tick.textContent().strip();
+            boolean wanted = Arrays.stream(tasks).anyMatch(task -> exact ? name.equals(task) : name.contains(task));
+            if (!wanted && tick.locator("input").isChecked()) {
+                tick.locator("input").uncheck();
+            }
         }
     }
 

@@ -15,16 +15,6 @@ import org.junit.jupiter.api.Test;
 
 /** From "something is wrong" to the part: at the tank, by two people, stopped by a danger, ended in work. */
 class TroubleJourneyIT extends InTheDemo {
-    /** Sends to the server as the page would. */
-    private static final String SEND = """
-        async ([method, path, body]) => {
-          const token = document.cookie.split('; ').find((one) => one.startsWith('XSRF-TOKEN=')).split('=')[1]
-          const headers = { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token }
-          const answer = await fetch(path, { method, headers, body: JSON.stringify(body) })
-          if (!answer.ok) throw new Error(path + ' ' + answer.status + ' ' + (await answer.text()))
-          return answer.json()
-        }""";
-
     private static final String A_CANISTER = """
         async ([tank, name, careFrom, send]) => {
           const call = eval(send)
@@ -123,7 +113,7 @@ class TroubleJourneyIT extends InTheDemo {
     }
 
     private List<?> canister(String name, LocalDate careFrom) {
-        return (List<?>) keeper.page().evaluate(A_CANISTER, List.of(5, name, careFrom.toString(), SEND));
+        return (List<?>) keeper.page().evaluate(A_CANISTER, List.of(5, name, careFrom.toString(), Keeper.SEND));
     }
 
     private void log(LocalDate on, Object task, String finding) {
@@ -134,7 +124,7 @@ class TroubleJourneyIT extends InTheDemo {
         keeper.page()
                 .evaluate(
                         "([send, path, body]) => eval(send)(['PUT', path, JSON.parse(body)])",
-                        List.of(SEND, path, body));
+                        List.of(Keeper.SEND, path, body));
     }
 
     /** The first step of a weak flow, once its reason was seen. */

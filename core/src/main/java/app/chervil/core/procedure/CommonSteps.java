@@ -44,7 +44,7 @@ final class CommonSteps {
             stopping(situation, extent, steps);
             boolean letsWater = extent.opened() || extent.hosesOff() || extent.bayOpened();
             if (situation.build().hangsOnHoses() && letsWater) {
-                shutting(situation.build(), extent, steps);
+                shutting(situation.build(), extent.hosesOff(), steps);
                 drained(situation, steps);
             } else if (extent.hosesOff() && !situation.build().hangsOnHoses()) {
                 hosesOff(steps, "Let the pipes drain back, then take the hoses off over a bucket.", Material.BUCKET);
@@ -99,7 +99,7 @@ final class CommonSteps {
     }
 
     /** In a hose or in the filter itself it has no water to give its heat to once the pump stands. */
-    private static Template heaterOff(Build build) {
+    static Template heaterOff(Build build) {
         Template off = build.heaterNeedsFlow()
                 ? step(
                                 Phase.HEATER_OFF,
@@ -126,7 +126,28 @@ final class CommonSteps {
                             .because("Flow before and after tells whether it helped.")
                             .writes(FLOW_BEFORE));
         }
-        String lamp = litWithin(situation, extent) && kind != FilterKind.UV_UNIT ? "the lamp, then " : "";
+        steps.add(stop(situation, litWithin(situation, extent)));
+        if (kind == FilterKind.INTERNAL) {
+            steps.add(liftedOut());
+            steps.add(step(
+                            Phase.LID,
+                            "lift-in",
+                            "Set {filter} back under water, below its line, and tilt it until the air is out.")
+                    .does(HANDS_IN));
+        }
+    }
+
+    /** What hangs in the tank comes out in something that holds its dirt. */
+    static Template liftedOut() {
+        return step(Phase.OPEN, "lift-out", "Lift {filter} out of the tank in a tub or bag.")
+                .because("Lifted bare, it sheds its dirt into the tank.")
+                .does(HANDS_IN);
+    }
+
+    /** The filter stands before any hand goes in; its lamp first. */
+    static Template stop(Situation situation, boolean lit) {
+        FilterKind kind = situation.kind();
+        String lamp = lit && kind != FilterKind.UV_UNIT ? "the lamp, then " : "";
         Template stop =
                 switch (kind) {
                     case AIR_SPONGE ->
@@ -151,24 +172,14 @@ final class CommonSteps {
                         step(Phase.STOP, "stop", "Unplug " + lamp + "{filter}.")
                                 .because("Lifted foam sheds its dirt while the pump runs.");
                 };
-        steps.add(stop.mind(ELECTRICITY).does(POWER_OFF));
-        if (kind == FilterKind.INTERNAL) {
-            steps.add(step(Phase.OPEN, "lift-out", "Lift {filter} out of the tank in a tub or bag.")
-                    .because("Lifted bare, it sheds its dirt into the tank.")
-                    .does(HANDS_IN));
-            steps.add(step(
-                            Phase.LID,
-                            "lift-in",
-                            "Set {filter} back under water, below its line, and tilt it until the air is out.")
-                    .does(HANDS_IN));
-        }
+        return stop.mind(ELECTRICITY).does(POWER_OFF);
     }
 
-    private static void shutting(Build build, Extent extent, List<Template> steps) {
+    static void shutting(Build build, boolean off, List<Template> steps) {
         switch (build.water().shutOff()) {
             case VALVES -> {
                 steps.add(step(Phase.SHUT, "shut", "Shut both valves.").does(WATER_SHUT));
-                if (extent.hosesOff()) {
+                if (off) {
                     hosesOff(steps, "Undo the couplings over the drip tray.");
                 }
                 steps.add(step(Phase.WATER_ON, "open", "Open both valves.").does(WATER_ON));
@@ -176,7 +187,7 @@ final class CommonSteps {
             case BLOCK -> {
                 steps.add(step(Phase.SHUT, "shut", "Shut the lever of the hose block.")
                         .does(WATER_SHUT));
-                if (extent.hosesOff()) {
+                if (off) {
                     blockOff(steps);
                 }
                 steps.add(step(Phase.WATER_ON, "open", "Open the lever of the hose block.")
@@ -190,7 +201,7 @@ final class CommonSteps {
                         .because("That breaks the siphon: without valves nothing else holds the tank's water back.")
                         .mind(FLOOD)
                         .does(HANDS_IN, WATER_SHUT));
-                if (extent.hosesOff()) {
+                if (off) {
                     hosesOff(
                             steps,
                             "Hold a bucket below, take the hoses off the filter and let them drain.",
@@ -279,7 +290,7 @@ final class CommonSteps {
                 .does(HANDS_IN, FILTER_SHUT);
     }
 
-    private static String lidOff(Build build) {
+    static String lidOff(Build build) {
         String how = build.housing().latches() > 2
                 ? "Release the latches opposite each other"
                 : "Release the " + latches(build);

@@ -5,5 +5,19 @@ public enum Occasion {
     /** Tasks that are due. */
     SERVICE,
     /** A filter is put together and started. */
-    SET_UP
+    SET_UP,
+    /** A filter is taken down and goes along to another place, with what lives in it. */
+    MOVE,
+    /** A filter is taken down, dried and put away. */
+    STORE;
+
+    /** Whether the filter is taken down, and so does not run afterwards. */
+    public boolean takesDown() {
+        return this == MOVE || this == STORE;
+    }
+
+    /** Whether it does tasks; the others do none. */
+    public boolean hasTasks() {
+        return this == SERVICE;
+    }
 }

@@ -34,6 +34,7 @@ import java.util.stream.Collectors;
  */
 public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks, int minutes) {
     private static final int SET_UP_MINUTES = 35;
+    private static final int TAKE_DOWN_MINUTES = 30;
 
     public Procedure {
         steps = List.copyOf(steps);
@@ -72,16 +73,25 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks, int minu
 
     /** The steps of putting a filter together and starting it; in the order they are given. */
     public static Procedure setUp(Situation situation) {
+        return given(situation, SetUpSteps.of(situation), SET_UP_MINUTES);
+    }
+
+    /** The steps of taking a filter down, to move it or to put it away; in the order they are given. */
+    public static Procedure takeDown(Situation situation, Occasion why) {
+        return given(situation, TakeDownSteps.of(situation, why), TAKE_DOWN_MINUTES);
+    }
+
+    private static Procedure given(Situation situation, List<Bound> bound, int minutes) {
         Tubs none = new Tubs(0, 0, false);
         Fillings fillings = new Fillings(situation, none, 0, 0);
-        List<Moment> steps = SetUpSteps.of(situation).stream()
+        List<Moment> steps = bound.stream()
                 .map(one -> new Moment(one.template().phase(), one.step(fillings, List.of())))
                 .toList();
         return new Procedure(
                 OwnSteps.among(steps, situation.passport().ownSteps()),
                 none,
                 List.of(),
-                SET_UP_MINUTES + situation.passport().places().size());
+                minutes + situation.passport().places().size());
     }
 
     /** To open a canister is to wash every foam and pad in it; one without any has its bio media looked at. */

@@ -195,7 +195,7 @@ class SetUpTest {
         return Procedure.setUp(situation(Passport.usual(build, kinds), path(kinds.toArray(StageKind[]::new))));
     }
 
-    private static List<PathStage> path(StageKind... kinds) {
+    static List<PathStage> path(StageKind... kinds) {
         List<PathStage> path = new ArrayList<>();
         for (StageKind kind : kinds) {
             path.add(new PathStage(path.size() + 1, kind.words(), Stage.washable(kind)));
@@ -203,7 +203,7 @@ class SetUpTest {
         return path;
     }
 
-    private static Situation situation(Passport passport, List<PathStage> path) {
+    static Situation situation(Passport passport, List<PathStage> path) {
         return new Situation(
                 "Weir",
                 passport,

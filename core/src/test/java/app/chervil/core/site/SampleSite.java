@@ -57,11 +57,16 @@ public final class SampleSite {
 
     /** Adds a tank that has stood for years. */
     public SampleSite tank(long id, String name, String room, LocalDate cleanedOn) {
+        return tank(id, name, room, cleanedOn, PATH);
+    }
+
+    /** Adds a tank whose canister has a path of its own. */
+    public SampleSite tank(long id, String name, String room, LocalDate cleanedOn, List<StageKind> path) {
         tanks.put(
                 id,
                 new TankBook.Records(
                         tank(id, name, room),
-                        List.of(weir(id, cleanedOn)),
+                        List.of(weir(id, cleanedOn, path)),
                         List.of(),
                         List.of(),
                         Map.of(),
@@ -95,7 +100,7 @@ public final class SampleSite {
                 Optional.empty());
     }
 
-    private static Filter weir(long tank, LocalDate cleanedOn) {
+    private static Filter weir(long tank, LocalDate cleanedOn, List<StageKind> path) {
         List<FilterStage> stages = new ArrayList<>();
         List<FilterTask> tasks = new ArrayList<>();
         CareCatalogue.forFilter(FilterKind.CANISTER, Schools.DEFAULT)
@@ -106,7 +111,7 @@ public final class SampleSite {
                         rule,
                         TaskName.of(rule.action(), FilterKind.CANISTER, "Weir"),
                         cleanedOn)));
-        for (StageKind kind : PATH) {
+        for (StageKind kind : path) {
             FilterStage stage = new FilterStage(
                     tank * 100 + stages.size(),
                     Stage.washable(kind),
@@ -132,7 +137,7 @@ public final class SampleSite {
                 tank,
                 1,
                 "Weir",
-                Passport.usual(Build.usual(FilterKind.CANISTER, Optional.of(FlowDirection.BOTTOM_UP)), PATH),
+                Passport.usual(Build.usual(FilterKind.CANISTER, Optional.of(FlowDirection.BOTTOM_UP)), path),
                 Filter.Rating.UNKNOWN,
                 Optional.empty(),
                 stages,
@@ -185,6 +190,23 @@ public final class SampleSite {
                 tank,
                 on,
                 Map.of(taskId(tank, task), Optional.of(finding)),
+                Map.of(),
+                OptionalInt.empty(),
+                PastService.Manner.USUAL));
+        return with(tank, services, had.chores(), had.water());
+    }
+
+    /** Logs several tasks of one service, with nothing found. */
+    public SampleSite didAll(long tank, List<String> tasks, LocalDate on) {
+        TankBook.Records had = tanks.get(tank);
+        List<PastService> services = new ArrayList<>(had.services());
+        Map<Long, Optional<Finding>> done = new HashMap<>();
+        tasks.forEach(task -> done.put(taskId(tank, task), Optional.empty()));
+        services.add(new PastService(
+                new UUID(tank, services.size()),
+                tank,
+                on,
+                done,
                 Map.of(),
                 OptionalInt.empty(),
                 PastService.Manner.USUAL));

@@ -87,6 +87,7 @@ final class RightsTable {
             // What is due
             ask("/api/rounds", VIEWER),
             ask("/api/forecasts", VIEWER),
+            ask("/api/tanks/{tank}/openings", VIEWER),
             ask("/api/tanks/{tank}/tasks/{task}/story", VIEWER),
             ask("/api/tanks/{tank}/tasks-done", VIEWER),
             ask("/api/tanks/{tank}/around", VIEWER),
@@ -109,6 +110,7 @@ final class RightsTable {
             author(delete("/api/photos/{photo}", AUTHOR, "deleted a photo"), "photo"),
             ask("/api/filters/{filter}/procedure", VIEWER),
             ask("/api/filters/{filter}/set-up", VIEWER),
+            ask("/api/filters/{filter}/take-down", VIEWER),
             ask("/api/guided-services", VIEWER),
             ask("/api/guided-services/{guided}", VIEWER),
             put("/api/guided-services/{guided}", HELPER, "began a service"),

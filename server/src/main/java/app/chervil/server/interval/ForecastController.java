@@ -30,6 +30,12 @@ class ForecastController {
         return operations.list(who, tank);
     }
 
+    /** How large the next opening of each canister of a tank is to be. */
+    @GetMapping("/tanks/{tank}/openings")
+    List<OpeningView> openings(@AuthenticationPrincipal SignedIn who, @PathVariable long tank) {
+        return operations.openings(who, tank);
+    }
+
     /** The figures by which the engine is explained. */
     @GetMapping("/engine-facts")
     EngineFacts facts() {

@@ -1,6 +1,7 @@
 package app.chervil.server.interval;
 
 import app.chervil.core.interval.Forecast;
+import app.chervil.core.site.Opening;
 import app.chervil.core.site.SiteBook;
 import app.chervil.core.site.TankBook;
 import app.chervil.core.site.TaskForecast;
@@ -9,6 +10,7 @@ import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteBooks;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -34,6 +36,15 @@ public class ForecastOperations {
         return site.tanks().stream()
                 .filter(one -> tank == null || one.tank().id() == tank)
                 .flatMap(one -> one.forecasts().stream().map(task -> view(one, task, site.today())))
+                .toList();
+    }
+
+    /** How large the next opening of each canister of a tank is to be; none for a tank that is not there. */
+    @Transactional(readOnly = true)
+    public List<OpeningView> openings(SignedIn who, long tank) {
+        SiteBook site = books.site(who);
+        return site.tank(tank).map(book -> Opening.ofTank(book, site.today())).orElse(Map.of()).values().stream()
+                .map(one -> new OpeningView(one.task(), one.size(), one.along(), one.why()))
                 .toList();
     }
 

@@ -1,5 +1,6 @@
 package app.chervil.server.procedure;
 
+import app.chervil.core.procedure.Occasion;
 import app.chervil.core.procedure.Situation.Chore;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.visit.SavedService;
@@ -49,6 +50,13 @@ class GuidedController {
     @GetMapping("/filters/{filter}/set-up")
     ProcedureView setUp(@AuthenticationPrincipal SignedIn who, @PathVariable long filter) {
         return procedures.setUp(who, filter);
+    }
+
+    /** Before a filter is taken down. */
+    @GetMapping("/filters/{filter}/take-down")
+    ProcedureView takeDown(
+            @AuthenticationPrincipal SignedIn who, @PathVariable long filter, @RequestParam Occasion why) {
+        return procedures.takeDown(who, filter, why);
     }
 
     /** Services in progress, and the filters they left off. */

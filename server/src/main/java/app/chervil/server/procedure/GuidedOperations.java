@@ -1,14 +1,11 @@
 package app.chervil.server.procedure;
 
-import app.chervil.core.interval.Finding;
 import app.chervil.core.interval.Start;
 import app.chervil.core.procedure.FollowUp;
 import app.chervil.core.procedure.GuidedWork;
 import app.chervil.core.procedure.Occasion;
 import app.chervil.core.procedure.Situation.Chore;
-import app.chervil.core.procedure.Step.Effect;
 import app.chervil.core.site.Filter;
-import app.chervil.core.site.FilterTask;
 import app.chervil.core.site.Tank;
 import app.chervil.core.tank.TankChore;
 import app.chervil.server.account.SignedIn;
@@ -28,13 +25,11 @@ import app.chervil.server.water.MediaOperations.MediaDone;
 import app.chervil.server.water.MediaOperations.MediaPlan;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
@@ -51,14 +46,14 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class GuidedOperations {
     private static final TypeReference<List<StepView>> STEPS = new TypeReference<>() {};
-    private static final TypeReference<List<Long>> TASKS = new TypeReference<>() {};
-    private static final TypeReference<Set<Chore>> CHORES = new TypeReference<>() {};
+    static final TypeReference<List<Long>> TASKS = new TypeReference<>() {};
+    static final TypeReference<Set<Chore>> CHORES = new TypeReference<>() {};
 
     /** Chores that come round by themselves, as the plan knows them. */
     private static final Map<Chore, TankChore> PLANNED_CHORES =
             Map.of(Chore.ROCK_BLOW_OFF, TankChore.ROCK_BLOW_OFF, Chore.SUBSTRATE_VACUUM, TankChore.SUBSTRATE_VACUUM);
 
-    private static final int MOST_OFF_MINUTES = 100_000;
+    private static final String TAKEN_DOWN = "It was taken down.";
 
     private final GuidedMapper mapper;
     private final ProcedureOperations procedures;
@@ -70,6 +65,7 @@ public class GuidedOperations {
     private final FollowUpOperations followUps;
     private final FilterPower power;
     private final SiteMemory memory;
+    private final GuidedLog log;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -84,6 +80,7 @@ public class GuidedOperations {
             FollowUpOperations followUps,
             FilterPower power,
             SiteMemory memory,
+            GuidedLog log,
             JsonMapper json,
             Clock clock) {
         this.mapper = mapper;
@@ -96,6 +93,7 @@ public class GuidedOperations {
         this.followUps = followUps;
         this.power = power;
         this.memory = memory;
+        this.log = log;
         this.json = json;
         this.clock = clock;
     }
@@ -110,10 +108,17 @@ public class GuidedOperations {
     /** Begins a service under an id its client made; beginning it again answers what is there. */
     @Transactional
     public GuidedView start(SignedIn who, UUID id, GuidedStart input) {
-        ProcedureView procedure = input.what() == Occasion.SET_UP
-                ? procedures.setUp(who, input.filterId())
-                : procedures.assemble(who, input.filterId(), input.tasks(), input.chores(), grams(input.media()));
+        ProcedureView procedure =
+                switch (input.what()) {
+                    case SERVICE ->
+                        procedures.assemble(who, input.filterId(), input.tasks(), input.chores(), grams(input.media()));
+                    case SET_UP -> procedures.setUp(who, input.filterId());
+                    case MOVE, STORE -> procedures.takeDown(who, input.filterId(), input.what());
+                };
         long tank = filters.find(who, input.filterId()).tankId();
+        if (input.what() == Occasion.STORE) {
+            who.mustBeKeeper();
+        }
         if (mapper.find(who.siteId(), id).isEmpty()) {
             checkStart(who, tank, procedure, input);
         }
@@ -216,10 +221,10 @@ public class GuidedOperations {
                             "not-understood",
                             "This value does not fit.")
                     .check(
-                            row.occasion() == Occasion.SERVICE || events.get(i).kind() != GuidedWork.Kind.TASK_ADDED,
+                            row.occasion().hasTasks() || events.get(i).kind() != GuidedWork.Kind.TASK_ADDED,
                             "events[" + i + "].kind",
                             "no-tasks-here",
-                            "A set-up has no tasks. Finish it, then begin a service.");
+                            "There are no tasks in this. Finish it, then begin a service.");
         }
         gatherer.done();
         boolean news = false;
@@ -283,9 +288,10 @@ public class GuidedOperations {
     @Transactional
     public SavedService finish(SignedIn who, UUID id, GuidedFinish input) {
         GuidedRow row = locked(who, id);
-        String reason = input.leftOffReason().strip();
         GuidedWork work = work(view(who, row));
-        ServiceInput done = done(who, row, work, input);
+        String given = input.leftOffReason().strip();
+        String reason = given.isEmpty() && GuidedLog.isTakenDown(row, work) ? TAKEN_DOWN : given;
+        ServiceInput done = log.told(who, row, work, input);
         new Rejected.Gatherer()
                 .check(
                         row.offSince() == null || !reason.isEmpty(),
@@ -322,9 +328,13 @@ public class GuidedOperations {
     /** Whatever this work asks for later; of a filter that is set up, the clocks start now. */
     private void askAfterwards(SignedIn who, GuidedRow row, GuidedWork work, ServiceInput done) {
         Filter filter = filters.find(who, row.filterId());
-        if (isSetUp(row, work)) {
+        if (GuidedLog.isSetUp(row, work)) {
             filters.setCleaned(who, filter.id(), tanks.today(), Start.Sureness.EXACT);
+            runsAgain(who, filter);
             followUps.ask(who, filter, row.id(), FollowUp.ofSetUp(filter.kind(), filter.name()));
+        }
+        if (row.occasion() == Occasion.STORE && GuidedLog.isTakenDown(row, work)) {
+            filters.delete(who, filter.id());
         }
         boolean weeps = done.tasks().stream()
                 .flatMap(one -> filter.task(one.taskId()).stream())
@@ -336,8 +346,11 @@ public class GuidedOperations {
         }
     }
 
-    private static boolean isSetUp(GuidedRow row, GuidedWork work) {
-        return row.occasion() == Occasion.SET_UP && work.did(Effect.POWER_ON);
+    /** Whatever left it off before: it was set up anew. */
+    private void runsAgain(SignedIn who, Filter filter) {
+        mapper.listOpen(who.siteId()).stream()
+                .filter(row -> row.filterId() == filter.id() && row.finishedAt() != null)
+                .forEach(row -> mapper.updateOff(who.siteId(), row.id(), null));
     }
 
     /** Confirms that a filter left off by a finished service runs again. */
@@ -401,70 +414,13 @@ public class GuidedOperations {
                 json.writeValueAsString(procedure.steps()));
     }
 
-    private ServiceInput done(SignedIn who, GuidedRow row, GuidedWork work, GuidedFinish input) {
-        Filter filter = filters.find(who, row.filterId());
-        List<Long> asked = json.readValue(row.tasks(), TASKS);
-        List<ServiceInput.Done> tasks = filter.tasks().stream()
-                .filter(task -> asked.contains(task.id()) && work.finished(task.id(), task.action()))
-                .map(task -> new ServiceInput.Done(task.id(), finding(work, task)))
-                .toList();
-        long minutes =
-                Math.max(1, Duration.between(row.startedAt(), clock.instant()).toMinutes());
-        ServiceInput.FlowInput flow = new ServiceInput.FlowInput(
-                filter.id(),
-                reading(work.flow(GuidedWork.Kind.FLOW_BEFORE)),
-                reading(work.flow(GuidedWork.Kind.FLOW_AFTER)));
-        return new ServiceInput(
-                row.tankId(),
-                tanks.today(),
-                who.name(),
-                (int) Math.min(minutes, 1440),
-                note(input, work, row),
-                tasks,
-                List.of(flow),
-                new ServiceInput.Circumstances(
-                        offMinutes(work),
-                        input.overrideReason() == null ? row.overrideReason() : input.overrideReason(),
-                        input.parts()));
-    }
-
     private static GuidedWork work(GuidedView guided) {
         return GuidedWork.replay(
                 guided.steps().stream().map(StepView::toCore).toList(),
                 guided.events().stream().map(GuidedEvent::toCore).toList());
     }
 
-    private @Nullable Integer offMinutes(GuidedWork work) {
-        OptionalInt minutes = work.offMinutes(clock.instant());
-        return minutes.isPresent() ? Math.min(MOST_OFF_MINUTES, minutes.getAsInt()) : null;
-    }
-
     private GuidedRow locked(SignedIn who, UUID id) {
         return mapper.findLocked(who.siteId(), id).orElseThrow(() -> new NotFound("guided service"));
-    }
-
-    /** Chores belong to no filter, so the log tells them in its note. */
-    private String note(GuidedFinish input, GuidedWork work, GuidedRow row) {
-        Stream<String> told = isSetUp(row, work)
-                ? Stream.of("Set up and started.")
-                : json.readValue(row.chores(), CHORES).stream()
-                        .sorted()
-                        .filter(chore -> work.did(chore.work()))
-                        .map(Chore::told);
-        return Stream.concat(told, Stream.of(input.note().strip()))
-                .filter(part -> !part.isEmpty())
-                .collect(Collectors.joining(" "));
-    }
-
-    private static @Nullable Finding finding(GuidedWork work, FilterTask task) {
-        return task.stageId()
-                .filter(stage -> task.graded())
-                .flatMap(work::gradeOf)
-                .map(Finding::valueOf)
-                .orElse(null);
-    }
-
-    private static ServiceInput.@Nullable FlowReading reading(OptionalDouble litresPerHour) {
-        return litresPerHour.isPresent() ? new ServiceInput.FlowReading(litresPerHour.getAsDouble(), null, null) : null;
     }
 }

@@ -5,6 +5,7 @@ import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.Material;
 import app.chervil.core.interval.GradeWords;
 import app.chervil.core.procedure.Caution;
+import app.chervil.core.procedure.Occasion;
 import app.chervil.core.procedure.Procedure;
 import app.chervil.core.procedure.Situation;
 import app.chervil.core.procedure.Situation.Asked;
@@ -27,6 +28,7 @@ import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteBooks;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.problem.NotFound;
+import app.chervil.server.problem.Rejected;
 import app.chervil.server.procedure.ProcedureView.Draw;
 import app.chervil.server.procedure.ProcedureView.HeldWork;
 import app.chervil.server.procedure.ProcedureView.StepView;
@@ -40,6 +42,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -108,9 +111,27 @@ public class ProcedureOperations {
      */
     @Transactional(readOnly = true)
     public ProcedureView setUp(SignedIn who, long filterId) {
+        return whole(who, filterId, Procedure::setUp);
+    }
+
+    /**
+     * The steps of taking a filter down.
+     *
+     * @param why to move it, or to put it away
+     * @throws NotFound if the filter is not there
+     */
+    @Transactional(readOnly = true)
+    public ProcedureView takeDown(SignedIn who, long filterId, Occasion why) {
+        new Rejected.Gatherer()
+                .check(why.takesDown(), "why", "not-down", "To move it, or to put it away?")
+                .done();
+        return whole(who, filterId, situation -> Procedure.takeDown(situation, why));
+    }
+
+    private ProcedureView whole(SignedIn who, long filterId, Function<Situation, Procedure> steps) {
         Filter filter = filters.find(who, filterId);
         Tank tank = tanks.find(who, filter.tankId());
-        Procedure procedure = Procedure.setUp(situation(who, tank, filter, new Work(List.of(), Set.of(), List.of())));
+        Procedure procedure = steps.apply(situation(who, tank, filter, new Work(List.of(), Set.of(), List.of())));
         return new ProcedureView(
                 filter.name(),
                 procedure.steps().stream().map(step -> view(step, filter)).toList(),

@@ -1,0 +1,266 @@
+package app.chervil.core.procedure;
+
+import static app.chervil.core.procedure.Caution.*;
+import static app.chervil.core.procedure.Step.Effect.*;
+import static app.chervil.core.procedure.Template.step;
+
+import app.chervil.core.filter.FilterKind;
+import app.chervil.core.filter.Material;
+import app.chervil.core.filter.StageKind;
+import app.chervil.core.passport.Build;
+import app.chervil.core.passport.Place;
+import app.chervil.core.passport.Place.Content;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Taking a filter down, in the order hands can do it (docs/sources.md#take-down): along to another place with what lives in it
+ * kept under tank water, or dried and put away. The tank is left with its level, its heater and a way to clean its water.
+ */
+final class TakeDownSteps {
+    private static final int HOUR = 60;
+
+    private final Situation situation;
+    private final Build build;
+    private final boolean moves;
+    private final List<Bound> steps = new ArrayList<>();
+
+    private TakeDownSteps(Situation situation, Occasion why) {
+        this.situation = situation;
+        this.build = situation.build();
+        this.moves = why == Occasion.MOVE;
+    }
+
+    static List<Bound> of(Situation situation, Occasion why) {
+        TakeDownSteps down = new TakeDownSteps(situation, why);
+        down.prepared();
+        down.stopped();
+        if (situation.hasLamp()) {
+            down.lampPacked();
+        }
+        down.emptied();
+        down.washed();
+        down.packed();
+        down.left();
+        return down.steps;
+    }
+
+    private void add(Template template) {
+        steps.add(Bound.common(template));
+    }
+
+    private void prepared() {
+        if (build.is(FilterKind.UV_UNIT)) {
+            add(step(Phase.READ, "beside", "Do the tank's other filters run?")
+                    .because("A lamp holds no bacteria; the water it clears may cloud again without it."));
+        } else if (moves) {
+            add(step(Phase.READ, "beside", "Are the animals boxed in their own water, or cared for by another filter?")
+                    .because("If not, see to them first. The filter comes down last, and is set up first."));
+        } else {
+            add(step(
+                            Phase.READ,
+                            "beside",
+                            "Has another filter run on this tank for six weeks, or do no animals live in it?")
+                    .because("If neither, stop here: most of what cleans this tank's water lives in {filter}."));
+        }
+        add(CommonSteps.gloves());
+        add(CommonSteps.heaterOff(build));
+        if (holdsLife()) {
+            add(step(
+                            Phase.DRAW,
+                            "keep-bucket",
+                            "Take a clean bucket, and enough tank water to cover "
+                                    + (moves ? "foam and media." : "media that shall live."))
+                    .because("In their own water they keep; what tap water holds against germs kills them.")
+                    .mind(SIPHON)
+                    .using(Material.BUCKET)
+                    .does(WATER_OUT));
+        }
+    }
+
+    private boolean holdsLife() {
+        return situation.path().stream()
+                        .anyMatch(stage -> Procedure.isBio(stage)
+                                || stage.kind().texture() == StageKind.Texture.SPONGE
+                                || stage.kind().texture() == StageKind.Texture.COARSE)
+                || build.is(FilterKind.AIR_SPONGE);
+    }
+
+    private void stopped() {
+        add(CommonSteps.stop(situation, situation.hasLamp()));
+        if (build.is(FilterKind.INTERNAL)) {
+            add(CommonSteps.liftedOut());
+        }
+        if (build.is(FilterKind.HANG_ON_BACK)) {
+            add(step(Phase.CARRY, "lift-off", "Lift {filter} off the rim over a bucket, and let it drain.")
+                    .mind(WET_FLOOR)
+                    .using(Material.BUCKET)
+                    .does(HANDS_IN));
+        }
+        if (build.is(FilterKind.AIR_SPONGE)) {
+            add(step(Phase.CARRY, "lift-out", "Lift the sponge out in a bag.")
+                    .because("Lifted bare, it sheds its dirt into the tank.")
+                    .does(HANDS_IN));
+        }
+        if (build.hangsOnHoses()) {
+            List<Template> shut = new ArrayList<>();
+            CommonSteps.shutting(build, true, shut);
+            shut.stream().filter(one -> one.phase().compareTo(Phase.CARRY) < 0).forEach(this::add);
+            add(step(Phase.CARRY, "pipes", "Lift pipes and hoses out of the tank, and drain them into a second bucket.")
+                    .mind(WET_FLOOR)
+                    .using(Material.BUCKET)
+                    .does(HANDS_IN));
+        }
+        if (build.is(FilterKind.SUMP)) {
+            add(step(Phase.CARRY, "drain-sump", "Pump or siphon the sump empty, down to a finger's width.")
+                    .because("Never lifted with water in it: its seams are not made for that.")
+                    .mind(SIPHON, HEAVY)
+                    .using(Material.SIPHON, Material.BUCKET)
+                    .does(HANDS_IN));
+        }
+    }
+
+    private void lampPacked() {
+        add(LampSteps.cool());
+        add(LampSteps.bayOpened());
+        add(LampSteps.lampOut());
+        if (situation.path().stream().anyMatch(stage -> stage.kind() == StageKind.UV_SLEEVE)
+                || build.is(FilterKind.UV_UNIT)) {
+            add(LampSteps.sleeveOut());
+        }
+        add(step(Phase.LAMP_SHUT, "wrap", "Wrap lamp and sleeve apart in cloth, in a box that says glass.")
+                .because("Neither is lit again before it is back in its housing.")
+                .mind(MERCURY, GLASS)
+                .using(Material.SOFT_CLOTH));
+    }
+
+    /** From the first that a hand meets to the last. */
+    private void emptied() {
+        if (build.is(FilterKind.CANISTER)) {
+            if (Procedure.Extent.isCarried(build)) {
+                add(step(Phase.CARRY, "carry", "Carry {filter}, upright, to where there is room above it.")
+                        .because("It is full of water.")
+                        .mind(HEAVY, WET_FLOOR)
+                        .does(HANDS_IN));
+            }
+            add(step(Phase.OPEN, "lid-off", CommonSteps.lidOff(build)).does(HANDS_IN, FILTER_OPENED));
+        }
+        List<Place> places = situation.passport().places();
+        for (int number = 0; number < places.size(); number++) {
+            Place place = places.get(number);
+            if (!place.contents().isEmpty()) {
+                Template lifted = step(Phase.TAKE_OUT, "unload", unload(place));
+                Template out =
+                        isAlive(place) ? lifted.does(HANDS_IN, PLACE_OUT, BIO_OUT) : lifted.does(HANDS_IN, PLACE_OUT);
+                steps.add(Bound.lifting(out, new Handled.Tray(number, place.name(), number, Handled.Holds.NEITHER)));
+            }
+        }
+        if (build.is(FilterKind.CANISTER)) {
+            add(step(Phase.TIP, "tip", "Tip away the water that is left in the canister.")
+                    .because("It is never carried far with water in it.")
+                    .mind(HEAVY)
+                    .does(HANDS_IN, TIPPED));
+        }
+    }
+
+    private boolean isAlive(Place place) {
+        return place.contents().stream()
+                .map(content -> situation.path().get(content.stage()))
+                .anyMatch(Procedure::isBio);
+    }
+
+    private String unload(Place place) {
+        List<String> names = place.contents().stream()
+                .map(Content::stage)
+                .map(stage -> situation.path().get(stage).name())
+                .distinct()
+                .toList();
+        String what = "Take out the " + String.join(" and the ", names);
+        if (isAlive(place)) {
+            return what + ". What shall live goes into the bucket at once, under water.";
+        }
+        return moves ? what + "; what is porous goes into the bucket." : what + ".";
+    }
+
+    private void washed() {
+        if (moves) {
+            add(step(
+                            Phase.RINSE_FIRST,
+                            "rinse",
+                            "Squeeze foam out in tank water, and put it back into the bucket, wet.")
+                    .because("Dirt that travels along uses up their oxygen. Spent carbon and pads are thrown away."));
+            if (holdsLife()) {
+                add(step(
+                                Phase.BENCH,
+                                "air",
+                                "Keep the bucket at the tank's temperature, its lid loose. For longer than an hour hang"
+                                        + " an air stone into it.")
+                        .because("Shut in without flow, bacteria use up their oxygen within the hour. A filter never"
+                                + " travels with wet media shut in it.")
+                        .waiting(HOUR));
+            }
+            return;
+        }
+        if (holdsLife()) {
+            add(
+                    step(
+                                    Phase.RINSE_FIRST,
+                                    "alive",
+                                    "Put media that shall live into a filter that runs, today: write down which, and where.")
+                            .because(
+                                    "What dries is dead, and starts like new media. A medicated or ill tank's media goes to no other."));
+        }
+        add(step(
+                        Phase.HOUSING,
+                        "wash",
+                        "Wash housing, trays, hoses and dead foam under the tap. Throw pads, floss and chemical media away.")
+                .because("Nothing that lives is in them now. No soap: it stays."));
+    }
+
+    private void packed() {
+        if (!moves && hasRotor()) {
+            add(step(Phase.HEAD, "rotor", "Draw rotor and shaft, brush them, and lay them back in dry.")
+                    .because("Slime that dries sticks the rotor fast. A magnet pinches: mind your fingers.")
+                    .using(Material.SOFT_BRUSH));
+        }
+        if (!moves && build.is(FilterKind.CANISTER)) {
+            add(step(Phase.HEAD, "ring", "Take the lid's ring off, dry it, and rub a film of silicone on it.")
+                    .because("Stored under a shut lid it goes flat, and drips at the next start.")
+                    .using(Material.GREASE));
+        }
+        add(
+                moves
+                        ? step(
+                                        Phase.BENCH,
+                                        "pack",
+                                        "Pack {filter} upright and empty, its cords dry and apart. Small parts go into one bag.")
+                                .because("What is missing at the other end keeps it from starting.")
+                                .mind(ELECTRICITY)
+                        : step(
+                                        Phase.BENCH,
+                                        "dry",
+                                        "Leave everything open until it is dry, a day or two. Then shut the lid loosely, and bag"
+                                                + " small parts with name and date.")
+                                .because("Shut wet, it moulds. Out of frost and sun plastic stays sound."));
+    }
+
+    private boolean hasRotor() {
+        return !build.is(FilterKind.AIR_SPONGE);
+    }
+
+    /** What the tank needs, once the filter is gone. */
+    private void left() {
+        add(CommonSteps.level().because("If the tank is emptied as well, skip this and leave its heater off."));
+        add(
+                build.heaterNeedsFlow()
+                        ? step(
+                                        Phase.HEATER_ON,
+                                        "heater-other",
+                                        "Do animals still live in the tank? Hang another heater in, under water, and turn it on.")
+                                .because("Its heater went with the filter, and is never lit without flow.")
+                                .mind(ELECTRICITY)
+                        : CommonSteps.heaterOn(build));
+        add(CommonSteps.finish()
+                .because(moves ? "Set it up as soon as you are there; begin from the filter's page." : ""));
+    }
+}

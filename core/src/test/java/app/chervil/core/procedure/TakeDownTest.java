@@ -1,0 +1,167 @@
+package app.chervil.core.procedure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.chervil.core.filter.FilterKind;
+import app.chervil.core.filter.FilterTemplates;
+import app.chervil.core.filter.FlowDirection;
+import app.chervil.core.filter.Stage;
+import app.chervil.core.filter.StageKind;
+import app.chervil.core.passport.Build;
+import app.chervil.core.passport.Build.Fill;
+import app.chervil.core.passport.Build.ShutOff;
+import app.chervil.core.passport.Passport;
+import app.chervil.core.procedure.Step.Effect;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** A filter taken down, to be moved or put away, as a practitioner would read it aloud. */
+class TakeDownTest {
+    private static Build build(FilterKind kind) {
+        return Build.usual(kind, kind == FilterKind.CANISTER ? Optional.of(FlowDirection.BOTTOM_UP) : Optional.empty());
+    }
+
+    private static List<StageKind> path(FilterKind kind) {
+        return FilterTemplates.waterPath(kind).stream().map(Stage::kind).toList();
+    }
+
+    private static Procedure takenDown(Build build, List<StageKind> path, Occasion why) {
+        return Procedure.takeDown(
+                SetUpTest.situation(Passport.usual(build, path), SetUpTest.path(path.toArray(StageKind[]::new))), why);
+    }
+
+    private static List<String> codes(Procedure procedure) {
+        return procedure.steps().stream()
+                .map(step -> step.id().replaceAll(":.*", ""))
+                .toList();
+    }
+
+    private static String words(Procedure procedure, String id) {
+        return procedure.steps().stream()
+                .filter(step -> step.id().startsWith(id))
+                .map(step -> step.what().text())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void a_canister_that_moves_keeps_what_lives_under_tank_water_and_travels_empty() {
+        Procedure moved = takenDown(
+                Build.usual(FilterKind.CANISTER, Optional.of(FlowDirection.BOTTOM_UP), ShutOff.VALVES, Fill.OPEN_TOP),
+                List.of(StageKind.COARSE_FOAM, StageKind.BIO_MEDIA, StageKind.IMPELLER),
+                Occasion.MOVE);
+
+        assertThat(codes(moved))
+                .containsSubsequence(
+                        "beside",
+                        "gloves",
+                        "heater-off",
+                        "keep-bucket",
+                        "stop",
+                        "shut",
+                        "mark",
+                        "uncouple",
+                        "pipes",
+                        "lid-off",
+                        "unload",
+                        "tip",
+                        "rinse",
+                        "air",
+                        "pack",
+                        "level",
+                        "heater-on",
+                        "finish")
+                .doesNotContain("wash", "dry", "open", "connect", "start");
+        assertThat(words(moved, "air")).contains("air stone");
+    }
+
+    @Test
+    void a_canister_put_away_is_washed_dried_and_its_ring_is_not_pressed_flat() {
+        Procedure stored = takenDown(
+                build(FilterKind.CANISTER),
+                List.of(StageKind.COARSE_FOAM, StageKind.BIO_MEDIA, StageKind.IMPELLER),
+                Occasion.STORE);
+
+        assertThat(codes(stored))
+                .containsSubsequence("beside", "tip", "alive", "wash", "rotor", "ring", "dry", "finish");
+        assertThat(words(stored, "beside")).contains("another filter run on this tank for six weeks");
+    }
+
+    @Test
+    void without_valves_the_siphon_is_broken_before_a_hose_comes_off() {
+        Build nano = Build.usual(FilterKind.CANISTER, Optional.of(FlowDirection.BOTTOM_UP), ShutOff.NONE, Fill.CAP);
+
+        assertThat(codes(takenDown(nano, path(FilterKind.CANISTER), Occasion.MOVE)))
+                .containsSubsequence("stop", "break", "uncouple", "pipes");
+    }
+
+    @Test
+    void a_lamp_cools_before_its_bay_is_opened_and_is_wrapped_apart_from_its_sleeve() {
+        Procedure unit = takenDown(build(FilterKind.UV_UNIT), path(FilterKind.UV_UNIT), Occasion.STORE);
+
+        assertThat(codes(unit)).containsSubsequence("stop", "cool", "bay", "lamp-out", "sleeve-out", "wrap");
+        assertThat(words(unit, "beside")).contains("other filters");
+    }
+
+    @Test
+    void what_has_its_heater_in_the_hose_leaves_a_tank_that_needs_another() {
+        Build usual = build(FilterKind.CANISTER);
+        Build inLine = new Build(
+                usual.kind(),
+                usual.direction(),
+                usual.water(),
+                usual.housing(),
+                usual.hoses(),
+                new Build.Current(Build.HeaterPlace.IN_LINE, Build.LampPlace.LID, false));
+
+        assertThat(codes(takenDown(inLine, path(FilterKind.CANISTER), Occasion.MOVE)))
+                .contains("heater-other")
+                .doesNotContain("heater-on");
+    }
+
+    static Stream<Arguments> allKinds() {
+        return Stream.of(FilterKind.values())
+                .flatMap(kind -> Stream.of(Occasion.MOVE, Occasion.STORE).map(why -> Arguments.of(kind, why)));
+    }
+
+    @ParameterizedTest(name = "{0}, {1}")
+    @MethodSource("allKinds")
+    void whatever_it_is_no_hand_goes_in_before_it_is_stopped_and_it_is_not_started_again(
+            FilterKind kind, Occasion why) {
+        List<Step> steps = takenDown(build(kind), path(kind), why).steps();
+        List<Effect> seen = new ArrayList<>();
+
+        for (Step step : steps) {
+            if (step.effects().contains(Effect.HANDS_IN) || step.effects().contains(Effect.LAMP_BAY_OPENED)) {
+                assertThat(seen).as(step.id()).contains(Effect.POWER_OFF);
+            }
+            if (step.effects().contains(Effect.WATER_OUT)) {
+                assertThat(seen).as(step.id()).contains(Effect.HEATER_OFF);
+            }
+            if (step.effects().contains(Effect.HOSES_OFF)) {
+                assertThat(seen).as(step.id()).contains(Effect.WATER_SHUT);
+            }
+            seen.addAll(step.effects());
+        }
+        assertThat(seen).doesNotContain(Effect.POWER_ON, Effect.WATER_ON, Effect.LAMP_ON);
+        assertThat(steps).extracting(Step::id).doesNotHaveDuplicates();
+        assertThat(steps.get(steps.size() - 1).id()).startsWith("finish");
+        assertThat(steps).allSatisfy(step -> assertThat(step.what().text()).doesNotContain("{"));
+    }
+
+    @ParameterizedTest
+    @EnumSource(FilterKind.class)
+    void what_is_put_away_is_dried_and_what_moves_is_not_washed_under_the_tap(FilterKind kind) {
+        assertThat(codes(takenDown(build(kind), path(kind), Occasion.STORE))).contains("wash", "dry");
+        assertThat(codes(takenDown(build(kind), path(kind), Occasion.MOVE)))
+                .doesNotContain("wash")
+                .contains("pack");
+    }
+}

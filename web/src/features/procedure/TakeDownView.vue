@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { useRights } from '@/features/account'
+import { useTank } from '@/features/tank'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import { useSending } from '@/shared/form'
+import { newId } from '@/shared/ids'
+import BenchCard from './BenchCard.vue'
+import { useStartGuided, useTakeDown } from './queries'
+
+/** At the tank, before a filter is taken down: to move it with what lives in it, or to put it away. */
+const props = defineProps<{ tank: number; filter: number }>()
+
+const router = useRouter()
+const { mayKeep } = useRights()
+const tank = useTank(() => props.tank)
+const why = ref<'MOVE' | 'STORE'>('MOVE')
+const procedure = useTakeDown(() => props.filter, why)
+const startGuided = useStartGuided()
+const { sending, trouble, send } = useSending()
+
+const choices = computed(() => [
+  { value: 'MOVE' as const, label: 'Move it' },
+  ...(mayKeep.value ? [{ value: 'STORE' as const, label: 'Put it away' }] : []),
+])
+const AFTER = {
+  MOVE: 'It stays off until you set it up again, and keeps its history.',
+  STORE: 'It is out of use afterwards. Its history stays, and it can be put back into use.',
+}
+
+async function begin() {
+  const id = newId()
+  const start = { filterId: props.filter, tasks: [], chores: [], occasion: why.value }
+  if (await send(() => startGuided.mutateAsync({ id, start })))
+    await router.push({ name: 'service', params: { service: id } })
+}
+</script>
+
+<template>
+  <main class="page">
+    <AsyncState
+      :pending="procedure.isPending.value || tank.isPending.value"
+      :error="procedure.error.value ?? tank.error.value"
+      what="the steps"
+      @retry="(procedure.refetch(), tank.refetch())"
+    >
+      <template v-if="procedure.data.value">
+        <h1>Take {{ procedure.data.value.filterName }} down</h1>
+        <ChoiceRow v-model="why" legend="What for" name="why" :choices="choices" />
+        <p class="quiet">{{ AFTER[why] }}</p>
+        <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+        <p class="actions">
+          <el-button type="primary" :loading="sending" @click="begin">Start</el-button>
+        </p>
+        <BenchCard :procedure="procedure.data.value" :tank="tank.data.value?.tank.name ?? ''" />
+      </template>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+.actions {
+  margin: var(--gap-4) 0;
+}
+</style>
