@@ -24,6 +24,7 @@ const KINDS: { value: TankEvent['kind']; label: string }[] = [
   { value: 'FED_LESS', label: 'Fed less' },
   { value: 'ANIMALS_ADDED', label: 'Animals added' },
   { value: 'ANIMALS_LOST', label: 'Animals lost' },
+  { value: 'STARTER_ADDED', label: 'Bacteria starter added' },
   { value: 'OTHER', label: 'Something else' },
 ]
 const open = ref(false)

@@ -140,7 +140,7 @@ class DemoJourneyIT extends InTheDemo {
         assertThat(trial).containsText("stopped early");
         keeper.button("Undo").click();
         assertThat(trial).containsText("period 6 of 8");
-        keeper.link("Change the sock").click();
+        keeper.place("Change the sock").click();
 
         assertThat(page.getByText("Being tried: every 3 days.")).isVisible();
     }

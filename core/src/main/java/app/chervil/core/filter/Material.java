@@ -3,6 +3,7 @@ package app.chervil.core.filter;
 /** What a keeper brings to the tank, and what becomes of it. */
 public enum Material {
     BUCKET("Bucket", Use.SHARED),
+    MEDIA_BUCKET("Clean bucket for media", Use.SHARED),
     THREE_BUCKETS("3 buckets of tank water", Use.SHARED),
     GLOVES("Gloves, towel, drip tray", Use.SHARED),
     GOGGLES("Gloves, goggles", Use.SHARED),

@@ -23,12 +23,15 @@ public record FollowUp(Kind kind, String words, Duration after) {
     public enum Kind {
         /** Somebody looked and says so. */
         LOOK,
+        /** As a look, and asked although its filter is out of use. */
+        DRYING,
         /** A stage that catches blown dirt was changed or rinsed since, or somebody says so. */
         CATCHER
     }
 
     private static final Duration SOON = Duration.ofHours(1);
     private static final Duration NEXT_DAY = Duration.ofDays(1);
+    private static final Duration DRY = Duration.ofDays(2);
 
     public FollowUp {
         Check.notNegative("after", (double) after.toMinutes());
@@ -69,6 +72,16 @@ public record FollowUp(Kind kind, String words, Duration after) {
         return List.of(
                 new FollowUp(Kind.LOOK, "Press dry paper round every joint of " + name + ".", SOON),
                 new FollowUp(Kind.LOOK, "Press dry paper round every joint of " + name + " once more.", NEXT_DAY));
+    }
+
+    /** What was washed to be put away is dry by then. */
+    public static List<FollowUp> ofStored(String name) {
+        return List.of(new FollowUp(
+                Kind.DRYING,
+                "Is " + name
+                        + " dry? Set its lid on with the latches loose, count small parts into a bag, and write name and"
+                        + " date on it.",
+                DRY));
     }
 
     /** What a set-up asks for: joints are looked at twice more, and what hangs on none once (docs/sources.md#set-up). */

@@ -39,9 +39,9 @@ final class TakeDownSteps {
             down.lampPacked();
         }
         down.emptied();
+        down.left();
         down.washed();
         down.packed();
-        down.left();
         return down.steps;
     }
 
@@ -61,7 +61,7 @@ final class TakeDownSteps {
                             Phase.READ,
                             "beside",
                             "Has another filter run on this tank for six weeks, or do no animals live in it?")
-                    .because("If neither, stop here: most of what cleans this tank's water lives in {filter}."));
+                    .because("If neither, stop here: most of what cleans this tank's water lives in this filter."));
         }
         add(CommonSteps.gloves());
         add(CommonSteps.heaterOff(build));
@@ -73,7 +73,7 @@ final class TakeDownSteps {
                                     + (moves ? "foam and media." : "media that shall live."))
                     .because("In their own water they keep; what tap water holds against germs kills them.")
                     .mind(SIPHON)
-                    .using(Material.BUCKET)
+                    .using(Material.MEDIA_BUCKET)
                     .does(WATER_OUT));
         }
     }
@@ -106,7 +106,10 @@ final class TakeDownSteps {
             List<Template> shut = new ArrayList<>();
             CommonSteps.shutting(build, true, shut);
             shut.stream().filter(one -> one.phase().compareTo(Phase.CARRY) < 0).forEach(this::add);
-            add(step(Phase.CARRY, "pipes", "Lift pipes and hoses out of the tank, and drain them into a second bucket.")
+            add(step(
+                            Phase.CARRY,
+                            "pipes",
+                            "Lift pipes and hoses out of the tank, and drain them into the empty bucket.")
                     .mind(WET_FLOOR)
                     .using(Material.BUCKET)
                     .does(HANDS_IN));
@@ -193,10 +196,11 @@ final class TakeDownSteps {
                 add(step(
                                 Phase.BENCH,
                                 "air",
-                                "Keep the bucket at the tank's temperature, its lid loose. For longer than an hour hang"
-                                        + " an air stone into it.")
-                        .because("Shut in without flow, bacteria use up their oxygen within the hour. A filter never"
-                                + " travels with wet media shut in it.")
+                                "Leave the bucket half full and loosely covered, at the tank's temperature. For longer"
+                                        + " than an hour hang an air stone into it.")
+                        .because(
+                                "Shut in without flow, bacteria use up their oxygen within the hour. Dried, or a day without"
+                                        + " air, they are dead: such media starts like new.")
                         .waiting(HOUR));
             }
             return;
@@ -219,9 +223,14 @@ final class TakeDownSteps {
 
     private void packed() {
         if (!moves && hasRotor()) {
-            add(step(Phase.HEAD, "rotor", "Draw rotor and shaft, brush them, and lay them back in dry.")
-                    .because("Slime that dries sticks the rotor fast. A magnet pinches: mind your fingers.")
-                    .using(Material.SOFT_BRUSH));
+            add(step(
+                            Phase.HEAD,
+                            "rotor",
+                            "Draw rotor and shaft, take lime off them and the well with vinegar, rinse twice, and lay them"
+                                    + " back in dry.")
+                    .because("Slime and lime that dry stick the rotor fast. Its magnet pinches.")
+                    .mind(VINEGAR)
+                    .using(Material.SOFT_BRUSH, Material.VINEGAR));
         }
         if (!moves && build.is(FilterKind.CANISTER)) {
             add(step(Phase.HEAD, "ring", "Take the lid's ring off, dry it, and rub a film of silicone on it.")
@@ -239,13 +248,23 @@ final class TakeDownSteps {
                         : step(
                                         Phase.BENCH,
                                         "dry",
-                                        "Leave everything open until it is dry, a day or two. Then shut the lid loosely, and bag"
-                                                + " small parts with name and date.")
+                                        "Lay everything out open, and leave it to dry for two days. You will be asked then.")
                                 .because("Shut wet, it moulds. Out of frost and sun plastic stays sound."));
+        add(CommonSteps.finish()
+                .because(
+                        moves
+                                ? "Set it up as soon as you are there. Water that was shut in it for over four hours is tipped away,"
+                                        + " never started into the tank."
+                                : "When it comes back: look at cord, seals and rotor, then set it up."));
     }
 
     private boolean hasRotor() {
-        return !build.is(FilterKind.AIR_SPONGE);
+        return switch (build.kind()) {
+            case CANISTER, HANG_ON_BACK, INTERNAL -> true;
+            case SUMP, AIR_SPONGE, UV_UNIT ->
+                situation.path().stream()
+                        .anyMatch(stage -> stage.kind() == StageKind.IMPELLER || stage.kind() == StageKind.RETURN_PUMP);
+        };
     }
 
     /** What the tank needs, once the filter is gone. */
@@ -260,7 +279,5 @@ final class TakeDownSteps {
                                 .because("Its heater went with the filter, and is never lit without flow.")
                                 .mind(ELECTRICITY)
                         : CommonSteps.heaterOn(build));
-        add(CommonSteps.finish()
-                .because(moves ? "Set it up as soon as you are there; begin from the filter's page." : ""));
     }
 }

@@ -53,6 +53,7 @@ final class ProcedureInvariants {
         tubsAreDrawnBeforeTheyAreNamedAndWithinTheShare(situation, procedure, read);
         bioMediaGoesUnderWaterAndIsNotKeptWaiting(steps, read);
         everyDangerHasItsCaution(steps);
+        screwsThatAreCountedOutAreCountedIn(steps, read);
         everyTaskHasAStep(situation, procedure, read);
     }
 
@@ -96,6 +97,24 @@ final class ProcedureInvariants {
                 .isEqualTo(count(steps, Effect.POWER_OFF))
                 .isLessThanOrEqualTo(1);
         assertThat(off).as("power is back on").isFalse();
+    }
+
+    /** What was undone into a cup is asked for again, before the filter is shut. */
+    private static void screwsThatAreCountedOutAreCountedIn(List<Step> steps, Read read) {
+        int open = 0;
+        for (Step step : steps) {
+            String text = step.what().text();
+            if (text.contains("screws") && text.contains("cup")) {
+                open++;
+            } else if (text.contains("screws")) {
+                open--;
+            }
+            assertThat(open).as("screws back before out%n%s", read).isBetween(0, 2);
+            if (step.effects().contains(Effect.POWER_ON)) {
+                assertThat(open).as("screws still in the cup%n%s", read).isZero();
+            }
+        }
+        assertThat(open).isZero();
     }
 
     private static void heaterIsOffBeforeWaterLeavesAndOnLast(List<Step> steps, Read read) {

@@ -72,11 +72,11 @@ class TakeDownTest {
                         "lid-off",
                         "unload",
                         "tip",
+                        "level",
+                        "heater-on",
                         "rinse",
                         "air",
                         "pack",
-                        "level",
-                        "heater-on",
                         "finish")
                 .doesNotContain("wash", "dry", "open", "connect", "start");
         assertThat(words(moved, "air")).contains("air stone");
@@ -92,6 +92,21 @@ class TakeDownTest {
         assertThat(codes(stored))
                 .containsSubsequence("beside", "tip", "alive", "wash", "rotor", "ring", "dry", "finish");
         assertThat(words(stored, "beside")).contains("another filter run on this tank for six weeks");
+    }
+
+    @Test
+    void what_is_put_away_is_asked_for_once_it_is_dry() {
+        List<FollowUp> asked = FollowUp.ofStored("Weir");
+
+        assertThat(asked).hasSize(1);
+        assertThat(asked.get(0).after().toHours()).isEqualTo(48);
+        assertThat(asked.get(0).words()).startsWith("Is Weir dry?").contains("latches loose");
+    }
+
+    @Test
+    void a_lamp_that_stands_alone_has_no_rotor_to_dry() {
+        assertThat(codes(takenDown(build(FilterKind.UV_UNIT), path(FilterKind.UV_UNIT), Occasion.STORE)))
+                .doesNotContain("rotor", "ring", "keep-bucket");
     }
 
     @Test
@@ -153,7 +168,9 @@ class TakeDownTest {
         assertThat(seen).doesNotContain(Effect.POWER_ON, Effect.WATER_ON, Effect.LAMP_ON);
         assertThat(steps).extracting(Step::id).doesNotHaveDuplicates();
         assertThat(steps.get(steps.size() - 1).id()).startsWith("finish");
-        assertThat(steps).allSatisfy(step -> assertThat(step.what().text()).doesNotContain("{"));
+        assertThat(steps)
+                .allSatisfy(step ->
+                        assertThat(step.what().text() + step.what().reason()).doesNotContain("{"));
     }
 
     @ParameterizedTest

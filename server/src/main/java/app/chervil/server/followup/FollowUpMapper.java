@@ -27,7 +27,7 @@ interface FollowUpMapper {
             where follow_up.site_id = #{site}
               and follow_up.done_at is null
               and follow_up.due_at < #{before}
-              and filter.removed_on is null
+              and (filter.removed_on is null or follow_up.kind = 'DRYING')
               and tank.deleted_at is null
               and not exists (
                 select 1
@@ -36,7 +36,7 @@ interface FollowUpMapper {
                   and service.id = follow_up.work_id
                   and service.withdrawn_at is not null
               )
-              and (follow_up.kind = 'LOOK' or not exists (
+              and (follow_up.kind <> 'CATCHER' or not exists (
                 select 1
                 from service
                 join service_task on service_task.site_id = service.site_id and service_task.service_id = service.id

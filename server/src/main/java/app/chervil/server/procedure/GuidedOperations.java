@@ -335,6 +335,7 @@ public class GuidedOperations {
         }
         if (row.occasion() == Occasion.STORE && GuidedLog.isTakenDown(row, work)) {
             filters.delete(who, filter.id());
+            followUps.ask(who, filter, row.id(), FollowUp.ofStored(filter.name()));
         }
         boolean weeps = done.tasks().stream()
                 .flatMap(one -> filter.task(one.taskId()).stream())

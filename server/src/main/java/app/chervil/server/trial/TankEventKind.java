@@ -6,6 +6,7 @@ public enum TankEventKind {
     FED_LESS("Fed less"),
     ANIMALS_ADDED("Animals added"),
     ANIMALS_LOST("Animals lost"),
+    STARTER_ADDED("Bacteria starter added"),
     OTHER("Something else");
 
     private final String words;

@@ -6,6 +6,7 @@ import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.trial.TankEventMapper.EventRow;
+import app.chervil.server.water.HusbandryOperations;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
@@ -13,21 +14,24 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** What else changed in a tank while ways were compared: told by its keeper, or on record as the tank was edited. */
+/** What else changed in a tank while ways were compared: told by its keeper, or on record as its edits and medicines. */
 @Service
 public class TankEventOperations {
     private final TankEventMapper mapper;
     private final TankOperations tanks;
+    private final HusbandryOperations husbandry;
     private final Clock clock;
 
-    TankEventOperations(TankEventMapper mapper, TankOperations tanks, Clock clock) {
+    TankEventOperations(TankEventMapper mapper, TankOperations tanks, HusbandryOperations husbandry, Clock clock) {
         this.mapper = mapper;
         this.tanks = tanks;
+        this.husbandry = husbandry;
         this.clock = clock;
     }
 
@@ -58,7 +62,14 @@ public class TankEventOperations {
         Stream<EventView> edited = tanks.changes(who, tank).stream()
                 .map(Change::what)
                 .map(change -> new EventView(null, change.on(), change.words()));
-        return Stream.concat(told, edited)
+        Stream<EventView> treated = husbandry.medications(who, tank).stream()
+                .flatMap(medicine -> Stream.concat(
+                        Stream.of(new EventView(null, medicine.firstDay(), "Medicine begun: " + medicine.product())),
+                        Stream.ofNullable(medicine.lastDay())
+                                .map(last -> new EventView(
+                                        null, last.plusDays(1), "Medicine over: " + medicine.product()))));
+        return Stream.of(told, edited, treated)
+                .flatMap(Function.identity())
                 .filter(event -> !event.onDay().isBefore(from) && event.onDay().isBefore(until))
                 .sorted(Comparator.comparing(EventView::onDay))
                 .toList();

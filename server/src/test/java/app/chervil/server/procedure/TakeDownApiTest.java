@@ -12,6 +12,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.web.servlet.ResultActions;
 import tools.jackson.databind.JsonNode;
 
@@ -20,6 +21,9 @@ import tools.jackson.databind.JsonNode;
 class TakeDownApiTest {
     @Autowired
     TestSite site;
+
+    @Autowired
+    JdbcTemplate database;
 
     SignedIn keeper;
     long tank;
@@ -62,7 +66,7 @@ class TakeDownApiTest {
                 .contains("air stone")
                 .doesNotContain("under the tap");
         assertThat(site.get(keeper, down + "STORE").andReturn().getResponse().getContentAsString())
-                .contains("a day or two");
+                .contains("dry for two days");
         site.get(keeper, down + "SERVICE")
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(jsonPath("$.errors[0].field").value("why"));
@@ -96,6 +100,11 @@ class TakeDownApiTest {
         assertThat(site.read(site.get(keeper, "/api/tanks/" + tank + "/filters")))
                 .isEmpty();
         assertThat(open()).isEmpty();
+        assertThat(database.queryForObject(
+                        "select words from follow_up where tank_id = ? and kind = 'DRYING'", String.class, tank))
+                .startsWith("Is Weir dry?");
+        database.update("update follow_up set due_at = timestamptz '2026-06-01T08:00:00Z' where tank_id = ?", tank);
+        site.get(keeper, "/api/rounds").andExpect(jsonPath("$.looks.length()").value(1));
         site.post(keeper, "/api/filters/" + filter + "/restore", "").andExpect(status().is2xxSuccessful());
         assertThat(site.read(site.get(keeper, "/api/tanks/" + tank + "/filters")))
                 .hasSize(1);

@@ -16,7 +16,7 @@ create table tank_event (
     tank_id bigint not null,
     on_day date not null,
     kind text not null constraint tank_event_kind_known
-        check (kind in ('FED_MORE', 'FED_LESS', 'ANIMALS_ADDED', 'ANIMALS_LOST', 'OTHER')),
+        check (kind in ('FED_MORE', 'FED_LESS', 'ANIMALS_ADDED', 'ANIMALS_LOST', 'STARTER_ADDED', 'OTHER')),
     note text not null,
     done_by text not null,
     written_by bigint default writer(),
@@ -34,3 +34,8 @@ create constraint trigger tank_event_raises after insert or update or delete on 
 alter table guided_service
     drop constraint guided_service_occasion_known,
     add constraint guided_service_occasion_known check (occasion in ('SERVICE', 'SET_UP', 'MOVE', 'STORE'));
+
+-- What was put away is asked for once it is dry, though it is out of use.
+alter table follow_up
+    drop constraint follow_up_kind_known,
+    add constraint follow_up_kind_known check (kind in ('LOOK', 'CATCHER', 'DRYING'));
