@@ -2,6 +2,7 @@ import type { Warning } from './queries'
 
 /** What fields are called; a sum may call one otherwise, as "cut.price". */
 const LABELS: Record<string, string> = {
+  'media.ripeDays': 'Until new media is ripe, at 25 °C and normal stocking',
   aMm: 'Long side',
   aboveMm: 'Water above the lip',
   acidNear: 'Is any acid, descaler or ammonia near?',

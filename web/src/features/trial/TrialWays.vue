@@ -95,10 +95,12 @@ td {
 
 td {
   text-align: right;
+  white-space: nowrap;
 }
 
 tbody th {
   font-weight: 640;
+  white-space: nowrap;
 }
 
 @media print {

@@ -1,6 +1,7 @@
 package app.chervil.core.media;
 
 import app.chervil.core.calc.Check;
+import app.chervil.core.sums.RuleBook;
 
 /**
  * How bacteria settle on new media and are lost out of a filter (docs/sources.md#media-ripening). What is there is a share
@@ -9,7 +10,7 @@ import app.chervil.core.calc.Check;
  * @param usualDays until new media in a normally stocked tank of 25 °C counts as ripe, 14 to 120
  */
 public record Ripening(double usualDays) {
-    public static final Ripening USUAL = new Ripening(35);
+    public static final Ripening USUAL = new Ripening(RuleBook.RIPE_DAYS.ours());
 
     /** The share from which media counts as ripe. */
     public static final double RIPE = 0.9;
@@ -26,7 +27,7 @@ public record Ripening(double usualDays) {
     private static final double MOST_DAYS = 120;
 
     public Ripening {
-        Check.within("usualDays", usualDays, 14, 120);
+        Check.within("usualDays", usualDays, RuleBook.RIPE_DAYS.least(), RuleBook.RIPE_DAYS.most());
     }
 
     /** Days until new media is ripe in a tank: fewer in warm water and with more to eat, 21 to 120. */

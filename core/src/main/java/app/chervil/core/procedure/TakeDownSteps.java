@@ -190,7 +190,7 @@ final class TakeDownSteps {
             add(step(
                             Phase.RINSE_FIRST,
                             "rinse",
-                            "Squeeze foam out in tank water, and put it back into the bucket, wet.")
+                            "Squeeze foam out in tank water in the other bucket, and lay it back into the clean one, wet.")
                     .because("Dirt that travels along uses up their oxygen. Spent carbon and pads are thrown away."));
             if (holdsLife()) {
                 add(step(

@@ -7,6 +7,9 @@ import java.util.Optional;
 
 /** Every rule of thumb that the bench goes by, each of which a site may replace (docs/sources.md#bench-sums). */
 public final class RuleBook {
+    /** Days until new media in a normally stocked tank of 25 °C counts as ripe (docs/sources.md#media-ripening). */
+    public static final Entry RIPE_DAYS = new Entry("media.ripeDays", Measure.DAYS, 35, 14, 120);
+
     private RuleBook() {}
 
     /**
@@ -32,6 +35,7 @@ public final class RuleBook {
         Arrays.stream(BioMedium.values())
                 .flatMap(medium -> medium.rules().stream())
                 .forEach(entries::add);
+        entries.add(RIPE_DAYS);
         return List.copyOf(entries);
     }
 

@@ -33,8 +33,15 @@ final class PieceBook {
     private final List<MoveRow> moves;
     private final Map<Long, Living> tanks;
     private final Map<Long, FilterNameRow> filters;
+    private final Ripening ripening;
 
-    PieceBook(List<PieceRow> pieces, List<MoveRow> moves, Map<Long, Living> tanks, List<FilterNameRow> filters) {
+    PieceBook(
+            List<PieceRow> pieces,
+            List<MoveRow> moves,
+            Map<Long, Living> tanks,
+            List<FilterNameRow> filters,
+            Ripening ripening) {
+        this.ripening = ripening;
         List<Move> made = moves.stream().map(MoveRow::move).toList();
         this.holdings = new Holdings(pieces.stream().map(PieceRow::piece).toList(), made);
         this.moves = moves;
@@ -51,7 +58,7 @@ final class PieceBook {
     }
 
     Worth worth(UUID piece, LocalDate day) {
-        return new Life(holdings.stays(piece), tanks, Ripening.USUAL).on(day);
+        return new Life(holdings.stays(piece), tanks, ripening).on(day);
     }
 
     /** The last move of a piece; a part that was split off has one of its own. */
@@ -132,7 +139,7 @@ final class PieceBook {
             days.add(stay.from().minusDays(1));
         });
         days.add(today);
-        Life life = new Life(stays, tanks, Ripening.USUAL);
+        Life life = new Life(stays, tanks, ripening);
         return days.subSet(first, true, today, true).stream()
                 .map(day -> new LifePoint(day, life.on(day).share()))
                 .toList();

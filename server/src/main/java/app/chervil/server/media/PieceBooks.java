@@ -1,6 +1,7 @@
 package app.chervil.server.media;
 
 import app.chervil.core.media.Living;
+import app.chervil.core.media.Ripening;
 import app.chervil.core.site.SiteBook;
 import app.chervil.core.site.Tank;
 import app.chervil.core.site.TankBook;
@@ -9,6 +10,7 @@ import app.chervil.core.water.Medication;
 import app.chervil.core.water.Parameter;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteBooks;
+import app.chervil.server.sums.SumOperations;
 import app.chervil.server.tank.TankOperations;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -28,8 +30,10 @@ class PieceBooks {
     private final PieceMapper mapper;
     private final TankOperations tanks;
     private final SiteBooks books;
+    private final SumOperations sums;
 
-    PieceBooks(PieceMapper mapper, TankOperations tanks, SiteBooks books) {
+    PieceBooks(PieceMapper mapper, TankOperations tanks, SiteBooks books, SumOperations sums) {
+        this.sums = sums;
         this.mapper = mapper;
         this.tanks = tanks;
         this.books = books;
@@ -40,7 +44,8 @@ class PieceBooks {
                 mapper.listPieces(who.siteId()),
                 mapper.listMoves(who.siteId()),
                 living(who),
-                mapper.listFilters(who.siteId()));
+                mapper.listFilters(who.siteId()),
+                new Ripening(sums.ripeDays(who)));
     }
 
     private Map<Long, Living> living(SignedIn who) {

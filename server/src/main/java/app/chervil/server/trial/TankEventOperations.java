@@ -2,11 +2,11 @@ package app.chervil.server.trial;
 
 import app.chervil.core.site.Change;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.book.SiteBooks;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.trial.TankEventMapper.EventRow;
-import app.chervil.server.water.HusbandryOperations;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
@@ -25,13 +25,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class TankEventOperations {
     private final TankEventMapper mapper;
     private final TankOperations tanks;
-    private final HusbandryOperations husbandry;
+    private final SiteBooks books;
     private final Clock clock;
 
-    TankEventOperations(TankEventMapper mapper, TankOperations tanks, HusbandryOperations husbandry, Clock clock) {
+    TankEventOperations(TankEventMapper mapper, TankOperations tanks, SiteBooks books, Clock clock) {
         this.mapper = mapper;
         this.tanks = tanks;
-        this.husbandry = husbandry;
+        this.books = books;
         this.clock = clock;
     }
 
@@ -62,12 +62,11 @@ public class TankEventOperations {
         Stream<EventView> edited = tanks.changes(who, tank).stream()
                 .map(Change::what)
                 .map(change -> new EventView(null, change.on(), change.words()));
-        Stream<EventView> treated = husbandry.medications(who, tank).stream()
+        Stream<EventView> treated = books.tank(who, tank).records().water().medications().stream()
                 .flatMap(medicine -> Stream.concat(
-                        Stream.of(new EventView(null, medicine.firstDay(), "Medicine begun: " + medicine.product())),
-                        Stream.ofNullable(medicine.lastDay())
-                                .map(last -> new EventView(
-                                        null, last.plusDays(1), "Medicine over: " + medicine.product()))));
+                        Stream.of(new EventView(null, medicine.firstDay(), "A medicine begun")),
+                        medicine.lastDay().stream()
+                                .map(last -> new EventView(null, last.plusDays(1), "A medicine over"))));
         return Stream.of(told, edited, treated)
                 .flatMap(Function.identity())
                 .filter(event -> !event.onDay().isBefore(from) && event.onDay().isBefore(until))

@@ -95,6 +95,20 @@ class MediaHistoryApiTest {
                 .orElseThrow();
     }
 
+    @Test
+    void when_seeded_media_is_ripe_follows_the_rule_the_site_keeps() throws Exception {
+        UUID bag = bag(60, today.minusDays(40), seeding());
+        assertThat(piece(bag).toString()).contains("RIPE");
+
+        site.put(keeper, "/api/sum-rules/media.ripeDays", "{\"value\": 60}").andExpect(status().is2xxSuccessful());
+
+        assertThat(piece(bag).toString()).contains("SETTLING");
+        site.put(keeper, "/api/sum-rules/media.ripeDays", "{\"value\": 5}")
+                .andExpect(status().isUnprocessableContent());
+        site.delete(keeper, "/api/sum-rules/media.ripeDays").andExpect(status().is2xxSuccessful());
+        assertThat(piece(bag).toString()).contains("RIPE");
+    }
+
     private double mass(long tank, long filter) throws Exception {
         JsonNode mass = site.read(site.get(keeper, "/api/tanks/" + tank + "/filters"))
                 .valueStream()

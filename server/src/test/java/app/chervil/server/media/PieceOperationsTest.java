@@ -14,6 +14,7 @@ import static org.mockito.Mockito.when;
 import app.chervil.core.media.Life.State;
 import app.chervil.core.media.Life.Worth;
 import app.chervil.core.media.Living;
+import app.chervil.core.media.Ripening;
 import app.chervil.core.media.Spot;
 import app.chervil.core.media.Stay;
 import app.chervil.core.media.Transfer;
@@ -74,7 +75,8 @@ class PieceOperationsTest {
     }
 
     private void on(MoveRow... moves) {
-        when(books.of(KEEPER)).thenReturn(new PieceBook(List.of(row), List.of(moves), Map.of(1L, BROOK), List.of()));
+        when(books.of(KEEPER))
+                .thenReturn(new PieceBook(List.of(row), List.of(moves), Map.of(1L, BROOK), List.of(), Ripening.USUAL));
     }
 
     private void planned(Hold... holds) {

@@ -11,15 +11,15 @@ import static org.mockito.Mockito.when;
 
 import app.chervil.core.site.Change;
 import app.chervil.core.tank.ContextChange;
+import app.chervil.core.water.Medication;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.book.SiteBooks;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.trial.TankEventMapper.EventRow;
 import app.chervil.server.trial.TankEventOperations.EventInput;
 import app.chervil.server.trial.TankEventOperations.EventView;
-import app.chervil.server.water.HusbandryOperations;
-import app.chervil.server.water.HusbandryOperations.MedicationView;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -27,6 +27,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.mockito.Answers;
 
 /** What else changed in a tank, from the keeper's word, its edits and its medicines; against mocked mappers. */
 class TankEventOperationsTest {
@@ -36,14 +37,18 @@ class TankEventOperationsTest {
 
     private final TankEventMapper mapper = mock();
     private final TankOperations tanks = mock();
-    private final HusbandryOperations husbandry = mock();
+    private final SiteBooks books = mock(Answers.RETURNS_DEEP_STUBS);
     private final SignedIn marit = mock();
-    private final TankEventOperations operations = new TankEventOperations(mapper, tanks, husbandry, Clock.systemUTC());
+    private final TankEventOperations operations = new TankEventOperations(mapper, tanks, books, Clock.systemUTC());
 
     @BeforeEach
     void marit() {
         when(marit.siteId()).thenReturn(1L);
         when(marit.name()).thenReturn("Marit");
+    }
+
+    private void medicated(Medication medicine) {
+        when(books.tank(marit, TANK).records().water().medications()).thenReturn(List.of(medicine));
     }
 
     private static EventRow row(int day, TankEventKind kind, String note) {
@@ -60,29 +65,22 @@ class TankEventOperationsTest {
                         TANK,
                         Optional.empty(),
                         new ContextChange(MAY.plusDays(5), ContextChange.Kind.STOCKING, 1))));
-        when(husbandry.medications(marit, TANK))
-                .thenReturn(List.of(new MedicationView(1, "Fin care", MAY.plusDays(3), MAY.plusDays(6))));
+        medicated(new Medication(MAY.plusDays(3), Optional.of(MAY.plusDays(6))));
 
         assertThat(operations.list(marit, TANK, MAY, MAY.plusDays(30)))
                 .extracting(EventView::words)
-                .containsExactly(
-                        "Fed less",
-                        "Medicine begun: Fin care",
-                        "Stocking raised",
-                        "Medicine over: Fin care",
-                        "Lamp moved");
+                .containsExactly("Fed less", "A medicine begun", "Stocking raised", "A medicine over", "Lamp moved");
     }
 
     @Test
     void what_was_before_or_after_is_left_out_and_a_medicine_without_an_end_has_none() {
         when(mapper.list(1, TANK))
                 .thenReturn(List.of(row(0, TankEventKind.FED_MORE, "fry"), row(10, TankEventKind.FED_LESS, "")));
-        when(husbandry.medications(marit, TANK))
-                .thenReturn(List.of(new MedicationView(1, "Fin care", MAY.plusDays(3), null)));
+        medicated(new Medication(MAY.plusDays(3), Optional.empty()));
 
         assertThat(operations.list(marit, TANK, MAY, MAY.plusDays(10)))
                 .extracting(EventView::words)
-                .containsExactly("Fed more: fry", "Medicine begun: Fin care");
+                .containsExactly("Fed more: fry", "A medicine begun");
         assertThat(operations.list(marit, TANK, MAY.plusDays(1), MAY.plusDays(3)))
                 .isEmpty();
     }
