@@ -1,28 +1,17 @@
 <script setup lang="ts">
-import { useRouter } from 'vue-router'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
-import { useSending } from '@/shared/form'
+import { useBegin } from './begin'
 import BenchCard from './BenchCard.vue'
-import { useSetUp, useStartGuided } from './queries'
-import { newId } from '@/shared/ids'
+import { useSetUp } from './queries'
 
 /** At the tank, before a new filter is put together: what it takes, every step, and the start. */
 const props = defineProps<{ tank: number; filter: number }>()
 
-const router = useRouter()
 const tank = useTank(() => props.tank)
 const procedure = useSetUp(() => props.filter)
-const startGuided = useStartGuided()
-const { sending, trouble, send } = useSending()
-
-async function begin() {
-  const id = newId()
-  const start = { filterId: props.filter, tasks: [], chores: [], occasion: 'SET_UP' as const }
-  if (await send(() => startGuided.mutateAsync({ id, start })))
-    await router.push({ name: 'service', params: { service: id } })
-}
+const { sending, trouble, begin } = useBegin(() => props.filter)
 </script>
 
 <template>
@@ -41,7 +30,7 @@ async function begin() {
         </p>
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
         <div class="actions">
-          <el-button type="primary" :loading="sending" @click="begin">Start</el-button>
+          <el-button type="primary" :loading="sending" @click="begin('SET_UP')">Start</el-button>
           <LinkButton
             type="primary"
             text

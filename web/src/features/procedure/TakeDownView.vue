@@ -1,25 +1,21 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
 import { useRights } from '@/features/account'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
-import { useSending } from '@/shared/form'
-import { newId } from '@/shared/ids'
+import { useBegin } from './begin'
 import BenchCard from './BenchCard.vue'
-import { useStartGuided, useTakeDown } from './queries'
+import { useTakeDown } from './queries'
 
 /** At the tank, before a filter is taken down: to move it with what lives in it, or to put it away. */
 const props = defineProps<{ tank: number; filter: number }>()
 
-const router = useRouter()
 const { mayKeep } = useRights()
 const tank = useTank(() => props.tank)
 const why = ref<'MOVE' | 'STORE'>('MOVE')
 const procedure = useTakeDown(() => props.filter, why)
-const startGuided = useStartGuided()
-const { sending, trouble, send } = useSending()
+const { sending, trouble, begin } = useBegin(() => props.filter)
 
 const choices = computed(() => [
   { value: 'MOVE' as const, label: 'Move it' },
@@ -28,13 +24,6 @@ const choices = computed(() => [
 const AFTER = {
   MOVE: 'It stays off until you set it up again, and keeps its history.',
   STORE: 'It is out of use afterwards. Its history stays, and it can be put back into use.',
-}
-
-async function begin() {
-  const id = newId()
-  const start = { filterId: props.filter, tasks: [], chores: [], occasion: why.value }
-  if (await send(() => startGuided.mutateAsync({ id, start })))
-    await router.push({ name: 'service', params: { service: id } })
 }
 </script>
 
@@ -52,7 +41,7 @@ async function begin() {
         <p class="quiet">{{ AFTER[why] }}</p>
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
         <p class="actions">
-          <el-button type="primary" :loading="sending" @click="begin">Start</el-button>
+          <el-button type="primary" :loading="sending" @click="begin(why)">Start</el-button>
         </p>
         <BenchCard :procedure="procedure.data.value" :tank="tank.data.value?.tank.name ?? ''" />
       </template>
