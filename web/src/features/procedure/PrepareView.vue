@@ -128,6 +128,14 @@ async function begin() {
             @update:model-value="(id) => choose(filters.data.value?.find((one) => one.id === id))"
           />
           <h2>What will you do?</h2>
+          <p
+            v-for="words in openingWords(tasks, openings.data.value ?? [])"
+            :key="words"
+            class="small"
+            role="status"
+          >
+            {{ words }}
+          </p>
           <el-checkbox-group v-model="tasks" aria-label="Tasks">
             <el-checkbox
               v-for="task in filter?.tasks.filter((one) => one.mode !== 'OFF')"
@@ -137,14 +145,6 @@ async function begin() {
               >{{ task.name }}</el-checkbox
             >
           </el-checkbox-group>
-          <p
-            v-for="words in openingWords(tasks, openings.data.value ?? [])"
-            :key="words"
-            class="small"
-            role="status"
-          >
-            {{ words }}
-          </p>
           <el-checkbox-group v-model="chores" aria-label="Besides">
             <el-checkbox v-for="chore in offered" :key="chore.value" :value="chore.value" class="tick">{{
               chore.label
