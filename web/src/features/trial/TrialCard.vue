@@ -1,21 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRights } from '@/features/account'
-import { useSiteFilters } from '@/features/filter'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import { shortDay } from '@/shared/dates'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
-import {
-  useAdopt,
-  useDisown,
-  useRemoveTrial,
-  useResumeTrial,
-  useStopTrial,
-  useSwap,
-  useSwapBack,
-  type Trial,
-} from './queries'
+import { useKeeping } from './keeping'
+import { useRemoveTrial, useResumeTrial, useStopTrial, useSwap, useSwapBack, type Trial } from './queries'
 import TrialCurve from './TrialCurve.vue'
 import TrialMeanwhile from './TrialMeanwhile.vue'
 import {
@@ -41,11 +32,9 @@ const { mayKeep: keeper } = useRights()
 const stop = useStopTrial()
 const resume = useResumeTrial()
 const remove = useRemoveTrial()
-const adopt = useAdopt()
-const disown = useDisown()
+const { keep, giveBack } = useKeeping()
 const swap = useSwap()
 const swapBack = useSwapBack()
-const filters = useSiteFilters()
 const { sending, trouble, send } = useSending()
 const subject = computed(() => props.trial.subject)
 /** Tanks that keep one way each say nothing of the ways until each has had them all. */
@@ -81,21 +70,12 @@ async function exchange() {
   if (await swapped) offerUndo('The tanks swapped their ways.', () => swapBack.mutateAsync(id))
 }
 
-/** Keeps one of the ways as the task's interval; how it was set before is known here, for the way back. */
-async function keep(way: number) {
-  const { id } = props.trial
-  const task = filters.data.value
-    ?.flatMap((filter) => filter.tasks)
-    .find((one) => one.id === subject.value.taskId)
-  if (!task) return
-  const before = { mode: task.mode, fixedDays: task.fixedDays }
-  const kept = send(async () => {
-    await adopt.mutateAsync({ id, way })
-    return true
-  })
-  if (await kept)
+/** Keeps one of the ways as the task's interval. */
+async function choose(way: number) {
+  const kept = await send(() => keep(props.trial, way))
+  if (kept)
     offerUndo(`${subject.value.task}: ${wayWords(props.trial.ways[way]?.days)} from now on.`, () =>
-      disown.mutateAsync({ id, before }),
+      giveBack(kept),
     )
 }
 
@@ -122,7 +102,7 @@ async function strike() {
     <TrialStrip :trial="trial" />
     <p v-if="says" class="verdict">{{ says }}</p>
     <TrialCurve :trial="trial" />
-    <TrialWays :trial="trial" :chooses="keeper" :sending="sending" @adopt="keep" />
+    <TrialWays :trial="trial" :chooses="keeper" :sending="sending" @adopt="choose" />
     <TrialMeanwhile :trial="trial" />
     <p v-if="trouble" role="alert">{{ trouble }}</p>
     <div class="screen">

@@ -320,6 +320,43 @@ describe('the trials', () => {
     expect(wrapper.findAll('article')).toHaveLength(2)
   })
 
+  it('adopts what is worth its work in all tanks at once, with one way back', async () => {
+    const together = { id: 'b', tanks: 2, pairs: THREE.pairs, knee: 1 }
+    const other = {
+      ...THREE,
+      id: 'c',
+      together,
+      subject: { ...THREE.subject, taskId: 8, tank: 'Eelgrass bed' },
+    }
+    const asked = stubServer({
+      'GET /api/session': { name: 'Marit', role: 'KEEPER', demoAccounts: [] },
+      'GET /api/trials': [{ ...THREE, together }, other],
+      'GET /api/filters': [
+        { id: 3, tankId: 1, name: 'Undertow', stages: [], tasks: [{ id: 7, mode: 'LEARN' }] },
+        { id: 4, tankId: 2, name: 'Ebb', stages: [], tasks: [{ id: 8, mode: 'FIXED', fixedDays: 9 }] },
+      ],
+      'PUT /api/trials/a/adopted': 204,
+      'PUT /api/trials/c/adopted': 204,
+      'POST /api/trials/a/adopted/undo': 204,
+      'POST /api/trials/c/adopted/undo': 204,
+    })
+    const { wrapper } = await mountView(TrialsView)
+    await settled()
+
+    const all = wrapper.get('[data-together] button')
+    expect(all.text()).toBe('Adopt every 7 days in all 2 tanks')
+    await all.trigger('click')
+    await settled()
+    expect(asked.find((one) => one.call === 'PUT /api/trials/c/adopted')?.body).toEqual({ way: 1 })
+
+    ;[...document.querySelectorAll<HTMLElement>('.el-message button')].at(-1)?.click()
+    await settled()
+    expect(asked.find((one) => one.call === 'POST /api/trials/c/adopted/undo')?.body).toEqual({
+      mode: 'FIXED',
+      fixedDays: 9,
+    })
+  })
+
   it('of several ways draws the curve, and adopts one with a way back', async () => {
     const asked = stubServer({
       'GET /api/session': { name: 'Marit', role: 'KEEPER', demoAccounts: [] },

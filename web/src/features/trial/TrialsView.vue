@@ -3,8 +3,8 @@ import { BenchNav } from '@/features/bench'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import { useTrials, type Trial } from './queries'
+import TogetherLine from './TogetherLine.vue'
 import TrialCard from './TrialCard.vue'
-import { sideBySideWords, togetherWords } from './trials'
 
 /** At the table: ways of doing one task tried in turns, and what the water says to it. */
 const trials = useTrials()
@@ -39,9 +39,7 @@ const groupOf = (trial: Trial) =>
         fine pad.
       </p>
       <template v-for="trial in trials.data.value" :key="trial.id">
-        <p v-if="leads(trial)" class="together" :data-together="trial.together?.id">
-          <b>{{ trial.subject.task }}</b>: {{ sideBySideWords(groupOf(trial)) ?? togetherWords(trial) }}
-        </p>
+        <TogetherLine v-if="leads(trial)" :tanks="groupOf(trial)" />
         <TrialCard :trial="trial" />
       </template>
       <p v-if="trials.data.value?.length">
@@ -52,14 +50,6 @@ const groupOf = (trial: Trial) =>
 </template>
 
 <style scoped>
-.together {
-  max-width: 860px;
-  padding: 12px 16px;
-  margin: 12px 0;
-  border-left: 5px solid var(--herb);
-  background: var(--surface);
-}
-
 .lead {
   margin: 4px 0 16px;
 }

@@ -84,7 +84,7 @@ export function kneeWords(trial: Trial): string | undefined {
   return `${upper(wayWords(trial.ways[trial.knee]?.days))} looks worth its work: what more wins beyond that is little.`
 }
 
-const upper = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
+export const upper = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
 
 /** Whether it is worth going on. */
 export function outlookWords(trial: Trial): string | undefined {

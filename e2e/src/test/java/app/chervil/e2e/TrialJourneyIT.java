@@ -91,6 +91,9 @@ class TrialJourneyIT extends InTheDemo {
         assertThat(page.getByText("Chosen after a trial: every 7 days.")).isVisible();
 
         keeper.go("/bench/trials");
+        keeper.button("Adopt every 7 days in all 4 tanks").click();
+        assertThat(page.getByText("Every 7 days from now on, in 4 tanks.")).isVisible();
+        assertThat(card("Shelf A")).containsText("chosen");
         card("Shelf C")
                 .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile("^On a page")))
                 .click();
