@@ -2,18 +2,22 @@ package app.chervil.core.site;
 
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.visit.Errand;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 
 /**
  * How large the next opening of a canister is to be, and what goes along with it. A minor one takes out foam and media; a major
@@ -64,7 +68,7 @@ public record Opening(long task, Size size, List<Long> along, String why) {
     private record Next(CareBook book, TaskForecast opening, List<TaskForecast> head, LocalDate today) {
         Opening told() {
             Optional<TaskForecast> pressing = pressing();
-            List<PastService> since = sinceMajor();
+            List<LocalDate> since = sinceMajor();
             boolean major = since.size() >= MINOR_BETWEEN || pressing.isPresent();
             List<Long> along = new ArrayList<>();
             for (TaskForecast one : book.forecasts()) {
@@ -80,23 +84,30 @@ public record Opening(long task, Size size, List<Long> along, String why) {
                     major ? whyMajor(since, pressing) : whyMinor(since.size()));
         }
 
-        /** Openings after the last in which head, seals or hoses were seen to, oldest first. */
-        private List<PastService> sinceMajor() {
-            List<PastService> since = new ArrayList<>();
+        /** Days of openings after the last on which head, seals or hoses were seen to, oldest first. */
+        private List<LocalDate> sinceMajor() {
+            NavigableMap<LocalDate, Set<Long>> byDay = new TreeMap<>();
             for (PastService service : book.services()) {
-                if (service.doneOn().isAfter(today)
-                        || !service.done().containsKey(opening.task().id())) {
-                    continue;
-                }
-                boolean major = head.stream()
-                        .anyMatch(one -> service.done().containsKey(one.task().id()));
-                if (major) {
-                    since.clear();
-                } else {
-                    since.add(service);
+                if (!service.doneOn().isAfter(today)) {
+                    byDay.computeIfAbsent(service.doneOn(), day -> new HashSet<>())
+                            .addAll(service.done().keySet());
                 }
             }
+            List<LocalDate> since = new ArrayList<>();
+            byDay.forEach((day, done) -> {
+                boolean opened = done.contains(opening.task().id());
+                if (head.stream().anyMatch(one -> isSeenTo(one, done, opened))) {
+                    since.clear();
+                } else if (opened) {
+                    since.add(day);
+                }
+            });
             return since;
+        }
+
+        /** Hoses can be brushed with the canister shut; what lies in it is reached by opening, whether that was logged or not. */
+        private static boolean isSeenTo(TaskForecast one, Set<Long> done, boolean opened) {
+            return done.contains(one.task().id()) && (opened || one.reach() == Errand.Reach.INSIDE);
         }
 
         /** What of the head would fall due before the opening after this one. */
@@ -121,12 +132,12 @@ public record Opening(long task, Size size, List<Long> along, String why) {
             return chemical && one.task().action() == CareAction.CHANGE && 2 * days >= one.intervalDays();
         }
 
-        private static String whyMajor(List<PastService> since, Optional<TaskForecast> pressing) {
+        private static String whyMajor(List<LocalDate> since, Optional<TaskForecast> pressing) {
             return pressing.map(one -> one.task().name() + " falls due by "
                             + DAY.format(ideal(one))
                             + ", before the next opening: see to head, seals and hoses now.")
                     .orElseGet(() -> "The third opening since "
-                            + DAY.format(since.get(since.size() - MINOR_BETWEEN).doneOn())
+                            + DAY.format(since.get(since.size() - MINOR_BETWEEN))
                             + ": see to head, seals and hoses as well.");
         }
 

@@ -71,11 +71,29 @@ class OpeningTest {
 
     @Test
     void once_the_head_was_seen_to_the_count_begins_anew() {
-        SampleSite seen = twice().did(1, IMPELLER, TODAY.minusDays(4), Finding.LIGHT);
-
-        assertThat(next(seen).size()).as("seen to, but not with an opening").isEqualTo(Size.MAJOR);
         SampleSite together = twice().didAll(1, List.of(OPEN, IMPELLER), TODAY.minusDays(2));
         assertThat(next(together).size()).isEqualTo(Size.MINOR);
+
+        SampleSite apart = twice().did(1, IMPELLER, TODAY.minusDays(4), Finding.LIGHT);
+        assertThat(next(apart).size())
+                .as("logged by itself on the same day, or without an opening")
+                .isEqualTo(Size.MINOR);
+    }
+
+    @Test
+    void hoses_brushed_while_it_is_shut_make_no_opening_a_major_one() {
+        SampleSite brushed = twice().did(1, "Brush the hoses", TODAY.minusDays(2), Finding.LIGHT);
+
+        assertThat(next(brushed).size()).isEqualTo(Size.MAJOR);
+    }
+
+    @Test
+    void an_opening_that_two_people_logged_on_one_day_is_one() {
+        SampleSite doubled =
+                weir().did(1, OPEN, TODAY.minusDays(4), Finding.LIGHT).did(1, OPEN, TODAY.minusDays(4), Finding.LIGHT);
+
+        assertThat(next(doubled).size()).isEqualTo(Size.MINOR);
+        assertThat(next(doubled).why()).contains("at the next opening");
     }
 
     @Test
