@@ -12,6 +12,8 @@ import type { Guided } from './queries'
 const props = defineProps<{ saved: Schemas['SavedService']; guided: Guided }>()
 const emit = defineEmits<{ merged: [saved: Schemas['SavedService']] }>()
 
+/** Whether the filter was taken down. */
+const down = computed(() => props.guided.occasion === 'MOVE' || props.guided.occasion === 'STORE')
 const off = computed(() =>
   offMinutes(
     props.guided.steps,
@@ -45,10 +47,19 @@ const facts = computed(() =>
   <p v-if="facts.length" class="facts">{{ facts.join(' ') }}</p>
   <MovedPanel :saved="saved" :corrected="false" @merged="(one) => emit('merged', one)" />
   <section class="later">
-    <h2>In ten minutes</h2>
-    <p>No drips, water clear again, level steady, leak sensor dry and plugged in.</p>
-    <h2>Tomorrow</h2>
-    <p>Animals active, eating and breathing normally; flow as it was left.</p>
+    <template v-if="down">
+      <h2>This week</h2>
+      <p>
+        Where animals stay in this tank: test ammonia and nitrite daily, since bacteria left with the filter,
+        and see that its water still moves at the surface.
+      </p>
+    </template>
+    <template v-else>
+      <h2>In ten minutes</h2>
+      <p>No drips, water clear again, level steady, leak sensor dry and plugged in.</p>
+      <h2>Tomorrow</h2>
+      <p>Animals active, eating and breathing normally; flow as it was left.</p>
+    </template>
     <p>Sick animals are a vet’s matter.</p>
     <ComingReadings :tank="saved.service.tankId" />
     <p class="small quiet">

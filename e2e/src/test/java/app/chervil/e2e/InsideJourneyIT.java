@@ -84,12 +84,7 @@ class InsideJourneyIT {
         keeper.button("Start").click();
         assertThat(page.locator(".now")).containsText("tick every part off");
         keeper.viewIsForThumbs();
-        while (page.locator(".dock .done").isVisible()) {
-            String now = page.locator(".now").innerText();
-            keeper.button("Done").click();
-            page.waitForCondition(() -> !page.locator(".now").isVisible()
-                    || !page.locator(".now").innerText().equals(now));
-        }
+        doAll();
         keeper.button("Save to the log").click();
         assertThat(keeper.heading("In ten minutes")).isVisible();
         keeper.settle();
@@ -101,6 +96,37 @@ class InsideJourneyIT {
         keeper.viewIsForThumbs();
         look.getByRole(AriaRole.BUTTON).click();
         assertThat(look).isHidden();
+        putAway();
+    }
+
+    private void doAll() {
+        while (page.locator(".dock .done").isVisible()) {
+            String now = page.locator(".now").innerText();
+            keeper.button("Done").click();
+            page.waitForCondition(() -> !page.locator(".now").isVisible()
+                    || !page.locator(".now").innerText().equals(now));
+        }
+    }
+
+    /** The same filter comes down again, and is out of use afterwards. */
+    private void putAway() {
+        keeper.go("/tanks/1");
+        keeper.link("Take it down").click();
+        assertThat(keeper.heading("Take Weir down")).isVisible();
+        page.getByText("Put it away").click();
+        assertThat(page.getByText("It is out of use afterwards.")).isVisible();
+        assertThat(page.getByText("Weir is this tank’s only filter")).isVisible();
+        keeper.viewIsAccessible();
+        keeper.viewIsForThumbs();
+        keeper.button("Start").click();
+        assertThat(page.locator(".now")).containsText("another filter run on this tank for six weeks");
+        doAll();
+        keeper.button("Save to the log").click();
+        assertThat(keeper.heading("Saved")).isVisible();
+        keeper.settle();
+        keeper.go("/tanks/1");
+        assertThat(page.getByText("Taken down and put away.")).isVisible();
+        assertThat(keeper.link("Take it down")).hasCount(0);
     }
 
     private void putInto(String place, String what) {

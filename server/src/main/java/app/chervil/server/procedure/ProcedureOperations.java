@@ -18,6 +18,7 @@ import app.chervil.core.procedure.Tubs;
 import app.chervil.core.site.Filter;
 import app.chervil.core.site.FilterStage;
 import app.chervil.core.site.FilterTask;
+import app.chervil.core.site.LeftBehind;
 import app.chervil.core.site.Tank;
 import app.chervil.core.stock.Supply;
 import app.chervil.core.tank.RinseWater;
@@ -111,7 +112,7 @@ public class ProcedureOperations {
      */
     @Transactional(readOnly = true)
     public ProcedureView setUp(SignedIn who, long filterId) {
-        return whole(who, filterId, Procedure::setUp);
+        return whole(who, filters.find(who, filterId), Procedure::setUp, List.of());
     }
 
     /**
@@ -125,11 +126,14 @@ public class ProcedureOperations {
         new Rejected.Gatherer()
                 .check(why.takesDown(), "why", "not-down", "To move it, or to put it away?")
                 .done();
-        return whole(who, filterId, situation -> Procedure.takeDown(situation, why));
+        Filter filter = filters.find(who, filterId);
+        List<String> warnings =
+                LeftBehind.warning(filter, filters.list(who, filter.tankId()), tanks.today()).stream().toList();
+        return whole(who, filter, situation -> Procedure.takeDown(situation, why), warnings);
     }
 
-    private ProcedureView whole(SignedIn who, long filterId, Function<Situation, Procedure> steps) {
-        Filter filter = filters.find(who, filterId);
+    private ProcedureView whole(
+            SignedIn who, Filter filter, Function<Situation, Procedure> steps, List<String> warnings) {
         Tank tank = tanks.find(who, filter.tankId());
         Procedure procedure = steps.apply(situation(who, tank, filter, new Work(List.of(), Set.of(), List.of())));
         return new ProcedureView(
@@ -139,7 +143,7 @@ public class ProcedureOperations {
                 null,
                 procedure.minutes(),
                 "",
-                List.of(),
+                warnings,
                 List.of(),
                 List.of());
     }

@@ -2,6 +2,7 @@ package app.chervil.server.procedure;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.hasItem;
+import static org.hamcrest.Matchers.startsWith;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
@@ -67,6 +68,8 @@ class TakeDownApiTest {
                 .doesNotContain("under the tap");
         assertThat(site.get(keeper, down + "STORE").andReturn().getResponse().getContentAsString())
                 .contains("dry for two days");
+        site.get(keeper, down + "STORE")
+                .andExpect(jsonPath("$.warnings[0]").value(startsWith("Weir is this tank’s only filter")));
         site.get(keeper, down + "SERVICE")
                 .andExpect(status().isUnprocessableContent())
                 .andExpect(jsonPath("$.errors[0].field").value("why"));
