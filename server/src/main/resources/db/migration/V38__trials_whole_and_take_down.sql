@@ -39,3 +39,17 @@ alter table guided_service
 alter table follow_up
     drop constraint follow_up_kind_known,
     add constraint follow_up_kind_known check (kind in ('LOOK', 'CATCHER', 'DRYING'));
+
+-- Rows of an archive come by their number: as text 100 stood before 99, and so did what was brought in.
+create or replace function site_rows(site bigint, relation text) returns setof text
+    language plpgsql
+    stable
+    as $$
+begin
+    return query execute format(
+        'select (to_jsonb(one) - ''site_id'' - ''bytes'')::text from %I one where one.%I = $1 order by case jsonb_typeof(to_jsonb(one) -> ''id'') when ''number'' then (to_jsonb(one) ->> ''id'')::numeric end, 1',
+        relation,
+        case when relation = 'site' then 'id' else 'site_id' end)
+    using site;
+end;
+$$;

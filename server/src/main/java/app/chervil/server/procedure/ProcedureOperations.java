@@ -127,8 +127,8 @@ public class ProcedureOperations {
                 .check(why.takesDown(), "why", "not-down", "To move it, or to put it away?")
                 .done();
         Filter filter = filters.find(who, filterId);
-        List<String> warnings =
-                LeftBehind.warning(filter, filters.list(who, filter.tankId()), tanks.today()).stream().toList();
+        List<String> warnings = LeftBehind.warning(filter, filters.list(who, filter.tankId()), tanks.today()).stream()
+                .toList();
         return whole(who, filter, situation -> Procedure.takeDown(situation, why), warnings);
     }
 

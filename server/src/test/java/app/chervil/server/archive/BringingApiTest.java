@@ -167,6 +167,18 @@ class BringingApiTest {
     }
 
     @Test
+    void tasks_keep_their_order_where_numbers_grow_a_digit_longer() throws Exception {
+        long most = database.queryForObject("select max(id) from care_task", Long.class);
+        long edge = (long) Math.pow(10, Math.ceil(Math.log10(most + 3.0)));
+        database.queryForObject("select setval(pg_get_serial_sequence('care_task', 'id'), ?)", Long.class, edge - 3);
+        site.canister(giver, tank, "Ewer", "2026-03-01");
+
+        bring(taker, "", archive(giver, "?tank=" + tank));
+
+        assertThat(due(taker)).isEqualTo(due(giver));
+    }
+
+    @Test
     void its_preview_tells_all_of_it_and_stores_nothing() throws Exception {
         JsonNode view = site.read(
                 send(taker, "/api/archive/preview", archive(giver, "")).andExpect(status().isOk()));
