@@ -5,15 +5,14 @@ import { ComingReadings } from '@/features/water'
 import type { Schemas } from '@/shared/api/client'
 import { say } from '@/shared/units'
 import { counted } from '@/shared/words'
-import { offMinutes } from './progress'
+import { offMinutes, takesDown } from './progress'
 import type { Guided } from './queries'
 
 /** After the service: what was done and regained, what moved, and what to look at in ten minutes and tomorrow. */
 const props = defineProps<{ saved: Schemas['SavedService']; guided: Guided }>()
 const emit = defineEmits<{ merged: [saved: Schemas['SavedService']] }>()
 
-/** Whether the filter was taken down. */
-const down = computed(() => props.guided.occasion === 'MOVE' || props.guided.occasion === 'STORE')
+const down = computed(() => takesDown(props.guided))
 const off = computed(() =>
   offMinutes(
     props.guided.steps,

@@ -7,7 +7,7 @@ import type { Schemas } from '@/shared/api/client'
 import { useSending } from '@/shared/form'
 import AfterPanel from './AfterPanel.vue'
 import type { useGuided } from './guided'
-import { byHand } from './progress'
+import { byHand, takesDown } from './progress'
 import { useDropGuided, useFinishGuided } from './queries'
 
 /** The end: what was skipped, a note, and the log; not while the filter is off, unless a reason is written. */
@@ -24,8 +24,7 @@ const leftOffReason = ref('')
 const overrideReason = ref('')
 const saved = ref<Schemas['SavedService']>()
 const view = computed(() => props.guided.view.value)
-/** What is taken down is meant to stay off. */
-const stays = computed(() => view.value?.occasion === 'MOVE' || view.value?.occasion === 'STORE')
+const stays = computed(() => takesDown(view.value))
 const skipped = computed(() => {
   const reasons = props.guided.progress.value.skipped
   return (view.value?.steps ?? [])

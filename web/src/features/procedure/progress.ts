@@ -1,5 +1,5 @@
 import type { Finding } from '@/shared/words'
-import type { GuidedEvent, Step } from './queries'
+import type { Guided, GuidedEvent, Step } from './queries'
 
 /** A wait that is running: which step, and when it ends. */
 export interface Timer {
@@ -144,3 +144,7 @@ export function offAdvice(ms: number): { tone: 'calm' | 'due' | 'late'; words: s
   if (minutes >= 30) return { tone: 'due', words: 'Keep the media wet and aired.' }
   return { tone: 'calm', words: '' }
 }
+
+/** Whether the filter is taken down, and so meant to stay off. */
+export const takesDown = (guided: Pick<Guided, 'occasion'> | undefined) =>
+  guided?.occasion === 'MOVE' || guided?.occasion === 'STORE'

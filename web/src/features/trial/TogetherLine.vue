@@ -5,7 +5,7 @@ import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
 import { useKeeping } from './keeping'
 import type { Trial } from './queries'
-import { sideBySideWords, togetherWords, upper, wayWords } from './trials'
+import { groupWords, upper, wayWords } from './trials'
 
 /** What tanks that were begun together tell together, and the way that is worth its work, for all of them at once. */
 const props = defineProps<{ tanks: Trial[] }>()
@@ -15,9 +15,7 @@ const { keep, giveBack } = useKeeping()
 const { sending, trouble, send } = useSending()
 
 const first = computed(() => props.tanks[0])
-const words = computed(
-  () => sideBySideWords(props.tanks) ?? (first.value ? togetherWords(first.value) : undefined),
-)
+const words = computed(() => groupWords(props.tanks))
 /** The way to adopt in every tank that has not yet, once all are over; a thing left out is taken out by hand. */
 const worth = computed(() => {
   const knee = first.value?.together?.knee

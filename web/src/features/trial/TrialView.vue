@@ -5,22 +5,15 @@ import AsyncState from '@/shared/components/AsyncState.vue'
 import { datedDay } from '@/shared/dates'
 import { useTrials } from './queries'
 import TrialCard from './TrialCard.vue'
-import { sideBySideWords, togetherWords, wayWords } from './trials'
+import { groupOf, groupWords, wayWords } from './trials'
 
 /** One trial on a page that can be printed and kept: what was tried, how, and what came of it. */
 const props = defineProps<{ trial: string }>()
 
 const trials = useTrials()
 const one = computed(() => trials.data.value?.find((trial) => trial.id === props.trial))
-const tanks = computed(() =>
-  one.value?.together
-    ? (trials.data.value ?? []).filter((trial) => trial.together?.id === one.value?.together?.id)
-    : [],
-)
-const together = computed(() => {
-  const first = tanks.value[0]
-  return first && (sideBySideWords(tanks.value) ?? togetherWords(first))
-})
+const tanks = computed(() => (one.value ? groupOf(trials.data.value ?? [], one.value) : []))
+const together = computed(() => groupWords(tanks.value))
 /** How it was laid out, in a sentence. */
 const layout = computed(() => {
   if (!one.value) return ''

@@ -1,20 +1,19 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { BenchNav } from '@/features/bench'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import { useTrials, type Trial } from './queries'
 import TogetherLine from './TogetherLine.vue'
 import TrialCard from './TrialCard.vue'
+import { groupOf } from './trials'
 
 /** At the table: ways of doing one task tried in turns, and what the water says to it. */
 const trials = useTrials()
 
+const all = computed(() => trials.data.value ?? [])
 /** Whether it is the first of those begun together: what they say together stands above it. */
-const leads = (trial: Trial) => trial.together !== undefined && groupOf(trial)[0]?.id === trial.id
-
-/** All tanks of a trial. */
-const groupOf = (trial: Trial) =>
-  (trials.data.value ?? []).filter((one) => one.together?.id === trial.together?.id)
+const leads = (trial: Trial) => groupOf(all.value, trial)[0]?.id === trial.id
 </script>
 
 <template>
@@ -39,7 +38,7 @@ const groupOf = (trial: Trial) =>
         fine pad.
       </p>
       <template v-for="trial in trials.data.value" :key="trial.id">
-        <TogetherLine v-if="leads(trial)" :tanks="groupOf(trial)" />
+        <TogetherLine v-if="leads(trial)" :tanks="groupOf(all, trial)" />
         <TrialCard :trial="trial" />
       </template>
       <p v-if="trials.data.value?.length">

@@ -177,6 +177,14 @@ export function sideBySideWords(tanks: Trial[]): string | undefined {
   return `${rises}${honest}${offer}`
 }
 
+/** All tanks of a trial that was begun on several; none of one that stands alone. */
+export const groupOf = (trials: Trial[], trial: Trial) =>
+  trial.together ? trials.filter((one) => one.together?.id === trial.together?.id) : []
+
+/** What the tanks of a trial say, side by side or pooled. */
+export const groupWords = (tanks: Trial[]): string | undefined =>
+  sideBySideWords(tanks) ?? (tanks[0] ? togetherWords(tanks[0]) : undefined)
+
 /** When it is to be read next; undefined when it is over. */
 export function missingWords(trial: Trial): string | undefined {
   if (trial.state !== 'RUNNING' || !trial.readBy) return undefined

@@ -10,10 +10,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.Set;
@@ -47,7 +45,7 @@ public record Opening(long task, Size size, List<Long> along, String why) {
     }
 
     /** The next opening of a filter; empty where it is not opened, or has neither head, seals nor hoses that are cared for. */
-    public static Optional<Opening> of(CareBook book, LocalDate today) {
+    private static Optional<Opening> of(CareBook book, LocalDate today) {
         List<TaskForecast> forecasts = book.forecasts();
         Optional<TaskForecast> opening = forecasts.stream()
                 .filter(one -> one.task().action() == CareAction.OPEN)
@@ -148,10 +146,8 @@ public record Opening(long task, Size size, List<Long> along, String why) {
         }
     }
 
-    /** By task of the opening, of every filter of a tank. */
-    public static Map<Long, Opening> ofTank(TankBook tank, LocalDate today) {
-        Map<Long, Opening> openings = new LinkedHashMap<>();
-        tank.filters().forEach(book -> of(book, today).ifPresent(one -> openings.put(one.task(), one)));
-        return openings;
+    /** The next opening of each filter of a tank, as they were fitted. */
+    public static List<Opening> ofTank(TankBook tank, LocalDate today) {
+        return tank.filters().stream().flatMap(book -> of(book, today).stream()).toList();
     }
 }

@@ -213,11 +213,11 @@ class SetUpTest {
                 new Work(List.of(), Set.of(), List.of()));
     }
 
-    private static List<String> codes(Procedure procedure) {
+    static List<String> codes(Procedure procedure) {
         return procedure.steps().stream().map(step -> step.id().split(":")[0]).toList();
     }
 
-    private static String words(Procedure procedure, String code) {
+    static String words(Procedure procedure, String code) {
         return procedure.steps().stream()
                 .filter(step -> step.id().startsWith(code))
                 .map(step -> step.what().text())

@@ -1,5 +1,7 @@
 package app.chervil.core.procedure;
 
+import static app.chervil.core.procedure.SetUpTest.codes;
+import static app.chervil.core.procedure.SetUpTest.words;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.chervil.core.filter.FilterKind;
@@ -37,20 +39,6 @@ class TakeDownTest {
     private static Procedure takenDown(Build build, List<StageKind> path, Occasion why) {
         return Procedure.takeDown(
                 SetUpTest.situation(Passport.usual(build, path), SetUpTest.path(path.toArray(StageKind[]::new))), why);
-    }
-
-    private static List<String> codes(Procedure procedure) {
-        return procedure.steps().stream()
-                .map(step -> step.id().replaceAll(":.*", ""))
-                .toList();
-    }
-
-    private static String words(Procedure procedure, String id) {
-        return procedure.steps().stream()
-                .filter(step -> step.id().startsWith(id))
-                .map(step -> step.what().text())
-                .findFirst()
-                .orElseThrow();
     }
 
     @Test

@@ -34,7 +34,7 @@ class OpeningTest {
     }
 
     private static Opening next(SampleSite site) {
-        return Opening.ofTank(site.book(1), TODAY).values().iterator().next();
+        return Opening.ofTank(site.book(1), TODAY).get(0);
     }
 
     private static List<String> along(SampleSite site) {

@@ -10,7 +10,6 @@ import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteBooks;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -43,7 +42,7 @@ public class ForecastOperations {
     @Transactional(readOnly = true)
     public List<OpeningView> openings(SignedIn who, long tank) {
         SiteBook site = books.site(who);
-        return site.tank(tank).map(book -> Opening.ofTank(book, site.today())).orElse(Map.of()).values().stream()
+        return site.tank(tank).map(book -> Opening.ofTank(book, site.today())).orElse(List.of()).stream()
                 .map(one -> new OpeningView(one.task(), one.size(), one.along(), one.why()))
                 .toList();
     }

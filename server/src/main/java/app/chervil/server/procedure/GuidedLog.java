@@ -83,12 +83,12 @@ class GuidedLog {
 
     /** Chores belong to no filter, so the log tells them in its note. */
     private String note(GuidedFinish input, GuidedWork work, GuidedRow row) {
-        Stream<String> told = row.occasion() != Occasion.SERVICE
-                ? told(row, work).stream()
-                : json.readValue(row.chores(), GuidedOperations.CHORES).stream()
+        Stream<String> told = row.occasion().hasTasks()
+                ? json.readValue(row.chores(), GuidedOperations.CHORES).stream()
                         .sorted()
                         .filter(chore -> work.did(chore.work()))
-                        .map(Chore::told);
+                        .map(Chore::told)
+                : told(row, work).stream();
         return Stream.concat(told, Stream.of(input.note().strip()))
                 .filter(part -> !part.isEmpty())
                 .collect(Collectors.joining(" "));

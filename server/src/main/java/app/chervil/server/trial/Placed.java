@@ -4,10 +4,17 @@ import app.chervil.core.filter.StageKind;
 import app.chervil.core.site.Filter;
 import app.chervil.core.site.FilterStage;
 import app.chervil.core.site.FilterTask;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** A task with its filter. */
 record Placed(Filter filter, FilterTask task) {
+    /** Every task of some filters. */
+    static Stream<Placed> all(List<Filter> filters) {
+        return filters.stream().flatMap(filter -> filter.tasks().stream().map(task -> new Placed(filter, task)));
+    }
+
     /** The kind of stage it is done to; empty for a whole filter. */
     Optional<StageKind> kind() {
         return filter.stageOf(task).map(FilterStage::kind);

@@ -1,6 +1,7 @@
 package app.chervil.server.trial;
 
 import app.chervil.core.site.Change;
+import app.chervil.core.site.TankBook;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteBooks;
 import app.chervil.server.problem.NotFound;
@@ -59,10 +60,11 @@ public class TankEventOperations {
     public List<EventView> list(SignedIn who, long tank, LocalDate from, LocalDate until) {
         Stream<EventView> told =
                 mapper.list(who.siteId(), tank).stream().map(row -> new EventView(row.id(), row.onDay(), row.words()));
-        Stream<EventView> edited = tanks.changes(who, tank).stream()
+        TankBook.Records records = books.tank(who, tank).records();
+        Stream<EventView> edited = records.changes().stream()
                 .map(Change::what)
                 .map(change -> new EventView(null, change.on(), change.words()));
-        Stream<EventView> treated = books.tank(who, tank).records().water().medications().stream()
+        Stream<EventView> treated = records.water().medications().stream()
                 .flatMap(medicine -> Stream.concat(
                         Stream.of(new EventView(null, medicine.firstDay(), "A medicine begun")),
                         medicine.lastDay().stream()

@@ -15,7 +15,6 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** On the day a trial begins to run without the thing it is about, the rounds say to take it out; and later, to put it back. */
@@ -42,8 +41,7 @@ class TrialLooks implements DueLooks {
     }
 
     private List<Asked> asked(SignedIn who, List<TrialRow> switching, LocalDate today) {
-        return filters.list(who, null).stream()
-                .flatMap(filter -> filter.tasks().stream().map(task -> new Placed(filter, task)))
+        return Placed.all(filters.list(who, null))
                 .flatMap(placed -> switching.stream()
                         .filter(row -> row.taskId() == placed.task().id())
                         .map(row -> asked(row, placed, turn(row, today).orElseThrow())))
@@ -74,19 +72,11 @@ class TrialLooks implements DueLooks {
     /** The turn that began with a switch between having the thing and not; empty where nothing is to be taken out or put in. */
     private static Optional<Turn> turn(TrialRow row, LocalDate today) {
         Design design = row.design();
-        if (!row.runsOn(today)) {
-            return Optional.empty();
-        }
-        @Nullable Turn before = null;
-        for (Turn turn : design.all()) {
-            boolean now = !today.isBefore(turn.from()) && today.isBefore(turn.until());
-            boolean switches = isWithout(row, turn) != (before != null && isWithout(row, before));
-            if (now) {
-                return switches ? Optional.of(turn) : Optional.empty();
-            }
-            before = turn;
-        }
-        return Optional.empty();
+        return (row.runsOn(today) ? design.turnOn(today) : Optional.<Turn>empty())
+                .filter(turn -> isWithout(row, turn)
+                        != design.turnOn(turn.from().minusDays(1))
+                                .filter(before -> isWithout(row, before))
+                                .isPresent());
     }
 
     private static boolean isWithout(TrialRow row, Turn turn) {

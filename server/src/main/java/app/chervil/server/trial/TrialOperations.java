@@ -289,8 +289,7 @@ public class TrialOperations {
     }
 
     private Map<Long, Placed> placed(SignedIn who) {
-        return filters.list(who, null).stream()
-                .flatMap(filter -> filter.tasks().stream().map(task -> new Placed(filter, task)))
+        return Placed.all(filters.list(who, null))
                 .collect(Collectors.toMap(one -> one.task().id(), Function.identity()));
     }
 }

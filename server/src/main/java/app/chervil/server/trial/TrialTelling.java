@@ -47,7 +47,11 @@ class TrialTelling {
         Turns turns = new Turns(
                 design.phases(until),
                 design.settles(placed.settles()),
-                meanwhile.stream().map(EventView::onDay).toList());
+                meanwhile.stream()
+                        .map(EventView::onDay)
+                        // What has been there from the start on changes nothing between the ways.
+                        .filter(day -> day.isAfter(row.beganOn()))
+                        .toList());
         Lived lived = new Lived(
                 services(who, row, until),
                 water.read(who, row.tankId(), row.parameter(), row.beganOn(), until).stream()
@@ -66,14 +70,9 @@ class TrialTelling {
                 row.design().had(until), row.ways().size(), water.compare(who, row.tankId(), parameter, turns, until));
     }
 
-    /** What has been there from the start on changes nothing between the ways. */
     private static TrialChange change(EventView event, Turns turns) {
-        boolean first = !event.onDay().isAfter(turns.phases().get(0).from().toLocalDate());
         return new TrialChange(
-                event.id(),
-                event.onDay(),
-                event.words(),
-                !first && turns.shifts().contains(event.onDay()));
+                event.id(), event.onDay(), event.words(), turns.shifts().contains(event.onDay()));
     }
 
     private WatchedParameter watched(SignedIn who, TrialRow row, Parameter parameter, Turns turns, LocalDate until) {

@@ -45,6 +45,7 @@ class TankEventOperationsTest {
     void marit() {
         when(marit.siteId()).thenReturn(1L);
         when(marit.name()).thenReturn("Marit");
+        when(books.tank(marit, TANK).records().changes()).thenReturn(List.of());
     }
 
     private void medicated(Medication medicine) {
@@ -59,7 +60,7 @@ class TankEventOperationsTest {
     void all_that_changed_stands_in_one_list_by_its_day() {
         when(mapper.list(1, TANK))
                 .thenReturn(List.of(row(9, TankEventKind.OTHER, "Lamp moved"), row(2, TankEventKind.FED_LESS, "")));
-        when(tanks.changes(marit, TANK))
+        when(books.tank(marit, TANK).records().changes())
                 .thenReturn(List.of(new Change(
                         1,
                         TANK,
