@@ -75,7 +75,7 @@ final class Keeper implements AutoCloseable {
     private static final Browser BROWSER = Playwright.create()
             .chromium()
             .launch(new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
                     .setChromiumSandbox(false)
                     .setArgs(List.of(
                             "--disable-gpu",

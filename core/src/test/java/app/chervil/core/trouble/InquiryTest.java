@@ -25,9 +25,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** What holds for every case; properties by 300 seeded cases each. */
+/** What holds for every case; properties by seeded cases, more of them with {@code -Dchervil.thorough=true}. */
 class InquiryTest {
-    private static final int CASES = 300;
+    private static final int CASES = Boolean.getBoolean("chervil.thorough") ? 300 : 120;
     private static final Network NETWORK = Network.standard();
 
     @Test

@@ -43,9 +43,9 @@ import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
-/** What must not matter to a date, over seeded lives of a canister: services, flows, drips, replacements, pauses, changes. */
+/** What must not matter to a date, over seeded lives of a canister: services, flows, drips, replacements, pauses, changes. {@code -Dchervil.thorough=true} draws more lives. */
 class MetamorphicTest {
-    private static final int LIVES = 800;
+    private static final int LIVES = Boolean.getBoolean("chervil.thorough") ? 800 : 250;
     private static final int LONGEST_GAP = 90;
 
     @Test
