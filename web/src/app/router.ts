@@ -145,6 +145,13 @@ export function makeRouter(client: QueryClient) {
         meta: { needs: 'KEEPER' },
       },
       {
+        path: '/tanks/:tank(\\d+)/filters/:filter(\\d+)/look-over',
+        name: 'look-over',
+        props: (to) => ({ ...tank(to), filter: number(to.params.filter) }),
+        component: () => import('@/features/procedure/LookOverView.vue'),
+        meta: { needs: 'HELPER' },
+      },
+      {
         path: '/tanks/:tank(\\d+)/filters/:filter(\\d+)/take-down',
         name: 'take-down',
         props: (to) => ({ ...tank(to), filter: number(to.params.filter) }),

@@ -97,6 +97,7 @@ export async function mountView(view: Component, props: Record<string, unknown> 
       { path: '/at/:tank/filters/:filter', name: 'edit-filter', component: page },
       { path: '/at/:tank/filters/:filter/inside', name: 'inside-filter', component: page },
       { path: '/at/:tank/filters/:filter/set-up', name: 'set-up', component: page },
+      { path: '/at/:tank/filters/:filter/look-over', name: 'look-over', component: page },
       { path: '/at/:tank/filters/:filter/take-down', name: 'take-down', component: page },
       { path: '/at/:tank/services/:service', name: 'correct', component: page },
       { path: '/trials/:trial', name: 'trial', component: page },

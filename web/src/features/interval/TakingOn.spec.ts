@@ -1,4 +1,4 @@
-import { mount } from '@vue/test-utils'
+import { mount, RouterLinkStub } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import type { Forecast } from './queries'
 import TakingOn from './TakingOn.vue'
@@ -11,7 +11,10 @@ const forecast = (name: string, ideal: string, basis: Forecast['basis'] = 'TAKEN
   }) as Forecast
 
 const open = (forecasts: Forecast[]) =>
-  mount(TakingOn, { props: { filter: 'Weir', forecasts, today: '2026-06-01' } })
+  mount(TakingOn, {
+    props: { tank: 2, filter: { id: 3, name: 'Weir' }, forecasts, today: '2026-06-01' },
+    global: { stubs: { RouterLink: RouterLinkStub } },
+  })
 
 describe('taking a filter on', () => {
   it('shows the work of each visit, in the order of days', () => {
@@ -23,6 +26,10 @@ describe('taking a filter on', () => {
       forecast('Check cords and drip loop of Weir', '2026-06-03', 'AGE'),
     ])
 
+    expect(wrapper.getComponent(RouterLinkStub).props('to')).toEqual({
+      name: 'look-over',
+      params: { tank: 2, filter: 3 },
+    })
     expect(wrapper.get('h3').text()).toBe('Taking Weir on, over 4 weeks')
     expect(wrapper.findAll('li').map((visit) => visit.text().replace(/\s+/g, ' '))).toEqual([
       'Now rinse the pre-filter, clear the strainer',

@@ -1,11 +1,22 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useMayGo } from '@/shared/allowed'
 import { daysBetween, shortDay, type Day } from '@/shared/dates'
 import { counted, lowerFirst } from '@/shared/words'
 import type { Forecast } from './queries'
 
 /** How a neglected filter is taken on: which work on which day, so that its bacteria are spared. */
-const props = defineProps<{ filter: string; forecasts: Forecast[]; today: Day }>()
+const props = defineProps<{
+  tank: number
+  filter: { id: number; name: string }
+  forecasts: Forecast[]
+  today: Day
+}>()
+const mayGo = useMayGo()
+const look = computed(() => ({
+  name: 'look-over',
+  params: { tank: props.tank, filter: props.filter.id },
+}))
 
 const visits = computed(() => {
   const byDay = new Map<Day, string[]>()
@@ -23,8 +34,8 @@ const weeks = computed(() => {
 </script>
 
 <template>
-  <section v-if="visits.length > 1" class="taking-on" :aria-label="`Taking ${filter} on`">
-    <h3>Taking {{ filter }} on, over {{ counted(weeks, 'week') }}</h3>
+  <section v-if="visits.length > 1" class="taking-on" :aria-label="`Taking ${filter.name} on`">
+    <h3>Taking {{ filter.name }} on, over {{ counted(weeks, 'week') }}</h3>
     <p class="small quiet">
       Nobody cleaned it for long, or knows when. All at once would crash the tank, so the work is spread.
     </p>
@@ -33,6 +44,7 @@ const weeks = computed(() => {
         <b>{{ visit.day <= today ? 'Now' : `about ${shortDay(visit.day, today)}` }}</b> {{ visit.work }}
       </li>
     </ol>
+    <RouterLink v-if="mayGo(look)" :to="look">Look it over first, step by step</RouterLink>
   </section>
 </template>
 

@@ -35,6 +35,7 @@ async function open(occasion: string) {
     id: 's',
     occasion,
     steps: [step('draw:filter', 10), step('read:filter', 5)],
+    then: [],
     events: [{ id: 'e', kind: 'DONE', step: 'draw:filter', value: '', happenedAt: '2026-06-01T10:00:00Z' }],
     finishedAt: '2026-06-01T10:30:00Z',
   }

@@ -5,6 +5,7 @@ import { ComingReadings } from '@/features/water'
 import type { Schemas } from '@/shared/api/client'
 import { say } from '@/shared/units'
 import { counted } from '@/shared/words'
+import GoOn from './GoOn.vue'
 import { offMinutes, takesDown } from './progress'
 import type { Guided } from './queries'
 
@@ -43,6 +44,7 @@ const facts = computed(() =>
 </script>
 
 <template>
+  <GoOn :guided="guided" />
   <p v-if="facts.length" class="facts">{{ facts.join(' ') }}</p>
   <MovedPanel :saved="saved" :corrected="false" @merged="(one) => emit('merged', one)" />
   <section class="later">

@@ -1,16 +1,22 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import CautionNote from '@/shared/components/CautionNote.vue'
 import { inOurUnits, say, withUnit } from '@/shared/units'
 import { counted } from '@/shared/words'
-import { toldBefore } from './cautions'
 import type { Procedure } from './queries'
+import StepList from './StepList.vue'
 
 /** What a service takes and every step of it; also the card that is printed for the bench. */
 const props = defineProps<{ procedure: Procedure; tank: string }>()
 
 /** Which water media is rinsed in matters only where something is rinsed. */
 const rinses = computed(() => props.procedure.steps.some((step) => step.reason === props.procedure.rinseWith))
+/** Of this filter and of those that follow. */
+const minutes = computed(() =>
+  props.procedure.then.reduce((sum, next) => sum + next.minutes, props.procedure.minutes),
+)
+const steps = computed(() =>
+  props.procedure.then.reduce((sum, next) => sum + next.steps.length, props.procedure.steps.length),
+)
 
 const print = () => {
   globalThis.print()
@@ -24,7 +30,7 @@ const print = () => {
       <el-button type="primary" text @click="print">Print</el-button>
     </div>
     <p class="quiet">
-      About {{ counted(procedure.minutes, 'minute') }}, {{ counted(procedure.steps.length, 'step') }}.
+      About {{ counted(minutes, 'minute') }}, {{ counted(steps, 'step') }}.
       {{ rinses ? procedure.rinseWith : '' }}
     </p>
     <p v-for="warning in procedure.warnings" :key="warning" class="warning" role="note">{{ warning }}</p>
@@ -47,18 +53,11 @@ const print = () => {
       </section>
     </div>
     <h3>Steps</h3>
-    <ol>
-      <li v-for="step in procedure.steps" :key="step.id">
-        {{ step.text }} <span v-if="step.timerMinutes" class="num">{{ step.timerMinutes }} min</span>
-        <CautionNote
-          v-for="caution in step.cautions"
-          :key="caution"
-          class="small"
-          :text="caution"
-          :again="toldBefore(procedure.steps, step.id, caution)"
-        />
-      </li>
-    </ol>
+    <StepList :steps="procedure.steps" />
+    <template v-for="next in procedure.then" :key="next.filterId">
+      <h3>Then {{ next.filterName }}</h3>
+      <StepList :steps="next.steps" />
+    </template>
   </article>
 </template>
 
@@ -88,25 +87,6 @@ const print = () => {
   grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
   gap: 8px 30px;
   margin: 10px 0;
-}
-
-ol {
-  counter-reset: step;
-}
-
-ol li {
-  position: relative;
-  padding: 6px 0 6px 38px;
-  border-bottom: 1px solid var(--hair);
-  counter-increment: step;
-}
-
-ol li::before {
-  position: absolute;
-  left: 0;
-  color: var(--ink-quiet);
-  font-family: var(--mono);
-  content: counter(step);
 }
 
 @media print {

@@ -6,6 +6,7 @@ import TextField from '@/shared/components/TextField.vue'
 import type { Schemas } from '@/shared/api/client'
 import { useSending } from '@/shared/form'
 import AfterPanel from './AfterPanel.vue'
+import GoOn from './GoOn.vue'
 import type { useGuided } from './guided'
 import { byHand, takesDown } from './progress'
 import { useDropGuided, useFinishGuided } from './queries'
@@ -89,6 +90,7 @@ async function dropIt() {
   <div class="end">
     <AfterPanel v-if="saved && view" :saved="saved" :guided="view" @merged="(one) => (saved = one)" />
     <section v-else-if="view?.finishedAt">
+      <GoOn :guided="view" />
       <p>
         This service is in the log.
         <RouterLink :to="{ name: 'tank', params: { tank: view.place.tankId } }">See the tank</RouterLink>

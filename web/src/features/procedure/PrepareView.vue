@@ -15,6 +15,7 @@ import { typedNumber } from '@/shared/units'
 import BenchCard from './BenchCard.vue'
 import { openingWords, withAlong } from './opening'
 import { useProcedure, useStartGuided, type Chore } from './queries'
+import ThenPick from './ThenPick.vue'
 import { newId } from '@/shared/ids'
 
 /** At the tank, before hands get wet: choose the work, see what it takes, begin. */
@@ -39,7 +40,8 @@ const CHORES: { value: Chore; label: string; marine: boolean }[] = [
   { value: 'BIO_PART_REPLACED', label: 'Replace part of the bio media', marine: false },
 ]
 
-const procedure = useProcedure(filterId, tasks, chores)
+const then = ref<number[]>([])
+const procedure = useProcedure(filterId, tasks, chores, then)
 const filter = computed(() => filters.data.value?.find((one) => one.id === filterId.value))
 const held = computed(() => procedure.data.value?.held ?? [])
 const asked = computed(() =>
@@ -72,6 +74,7 @@ watch(
 
 function choose(one: Filter | undefined) {
   filterId.value = one?.id
+  then.value = []
   tasks.value = (one?.tasks ?? []).filter((task) => wanted.value.includes(task.id)).map((task) => task.id)
 }
 
@@ -98,6 +101,7 @@ async function begin() {
     chores: chores.value,
     overrideReason: media.reason.trim() || undefined,
     media: exchange ? { stageId: media.stage ?? 0, grams: grams ?? 0 } : undefined,
+    then: then.value,
   }
   if (await send(() => startGuided.mutateAsync({ id, start })))
     await router.push({ name: 'service', params: { service: id } })
@@ -150,6 +154,12 @@ async function begin() {
               chore.label
             }}</el-checkbox>
           </el-checkbox-group>
+          <ThenPick
+            v-model="then"
+            :filters="(filters.data.value ?? []).filter((one) => one.id !== filterId)"
+            :wanted="wanted"
+            :error="errors.then"
+          />
           <MediaPick
             v-if="chores.includes('BIO_PART_REPLACED')"
             v-model:stage="media.stage"

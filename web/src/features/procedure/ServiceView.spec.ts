@@ -25,6 +25,7 @@ async function open(more: Answers = {}) {
       id: ID,
       place: { tankId: 1, tankName: 'Brook bench', filterId: 2, filterName: 'Weir' },
       steps: STEPS,
+      then: [],
       events: [...kept],
       startedAt: '2026-11-25T10:00:00Z',
     }
@@ -129,6 +130,7 @@ describe('the service view', () => {
       id: ID,
       place: { tankId: 1, tankName: 'Brook bench', filterId: 2, filterName: 'Weir' },
       steps: STEPS,
+      then: [],
       events: [],
       startedAt: '2026-11-25T10:00:00Z',
       finishedAt: '2026-11-25T10:30:00Z',

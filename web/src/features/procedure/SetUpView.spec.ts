@@ -16,6 +16,7 @@ const SET_UP = {
   carry: ['Scissors'],
   minutes: 37,
   rinseWith: '',
+  then: [],
   warnings: [],
   held: [],
   tasks: [],

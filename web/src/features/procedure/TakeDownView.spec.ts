@@ -16,6 +16,7 @@ const DOWN = {
   carry: ['Bucket'],
   minutes: 33,
   rinseWith: '',
+  then: [],
   warnings: [],
   held: [],
   tasks: [],

@@ -4,7 +4,7 @@ import { useSending } from '@/shared/form'
 import { newId } from '@/shared/ids'
 import { useStartGuided } from './queries'
 
-/** Begins work on a whole filter, a set-up or a take-down, and goes to its first step. */
+/** Begins work on a whole filter, such as a set-up, and goes to its first step. */
 export function useBegin(filter: () => number) {
   const router = useRouter()
   const startGuided = useStartGuided()

@@ -12,9 +12,13 @@ interface Kept {
   outbox: GuidedEvent[]
 }
 
+/** What a view lacks that an earlier version kept. */
+const BEFORE = { then: [] }
+
 function stored(place: string): Kept {
   try {
-    return JSON.parse(localStorage.getItem(place) ?? '') as Kept
+    const kept = JSON.parse(localStorage.getItem(place) ?? '') as Kept
+    return { ...kept, view: kept.view && { ...BEFORE, ...kept.view } }
   } catch {
     return { view: undefined, outbox: [] }
   }

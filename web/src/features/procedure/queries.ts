@@ -12,20 +12,21 @@ export type Chore = Schemas['GuidedStart']['chores'][number]
 const OPEN = ['guided', 'open'] as const
 const WATCH_MS = 15_000
 
-/** The procedure for some tasks of a filter, as it would be done now. */
+/** The procedure for some tasks of a filter, as it would be done now; and of others that follow in the same go. */
 export function useProcedure(
   filter: MaybeRefOrGetter<number | undefined>,
   tasks: MaybeRefOrGetter<number[]>,
   chores: MaybeRefOrGetter<Chore[]>,
+  then: MaybeRefOrGetter<number[]>,
 ) {
   return useQuery({
-    queryKey: computed(() => ['procedure', toValue(filter), toValue(tasks), toValue(chores)]),
+    queryKey: computed(() => ['procedure', toValue(filter), toValue(tasks), toValue(chores), toValue(then)]),
     queryFn: () =>
       body(
         api.GET('/api/filters/{filter}/procedure', {
           params: {
             path: { filter: toValue(filter) ?? 0 },
-            query: { tasks: toValue(tasks), chores: toValue(chores) },
+            query: { tasks: toValue(tasks), chores: toValue(chores), then: toValue(then) },
           },
         }),
       ),
@@ -48,6 +49,14 @@ export const useSetUp = (filter: MaybeRefOrGetter<number>) =>
     queryKey: computed(() => ['set-up', toValue(filter)]),
     queryFn: () =>
       body(api.GET('/api/filters/{filter}/set-up', { params: { path: { filter: toValue(filter) } } })),
+  })
+
+/** The steps of looking a filter over that nobody looked after. */
+export const useLookOver = (filter: MaybeRefOrGetter<number>) =>
+  useQuery({
+    queryKey: computed(() => ['look-over', toValue(filter)]),
+    queryFn: () =>
+      body(api.GET('/api/filters/{filter}/look-over', { params: { path: { filter: toValue(filter) } } })),
   })
 
 /** The steps of taking a filter down; what is shown stays while the other purpose is fetched. */

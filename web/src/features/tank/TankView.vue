@@ -139,7 +139,7 @@ const mayGo = useMayGo()
             </p>
             <template v-for="{ filter, rows, off } in byFilter" :key="filter.id">
               <h3 v-if="byFilter.length > 1">{{ filter.name }}</h3>
-              <TakingOn :filter="filter.name" :forecasts="rows" :today="now" />
+              <TakingOn :tank="props.tank" :filter="filter" :forecasts="rows" :today="now" />
               <WhenList :forecasts="rows" :today="now" @adjust="adjust" />
               <p v-if="off.length" class="small quiet off">
                 Switched off:

@@ -39,13 +39,22 @@ public final class CareCatalogue {
             ByAge.cappedAt(365),
             "What runs down in a power cut must find room, and nothing may hold the check valve open.");
 
+    private static final CareRule DEEP_CLEAN = rule(
+            CLEAN,
+            60,
+            30,
+            120,
+            effort(25, 2, Material.SIPHON, Material.BUCKET, Material.SOFT_BRUSH),
+            ByAge.cappedAt(120),
+            "Dirt settles in every chamber, and becomes nitrate there.");
+
     private CareCatalogue() {}
 
     /** Answers tasks of the filter as a whole, most telling first. */
     public static List<CareRule> forFilter(FilterKind kind, Schools schools) {
         return switch (kind) {
             case CANISTER -> List.of(opening(schools.opening()), CORDS);
-            case SUMP -> List.of(DRAIN_TEST, CORDS);
+            case SUMP -> List.of(DEEP_CLEAN, DRAIN_TEST, CORDS);
             default -> List.of(CORDS);
         };
     }
@@ -210,14 +219,21 @@ public final class CareCatalogue {
                                 "Growth in the hoses takes flow without a sign in the filter."),
                         part(1460, 730, 2190, effort(25, 0, Material.HOSE), "Old hose stiffens, kinks and lets go."));
             case RETURN_PUMP ->
-                List.of(rule(
-                        DESCALE,
-                        180,
-                        90,
-                        365,
-                        effort(30, 0, Material.VINEGAR, Material.BUCKET),
-                        ByAge.cappedAt(365),
-                        "Lime slows the rotor and heats the pump."));
+                List.of(
+                        rule(
+                                DESCALE,
+                                180,
+                                90,
+                                365,
+                                effort(30, 0, Material.VINEGAR, Material.BUCKET),
+                                ByAge.cappedAt(365),
+                                "Lime slows the rotor and heats the pump."),
+                        part(
+                                1095,
+                                365,
+                                1825,
+                                effort(20, 0, Material.IMPELLER_SET),
+                                "A worn rotor grows loud, then stops."));
             case OVERFLOW ->
                 List.of(rule(
                         CLEAR,
@@ -236,6 +252,51 @@ public final class CareCatalogue {
                         effort(10, 0, Material.SIPHON, Material.BUCKET),
                         Graded.of(1, 120),
                         "Dirt that lies there becomes nitrate."));
+            case SKIMMER ->
+                List.of(rule(
+                        CLEAN,
+                        7,
+                        3,
+                        21,
+                        effort(5, 0),
+                        ByAge.cappedAt(21),
+                        "Scum on the neck of the cup keeps foam from rising."));
+            case REFUGIUM ->
+                List.of(rule(
+                        CLEAR,
+                        30,
+                        14,
+                        90,
+                        effort(10, 0, Material.BUCKET),
+                        Graded.of(2, 90),
+                        "Growth that is thinned takes up more, and stays out of the pump."));
+            case TOP_OFF ->
+                List.of(rule(
+                        TEST,
+                        30,
+                        14,
+                        90,
+                        effort(3, 0),
+                        ByAge.cappedAt(90),
+                        "A float that sticks floods the floor or lets the pump run dry."));
+            case SURFACE_SKIMMER ->
+                List.of(rule(
+                        CLEAR,
+                        14,
+                        5,
+                        60,
+                        effort(5, 0, Material.SOFT_BRUSH),
+                        Graded.of(1, 60),
+                        "Leaves and slime hold its float down, and it draws air."));
+            case OUTLET ->
+                List.of(rule(
+                        BRUSH,
+                        60,
+                        30,
+                        180,
+                        effort(8, 0, Material.HOSE_BRUSH),
+                        Graded.of(1.5, 180),
+                        "Holes that grow shut take flow without a sign in the filter."));
         };
     }
 

@@ -17,6 +17,8 @@ public enum StageKind {
     SOCK("sock", Texture.FINE, Home.NONE, CATCHES_BLOWN_DIRT),
     FLEECE_ROLL("fleece roll", Texture.FINE, Home.NONE),
     SETTLING("settling chamber", Texture.NONE, Home.NONE),
+    SKIMMER("skimmer", Texture.NONE, Home.NONE, BESIDE),
+    REFUGIUM("refugium", Texture.BIO, Home.SOME),
     COARSE_FOAM("coarse foam", Texture.COARSE, Home.FOAM, STOPS_DIRT_INSIDE, FOAM),
     MEDIUM_FOAM("medium foam", Texture.MEDIUM, Home.FOAM, STOPS_DIRT_INSIDE, FOAM),
     FINE_PAD("fine pad", Texture.FINE, Home.UNTIL_CHANGED, STOPS_DIRT_INSIDE, CATCHES_BLOWN_DIRT),
@@ -31,7 +33,10 @@ public enum StageKind {
     IMPELLER("impeller", Texture.PROPELLER, Home.NONE),
     SEALS("seals", Texture.RING, Home.NONE),
     HOSES("hoses", Texture.HOSE, Home.NONE, OUTSIDE),
-    RETURN_PUMP("return pump", Texture.PROPELLER, Home.NONE);
+    RETURN_PUMP("return pump", Texture.PROPELLER, Home.NONE),
+    TOP_OFF("top-off", Texture.NONE, Home.NONE, BESIDE),
+    SURFACE_SKIMMER("surface skimmer", Texture.MESH, Home.NONE, OUTSIDE),
+    OUTLET("outlet", Texture.HOSE, Home.NONE, OUTSIDE);
 
     private final String words;
     private final Texture texture;
@@ -50,6 +55,8 @@ public enum StageKind {
         CATCHES_BLOWN_DIRT,
         /** It is among the foam, sponges and cartridges of a tank, of which most are not cleaned at once. */
         FOAM,
+        /** It has a plug of its own and is seen to while the filter runs. */
+        BESIDE,
         /** Its amount is a mass of loose or bagged media. */
         MASS
     }
@@ -141,6 +148,11 @@ public enum StageKind {
     /** Whether it sits inside a closed canister, so that reaching it means opening it. */
     public boolean insideCanister() {
         return !traits.contains(OUTSIDE);
+    }
+
+    /** Whether it has a plug of its own and is seen to while the filter runs. */
+    public boolean isBeside() {
+        return traits.contains(BESIDE);
     }
 
     /** Whether its amount is a mass of loose or bagged media. */

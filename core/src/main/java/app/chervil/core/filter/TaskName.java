@@ -24,6 +24,7 @@ public final class TaskName {
         return switch (action) {
             case OPEN -> "Open " + kind.words() + " " + filterName;
             case TEST -> "Test how far " + filterName + " drains down";
+            case CLEAN -> "Deep-clean " + kind.words() + " " + filterName;
             default -> "Check cords and drip loop of " + filterName;
         };
     }
@@ -55,6 +56,7 @@ public final class TaskName {
         return switch (action) {
             case OPEN -> FirstLetter.upper(kind.words()) + " " + filterName + " opened";
             case TEST -> "Drain-down of " + filterName + " tested";
+            case CLEAN -> FirstLetter.upper(kind.words()) + " " + filterName + " deep-cleaned";
             default -> "Cords and drip loop of " + filterName + " checked";
         };
     }

@@ -88,7 +88,38 @@ public final class GradeWords {
                 List.of("clear glass", "a haze you can wipe", "milky film", "brown or chalky crust", "no light passes");
             case COARSE_FOAM, MEDIUM_FOAM, CARTRIDGE -> FOAM;
             // Nobody is asked to grade these; what an old log holds all the same is told as of foam.
-            case AIR_LINE, FLEECE_ROLL, CARBON, RESIN, PHOSPHATE_REMOVER, UV_LAMP, IMPELLER, SEALS, RETURN_PUMP -> FOAM;
+            case REFUGIUM ->
+                List.of(
+                        "room left, light reaches the floor",
+                        "filling, still loose",
+                        "full, light reaches half way",
+                        "dense, pale below",
+                        "rotting below, or in the pump");
+            case SURFACE_SKIMMER ->
+                List.of(
+                        "floats freely, surface clear",
+                        "a leaf or two in it",
+                        "slimy, still floats",
+                        "sits low, surface dull",
+                        "stuck, or draws air");
+            case OUTLET ->
+                List.of(
+                        "every hole open",
+                        "a film inside",
+                        "some holes narrow",
+                        "half of them shut",
+                        "hardly any water comes out");
+            case AIR_LINE,
+                    FLEECE_ROLL,
+                    CARBON,
+                    RESIN,
+                    PHOSPHATE_REMOVER,
+                    UV_LAMP,
+                    IMPELLER,
+                    SEALS,
+                    RETURN_PUMP,
+                    SKIMMER,
+                    TOP_OFF -> FOAM;
         };
     }
 }

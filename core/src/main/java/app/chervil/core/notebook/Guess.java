@@ -294,6 +294,10 @@ public final class Guess {
         words.put(StageKind.SOCK, List.of("sock"));
         words.put(StageKind.FLEECE_ROLL, List.of("fleece", "roller"));
         words.put(StageKind.SETTLING, List.of("settling"));
+        words.put(StageKind.SKIMMER, List.of("skimmer", "cup"));
+        words.put(StageKind.REFUGIUM, List.of("refugium", "macro"));
+        words.put(StageKind.TOP_OFF, List.of("top-off", "topoff", "reserve"));
+        words.put(StageKind.OUTLET, List.of("spray bar", "outlet"));
         words.put(StageKind.COARSE_FOAM, List.of("coarse foam", "coarse", "foam", "sponge"));
         words.put(StageKind.MEDIUM_FOAM, List.of("medium foam", "foam"));
         words.put(StageKind.FINE_PAD, List.of("fine pad", "polishing pad", "pad"));

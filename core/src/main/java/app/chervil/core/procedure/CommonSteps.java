@@ -30,14 +30,14 @@ final class CommonSteps {
 
     static List<Template> around(Situation situation, Extent extent) {
         List<Template> steps = new ArrayList<>();
-        if (extent.stops() || extent.waterLeaves() || extent.dry()) {
+        Turn turn = situation.turn();
+        if (turn.first() && (extent.touchesWater() || extent.dry())) {
             steps.add(gloves());
         }
-        if (extent.stops() || extent.waterLeaves()) {
-            steps.add(heaterOff(situation.build()));
-            steps.add(heaterOn(situation.build()));
+        if (extent.touchesWater()) {
+            heater(situation, steps);
         }
-        if (extent.tubs().count() > 0) {
+        if (turn.first() && extent.tubs().count() > 0) {
             steps.add(step(Phase.DRAW, "draw", "{draw}").mind(SIPHON).does(WATER_OUT));
         }
         if (extent.stops()) {
@@ -53,21 +53,46 @@ final class CommonSteps {
             FillSteps.add(situation.build(), extent, steps);
         }
         if (extent.waterLeaves()) {
-            steps.add(level());
+            steps.add(levelOf(situation.kind()));
         }
         if (extent.stops()) {
             starting(situation, extent, steps);
         }
-        if (extent.stops() || extent.waterLeaves() || extent.dry()) {
+        if (turn.last() && (extent.touchesWater() || extent.dry())) {
             steps.add(finish());
         }
         return steps;
+    }
+
+    private static void heater(Situation situation, List<Template> steps) {
+        boolean needsFlow = situation.build().heaterNeedsFlow();
+        if (situation.turn().turnsOff(needsFlow)) {
+            steps.add(heaterOff(situation.build()));
+        }
+        if (situation.turn().turnsOn(needsFlow)) {
+            steps.add(heaterOn(situation.build()));
+        }
     }
 
     static Template gloves() {
         return step(Phase.PREPARE, "gloves", "Cover cuts, put on gloves, and lay out towel and drip tray.")
                 .mind(GERMS, WET_FLOOR)
                 .using(Material.GLOVES);
+    }
+
+    /** A tank over a sump is level at its weir, and the sump is where the water is missing. */
+    private static Template levelOf(FilterKind kind) {
+        return kind == FilterKind.SUMP ? levelOfSump() : level();
+    }
+
+    private static Template levelOfSump() {
+        return step(
+                        Phase.LEVEL,
+                        "level",
+                        "Fill the tank to its weir and the sump to its off mark with conditioned water of the same"
+                                + " temperature.")
+                .because("The product’s label says how much conditioner. Started too low, the pump runs dry.")
+                .does(TOPPED_UP);
     }
 
     static Template level() {

@@ -74,6 +74,25 @@ public record FollowUp(Kind kind, String words, Duration after) {
                 new FollowUp(Kind.LOOK, "Press dry paper round every joint of " + name + " once more.", NEXT_DAY));
     }
 
+    /** What a deep clean stirs up is caught by the next day. */
+    public static List<FollowUp> ofDeepClean(List<StageKind> path, String name) {
+        return path.contains(StageKind.SOCK)
+                ? List.of(new FollowUp(
+                        Kind.CATCHER,
+                        "Change the " + StageKind.SOCK.words() + " of " + name
+                                + ": it holds what the deep clean stirred up.",
+                        NEXT_DAY))
+                : List.of();
+    }
+
+    /** What is left once filters are served one after the other, and nobody went on. */
+    public static FollowUp ofHeater(String done, String next) {
+        return new FollowUp(
+                Kind.LOOK,
+                "Turn the heater on: " + done + " is done, and nobody has gone on with " + next + ".",
+                Duration.ZERO);
+    }
+
     /** What was washed to be put away is dry by then. */
     public static List<FollowUp> ofStored(String name) {
         return List.of(new FollowUp(

@@ -4,6 +4,8 @@ package app.chervil.core.procedure;
 public enum Occasion {
     /** Tasks that are due. */
     SERVICE,
+    /** A filter that nobody looked after is looked over before its work is spread over weeks. */
+    LOOK_OVER,
     /** A filter is put together and started. */
     SET_UP,
     /** A filter is taken down and goes along to another place, with what lives in it. */

@@ -42,6 +42,31 @@ final class PartSteps {
                         .does(HANDS_IN, PART_IN));
     }
 
+    /** Of a return pump: rotor, shaft and bushings come as a set. */
+    static List<Template> newRotor() {
+        return List.of(
+                StepCatalogue.pumpOut(),
+                step(
+                                Phase.SOAK,
+                                "rotor-out",
+                                "Undo the cover’s screws into the cup and count them. Draw out the old rotor of the {stage}"
+                                        + " by its shaft, with both bushings.")
+                        .because("A bushing left behind stops the pump.")
+                        .using(Material.CUP),
+                step(
+                                Phase.SOAK,
+                                "rotor-same",
+                                "Hold the old and new rotor side by side. Are they the same length and width?")
+                        .because("If not, put the old one back and order the right set."),
+                step(
+                                Phase.SOAK,
+                                "rotor-in",
+                                "Slide the new rotor in and turn it with a finger: does it run freely? Put the cover back,"
+                                        + " and as many screws as you counted.")
+                        .using(Material.IMPELLER_SET),
+                StepCatalogue.pumpBack());
+    }
+
     /** In a head, or round a sleeve. */
     static List<Template> newRings(Phase phase) {
         return List.of(

@@ -47,13 +47,40 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks, int minu
                 steps.stream().anyMatch(step -> step.care().materials().contains(Material.BUCKET)));
     }
 
+    /**
+     * Assembles the steps for filters of one tank that are served one after the other, with one set of tubs.
+     *
+     * @param inOrder in which they are served
+     * @return as many, in the same order
+     */
+    public static List<Procedure> oneAfterTheOther(List<Situation> inOrder) {
+        return Turn.each(inOrder).stream().map(Procedure::assemble).toList();
+    }
+
     /** Assembles the steps for a situation. */
     public static Procedure assemble(Situation asked) {
-        Situation plain = asked.doing(withoutCareOfReplaced(opened(asked)));
+        Situation plain = plain(asked);
         Handled hands = Handled.of(plain);
         Situation situation = plain.doing(withWashingOfLifted(plain, hands));
+        return assemble(situation, hands, Extent.of(situation, hands), List.of());
+    }
+
+    /**
+     * The steps of looking a filter over that nobody looked after: cord and drips, water and animals, flow, what can be rinsed
+     * from outside, and a look at what lies on top, with nothing lifted.
+     */
+    public static Procedure lookOver(Situation asked) {
+        Situation situation = asked.doing(LookOverSteps.fromOutside(asked));
+        Handled hands = Handled.of(situation);
         Extent extent = Extent.of(situation, hands);
+        boolean stops = LookOverSteps.stops(situation.kind());
+        return assemble(
+                situation, hands, stops ? extent.looking(situation.build()) : extent, LookOverSteps.of(situation));
+    }
+
+    private static Procedure assemble(Situation situation, Handled hands, Extent extent, List<Template> besides) {
         List<Bound> bound = new ArrayList<>();
+        besides.forEach(template -> bound.add(Bound.common(template)));
         situation.work().chores().stream().sorted().forEach(chore -> ChoreSteps.of(chore)
                 .forEach(template -> bound.add(Bound.common(template))));
         for (Asked task : situation.work().tasks()) {
@@ -94,7 +121,14 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks, int minu
                 minutes + situation.passport().places().size());
     }
 
-    /** To open a canister is to wash every foam and pad in it; one without any has its bio media looked at. */
+    private static Situation plain(Situation asked) {
+        return asked.doing(withoutCareOfReplaced(opened(asked)));
+    }
+
+    /**
+     * To open a canister is to wash every foam and pad in it; one without any has its bio media looked at. To clean a sump
+     * deep is to see to each of its chambers.
+     */
     private static List<Asked> opened(Situation situation) {
         List<Asked> tasks = new ArrayList<>(situation.work().tasks());
         boolean opens = situation.build().is(FilterKind.CANISTER) && situation.does(CareAction.OPEN);
@@ -105,7 +139,19 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks, int minu
                             .filter(task -> !tasks.contains(task))
                             .ifPresent(tasks::add));
         }
+        if (situation.deepCleans()) {
+            SumpSteps.deepCleaned(situation).forEach(stage -> care(situation, stage)
+                    .filter(task -> !tasks.contains(task))
+                    .ifPresent(tasks::add));
+        }
         return tasks;
+    }
+
+    /** What a stage is cleaned by; what is only replaced for its age has none. */
+    private static Optional<Asked> care(Situation situation, PathStage stage) {
+        return situation.work().available().stream()
+                .filter(task -> task.stage().equals(Optional.of(stage.id())) && task.action() != CareAction.REPLACE)
+                .findFirst();
     }
 
     private static List<Asked> withoutCareOfReplaced(List<Asked> tasks) {
@@ -248,13 +294,13 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks, int minu
             boolean hoses = any(situation, kind -> kind == StageKind.HOSES) || (opened && takesHosesOff(build));
             boolean vacuumed = situation.work().chores().contains(Chore.SUBSTRATE_VACUUM);
             boolean dry = isDrySwap(situation);
-            boolean handsIn =
-                    any(situation, kind -> true) || situation.work().chores().contains(Chore.BIO_PART_REPLACED);
-            boolean tested = situation.does(CareAction.TEST);
-            boolean stops = !dry && (handsIn || tested || opened || (vacuumed && build.is(FilterKind.SUMP)));
+            boolean handsIn = any(situation, kind -> !kind.isBeside())
+                    || situation.work().chores().contains(Chore.BIO_PART_REPLACED);
+            boolean whole = situation.doesOnWhole(CareAction.TEST) || situation.deepCleans();
+            boolean stops = !dry && (handsIn || whole || opened || (vacuumed && build.is(FilterKind.SUMP)));
             Tubs.Means means = situation.means();
-            Tubs tubs = Tubs.of(
-                    rinses(situation), hands.reach().bioOut(), vacuumed ? means.sharing(means.share() / 2) : means);
+            Turn.Wanted wanted = wanted(situation, hands).and(situation.turn().wanted());
+            Tubs tubs = Tubs.of(wanted.rinses(), wanted.bio(), vacuumed ? means.sharing(means.share() / 2) : means);
             double vacuum = vacuumed ? means.share() * means.tankL() - tubs.litres() : 0;
             boolean full = opened
                     && hands.reach().emptied()
@@ -269,9 +315,49 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks, int minu
                     full,
                     tubs,
                     vacuum,
-                    stops || vacuumed || tubs.count() > 0,
+                    stops || vacuumed || (situation.turn().first() && tubs.count() > 0),
                     situation.practice().tapAllowed(),
                     dry);
+        }
+
+        /** The extent of what was asked for, with the washing of what is lifted for it. */
+        static Extent of(Situation asked) {
+            Situation plain = plain(asked);
+            Handled hands = Handled.of(plain);
+            return of(plain.doing(withWashingOfLifted(plain, hands)), hands);
+        }
+
+        /** Tubs that a filter wants for itself. */
+        static Turn.Wanted wanted(Situation asked) {
+            Situation plain = plain(asked);
+            Handled hands = Handled.of(plain);
+            return wanted(plain.doing(withWashingOfLifted(plain, hands)), hands);
+        }
+
+        private static Turn.Wanted wanted(Situation situation, Handled hands) {
+            return new Turn.Wanted(rinses(situation), hands.reach().bioOut());
+        }
+
+        /** The same with the filter stopped, and a canister opened with nothing taken out. */
+        Extent looking(Build build) {
+            boolean canister = build.is(FilterKind.CANISTER);
+            return new Extent(
+                    true,
+                    canister,
+                    hosesOff || (canister && takesHosesOff(build)),
+                    false,
+                    false,
+                    false,
+                    tubs,
+                    vacuumLitres,
+                    true,
+                    tap,
+                    false);
+        }
+
+        /** Whether a hand or a tub goes into the tank's water, so that its heater is off. */
+        boolean touchesWater() {
+            return stops || waterLeaves;
         }
 
         /** Hoses on the body stay on while it is opened where it stands. */

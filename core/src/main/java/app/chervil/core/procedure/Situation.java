@@ -24,11 +24,29 @@ import java.util.Set;
  * @param means to draw rinse water with
  * @param path the stages in the order water meets them
  * @param work tasks to be done, and chores that go with them
+ * @param turn where it stands among filters served one after the other
  */
 public record Situation(
-        String filterName, Passport passport, Practice practice, Tubs.Means means, List<PathStage> path, Work work) {
+        String filterName,
+        Passport passport,
+        Practice practice,
+        Tubs.Means means,
+        List<PathStage> path,
+        Work work,
+        Turn turn) {
     public Situation {
         path = List.copyOf(path);
+    }
+
+    /** A filter that is served by itself. */
+    public Situation(
+            String filterName,
+            Passport passport,
+            Practice practice,
+            Tubs.Means means,
+            List<PathStage> path,
+            Work work) {
+        this(filterName, passport, practice, means, path, work, Turn.ALONE);
     }
 
     /** A filter of whose places nothing was told. */
@@ -67,7 +85,12 @@ public record Situation(
     /** The same with other tasks. */
     Situation doing(List<Asked> tasks) {
         Work other = new Work(tasks, work.chores(), work.mediaGrams(), work.available());
-        return new Situation(filterName, passport, practice, means, path, other);
+        return new Situation(filterName, passport, practice, means, path, other, turn);
+    }
+
+    /** The same at its turn among others. */
+    Situation inTurn(Turn other) {
+        return new Situation(filterName, passport, practice, means, path, work, other);
     }
 
     /** A stage with its id and what the keeper calls it. */
@@ -174,6 +197,17 @@ public record Situation(
         public int disturbance() {
             return disturbance;
         }
+    }
+
+    /** Whether a sump is cleaned through and through. */
+    boolean deepCleans() {
+        return kind() == FilterKind.SUMP && doesOnWhole(CareAction.CLEAN);
+    }
+
+    /** Whether this is done to the filter as a whole. */
+    boolean doesOnWhole(CareAction action) {
+        return work.tasks().stream()
+                .anyMatch(asked -> asked.action() == action && asked.stage().isEmpty());
     }
 
     boolean does(CareAction action) {

@@ -21,14 +21,22 @@ final class StepCatalogue {
         return switch (action) {
             case OPEN -> List.of(); // what an opening has, every work inside a canister has: see CommonSteps
             case TEST -> SumpSteps.drainTest();
+            case CLEAN -> SumpSteps.deepClean();
             default ->
-                List.of(step(
-                                Phase.PREPARE,
-                                "cords",
-                                "Look along each cord of {filter}: no cracks, no salt, and a"
-                                        + " drip loop below the socket. Is the leak sensor dry and plugged in?")
-                        .because("They fail quietly.")
-                        .mind(ELECTRICITY));
+                List.of(
+                        step(
+                                        Phase.PREPARE,
+                                        "cords",
+                                        "Look along each cord of {filter}: no cracks, no salt, and a"
+                                                + " drip loop below the socket.")
+                                .because("They fail quietly.")
+                                .mind(ELECTRICITY),
+                        step(
+                                        Phase.PREPARE,
+                                        "sensor",
+                                        "If there is a leak sensor: hold a damp cloth to it. Does it sound? Dry it and turn it"
+                                                + " back on.")
+                                .because("One that stays silent is replaced today."));
         };
     }
 
@@ -85,7 +93,7 @@ final class StepCatalogue {
                         ? LampSteps.ring(action)
                         : action == CareAction.REPLACE ? PartSteps.newRings(Phase.HEAD) : seals();
             case HOSES -> action == CareAction.REPLACE ? PartSteps.newHoses() : hosesBrushed();
-            case RETURN_PUMP -> returnPump();
+            case RETURN_PUMP -> action == CareAction.REPLACE ? PartSteps.newRotor() : returnPump();
             case AIR_LINE ->
                 List.of(step(
                                 Phase.HEAD,
@@ -96,6 +104,26 @@ final class StepCatalogue {
                         .does(HANDS_IN));
             case OVERFLOW -> SumpSteps.overflowCleared();
             case SETTLING -> SumpSteps.settlingSiphoned();
+            case SKIMMER -> SumpSteps.cupWashed();
+            case REFUGIUM -> SumpSteps.refugiumThinned();
+            case TOP_OFF -> SumpSteps.floatLifted();
+            case SURFACE_SKIMMER ->
+                List.of(
+                        out("Lift the {stage} out of the water, float and all."),
+                        step(Phase.RINSE_FIRST, "float", "Brush slot and float of the {stage}, and rinse them.")
+                                .using(Material.SOFT_BRUSH),
+                        back("Set the {stage} back. Does its float rise and fall freely?"));
+            case OUTLET ->
+                List.of(step(
+                                Phase.HOSES,
+                                "outlet",
+                                "Take the {stage} off, let it drain, brush it inside and clear each hole. Then put it back"
+                                        + " the way it pointed.")
+                        .because("A glass pipe breaks at its bend: hold it there, and twist nothing.")
+                        .mind(GLASS)
+                        .using(Material.HOSE_BRUSH)
+                        .writes(FINDING)
+                        .does(HANDS_IN));
         };
     }
 
@@ -349,12 +377,7 @@ final class StepCatalogue {
 
     private static List<Template> returnPump() {
         return List.of(
-                step(
-                                Phase.SOAK,
-                                "pump-out",
-                                "Close the valve on the return pipe, undo the union and lift the {stage} out.")
-                        .because("The water in the pipe runs back.")
-                        .does(HANDS_IN, PART_OUT),
+                pumpOut(),
                 step(Phase.SOAK, "descale", "Soak the {stage} and its rotor in diluted vinegar, away from the tank.")
                         .because("Lime slows the rotor and heats the pump. All media stays where it is, under water.")
                         .mind(VINEGAR)
@@ -365,11 +388,24 @@ final class StepCatalogue {
                                 "descale-rinse",
                                 "Brush off what is left, rinse twice under the tap, and turn the rotor by finger.")
                         .using(Material.SOFT_BRUSH),
-                step(
-                                Phase.SOAK,
-                                "pump-back",
-                                "Set the {stage} back under water, screw the union tight and open the valve.")
-                        .does(HANDS_IN, PART_IN));
+                pumpBack());
+    }
+
+    static Template pumpOut() {
+        return step(
+                        Phase.SOAK_OUT,
+                        "pump-out",
+                        "Close the valve on the return pipe, undo the union and lift the {stage} out.")
+                .because("The water in the pipe runs back.")
+                .does(HANDS_IN, PART_OUT);
+    }
+
+    static Template pumpBack() {
+        return step(
+                        Phase.SOAK_BACK,
+                        "pump-back",
+                        "Set the {stage} back under water, screw the union tight and open the valve.")
+                .does(HANDS_IN, PART_IN);
     }
 
     private static List<Template> impeller(CareAction action) {

@@ -6,11 +6,25 @@ import static app.chervil.core.procedure.Step.Effect.*;
 import static app.chervil.core.procedure.Template.step;
 
 import app.chervil.core.filter.Material;
+import app.chervil.core.filter.StageKind;
+import app.chervil.core.procedure.Situation.PathStage;
+import app.chervil.core.tank.BacteriaHome;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
 
 /** Steps for the chambers of a sump (docs/sources.md#sump). The pump is off and the level rests before any of them. */
 final class SumpSteps {
     private static final int REST_MINUTES = 5;
+
+    private static final Set<StageKind> SEEN_TO = EnumSet.of(
+            StageKind.SETTLING,
+            StageKind.OVERFLOW,
+            StageKind.SOCK,
+            StageKind.SKIMMER,
+            StageKind.REFUGIUM,
+            StageKind.TOP_OFF);
 
     private SumpSteps() {}
 
@@ -33,6 +47,70 @@ final class SumpSteps {
                 .using(Material.SIPHON, Material.BUCKET)
                 .writes(FINDING)
                 .does(HANDS_IN));
+    }
+
+    static List<Template> cupWashed() {
+        return List.of(step(
+                        Phase.PREPARE,
+                        "cup",
+                        "Unplug the {stage}. Empty its cup, wash cup and neck without soap, and put them back. Plug it in"
+                                + " once the level rests.")
+                .because("Soap keeps it from foaming for days. Started while the level is high, it overflows.")
+                .mind(ELECTRICITY, GERMS)
+                .using(Material.GLOVES));
+    }
+
+    static List<Template> refugiumThinned() {
+        return List.of(step(
+                        Phase.HOUSING,
+                        "thin",
+                        "Lift the growth in the {stage} over a bucket, thin it by a third, and cut back what reaches pump"
+                                + " or strainer.")
+                .because("Small animals in it go back into the tank. What grows into the pump stops it.")
+                .using(Material.BUCKET)
+                .writes(FINDING)
+                .does(HANDS_IN));
+    }
+
+    static List<Template> floatLifted() {
+        return List.of(step(
+                        Phase.PREPARE,
+                        "float",
+                        "Fill the reserve of the {stage}, and lift its float once. Does it move freely, and does the pump"
+                                + " stop?")
+                .because("A float that sticks floods the floor, or lets the pump run dry.")
+                .mind(ELECTRICITY));
+    }
+
+    /** What a deep clean has beside the care of its stages. */
+    static List<Template> deepClean() {
+        return List.of(
+                step(
+                                Phase.RINSE_SECOND,
+                                "chambers",
+                                "Siphon the dirt from the floor of every chamber of {filter}, in the order water meets them.")
+                        .because("The pump stands and its chamber may run low. What you take counts as water change.")
+                        .mind(SIPHON, GAS)
+                        .using(Material.SIPHON, Material.BUCKET)
+                        .does(HANDS_IN),
+                step(Phase.HOUSING, "roots", "Trim growth back from pump, weir and strainers.")
+                        .because("What grows into the pump stops it.")
+                        .does(HANDS_IN));
+    }
+
+    /**
+     * Stages whose care belongs to a deep clean: what stops dirt or lets it settle; of the bio media half, if nothing else
+     * holds the tank's bacteria.
+     */
+    static List<PathStage> deepCleaned(Situation situation) {
+        List<PathStage> bio = situation.path().stream().filter(Procedure::isBio).toList();
+        int dipped = situation.practice().bacteria() == BacteriaHome.MEDIA ? bio.size() / 2 : bio.size();
+        return Stream.concat(
+                        situation.path().stream()
+                                .filter(stage -> SEEN_TO.contains(stage.kind())
+                                        || stage.kind().stopsDirtInside()),
+                        bio.stream().limit(dipped))
+                .toList();
     }
 
     /** Stopped by its own plug, as a power cut would. */

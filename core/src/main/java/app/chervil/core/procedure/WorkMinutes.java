@@ -41,10 +41,12 @@ final class WorkMinutes {
         for (Chore chore : situation.work().chores()) {
             minutes += CHORES.getOrDefault(chore, 0);
         }
-        if (extent.stops() || extent.waterLeaves()) {
-            minutes += preparing(situation.kind())
-                    + FINISHING
-                    + EACH_TUB * extent.tubs().count();
+        if (extent.touchesWater()) {
+            Turn turn = situation.turn();
+            minutes += turn.first()
+                    ? preparing(situation.kind()) + EACH_TUB * extent.tubs().count()
+                    : 0;
+            minutes += turn.last() ? FINISHING : 0;
         }
         boolean shut = situation.build().hangsOnHoses() && (extent.opened() || extent.hosesOff() || extent.bayOpened());
         minutes += shut ? situation.build().water().shutOff().minutes() : 0;

@@ -49,6 +49,11 @@ public record FilterTask(
         return rule.effort().disturbance();
     }
 
+    /** Whether it cleans a whole filter through and through. */
+    public boolean isDeepClean() {
+        return action() == CareAction.CLEAN && stageId.isEmpty();
+    }
+
     /** Whether it is done to this stage. */
     public boolean on(FilterStage stage) {
         return stageId.equals(Optional.of(stage.id()));

@@ -395,7 +395,7 @@ class ProcedureTest {
                 List.of(new Asked(1, CareAction.INSPECT, Optional.empty())),
                 Set.of());
 
-        assertThat(ids(procedure)).containsExactly("cords:filter");
+        assertThat(ids(procedure)).containsExactly("cords:filter", "sensor:filter");
         assertThat(procedure.tubs().count()).isZero();
     }
 

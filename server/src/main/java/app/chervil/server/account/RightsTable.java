@@ -109,6 +109,7 @@ final class RightsTable {
             ask("/api/photos/{photo}", VIEWER),
             author(delete("/api/photos/{photo}", AUTHOR, "deleted a photo"), "photo"),
             ask("/api/filters/{filter}/procedure", VIEWER),
+            ask("/api/filters/{filter}/look-over", VIEWER),
             ask("/api/filters/{filter}/set-up", VIEWER),
             ask("/api/filters/{filter}/take-down", VIEWER),
             ask("/api/guided-services", VIEWER),

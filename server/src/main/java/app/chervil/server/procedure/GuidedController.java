@@ -3,6 +3,8 @@ package app.chervil.server.procedure;
 import app.chervil.core.procedure.Occasion;
 import app.chervil.core.procedure.Situation.Chore;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.procedure.ProcedureOperations.Around;
+import app.chervil.server.procedure.ProcedureOperations.Wanted;
 import app.chervil.server.visit.SavedService;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
@@ -36,20 +38,32 @@ class GuidedController {
         this.guided = guided;
     }
 
-    /** Before starting. */
+    /**
+     * Before starting.
+     *
+     * @param then tasks of the tank's other filters, to follow in the same go
+     */
     @GetMapping("/filters/{filter}/procedure")
     ProcedureView procedure(
             @AuthenticationPrincipal SignedIn who,
             @PathVariable long filter,
             @RequestParam(defaultValue = "") List<Long> tasks,
-            @RequestParam(defaultValue = "") Set<Chore> chores) {
-        return procedures.assemble(who, filter, tasks, chores, OptionalDouble.empty());
+            @RequestParam(defaultValue = "") Set<Chore> chores,
+            @RequestParam(defaultValue = "") List<Long> then) {
+        Around around = then.isEmpty() ? Around.NOTHING : new Around(List.of(), then);
+        return procedures.assemble(who, new Wanted(filter, tasks, chores, OptionalDouble.empty(), around));
     }
 
     /** Before a filter is put together. */
     @GetMapping("/filters/{filter}/set-up")
     ProcedureView setUp(@AuthenticationPrincipal SignedIn who, @PathVariable long filter) {
         return procedures.setUp(who, filter);
+    }
+
+    /** Before a filter is looked over that nobody looked after. */
+    @GetMapping("/filters/{filter}/look-over")
+    ProcedureView lookOver(@AuthenticationPrincipal SignedIn who, @PathVariable long filter) {
+        return procedures.lookOver(who, filter);
     }
 
     /** Before a filter is taken down. */

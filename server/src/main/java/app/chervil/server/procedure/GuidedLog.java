@@ -98,6 +98,9 @@ class GuidedLog {
         if (isSetUp(row, work)) {
             return Optional.of("Set up and started.");
         }
+        if (row.occasion() == Occasion.LOOK_OVER) {
+            return Optional.of("Looked over.");
+        }
         return isTakenDown(row, work)
                 ? Optional.of(row.occasion() == Occasion.MOVE ? "Taken down to be moved." : "Taken down and put away.")
                 : Optional.empty();

@@ -1,11 +1,14 @@
 package app.chervil.server.procedure;
 
+import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Start;
 import app.chervil.core.procedure.FollowUp;
 import app.chervil.core.procedure.GuidedWork;
 import app.chervil.core.procedure.Occasion;
 import app.chervil.core.procedure.Situation.Chore;
 import app.chervil.core.site.Filter;
+import app.chervil.core.site.FilterStage;
+import app.chervil.core.site.FilterTask;
 import app.chervil.core.site.Tank;
 import app.chervil.core.tank.TankChore;
 import app.chervil.server.account.SignedIn;
@@ -15,6 +18,7 @@ import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.followup.FollowUpOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
+import app.chervil.server.procedure.ProcedureOperations.Wanted;
 import app.chervil.server.procedure.ProcedureView.StepView;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.visit.SavedService;
@@ -66,6 +70,7 @@ public class GuidedOperations {
     private final FilterPower power;
     private final SiteMemory memory;
     private final GuidedLog log;
+    private final GuidedLine line;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -81,6 +86,7 @@ public class GuidedOperations {
             FilterPower power,
             SiteMemory memory,
             GuidedLog log,
+            GuidedLine line,
             JsonMapper json,
             Clock clock) {
         this.mapper = mapper;
@@ -94,6 +100,7 @@ public class GuidedOperations {
         this.power = power;
         this.memory = memory;
         this.log = log;
+        this.line = line;
         this.json = json;
         this.clock = clock;
     }
@@ -108,19 +115,33 @@ public class GuidedOperations {
     /** Begins a service under an id its client made; beginning it again answers what is there. */
     @Transactional
     public GuidedView start(SignedIn who, UUID id, GuidedStart input) {
+        boolean isNew = mapper.find(who.siteId(), id).isEmpty();
+        long tank = filters.find(who, input.filterId()).tankId();
+        if (isNew) {
+            line.checkAfter(who, tank, input);
+        }
         ProcedureView procedure =
                 switch (input.what()) {
                     case SERVICE ->
-                        procedures.assemble(who, input.filterId(), input.tasks(), input.chores(), grams(input.media()));
+                        procedures.assemble(
+                                who,
+                                new Wanted(
+                                        input.filterId(),
+                                        input.tasks(),
+                                        input.chores(),
+                                        grams(input.media()),
+                                        line.around(who, input)));
+                    case LOOK_OVER -> procedures.lookOver(who, input.filterId());
                     case SET_UP -> procedures.setUp(who, input.filterId());
                     case MOVE, STORE -> procedures.takeDown(who, input.filterId(), input.what());
                 };
-        long tank = filters.find(who, input.filterId()).tankId();
         if (input.what() == Occasion.STORE) {
             who.mustBeKeeper();
         }
-        if (mapper.find(who.siteId(), id).isEmpty()) {
-            checkStart(who, tank, procedure, input);
+        @Nullable String reason = line.reason(who, input);
+        if (isNew) {
+            checkStart(who, tank, procedure, input, reason);
+            line.goesOn(who, input);
         }
         mapper.insert(
                 who.siteId(),
@@ -135,9 +156,13 @@ public class GuidedOperations {
                         who.name(),
                         null,
                         null,
-                        input.overrideReason(),
+                        reason,
                         input.media() == null ? null : json.writeValueAsString(input.media()),
-                        input.what()));
+                        input.what(),
+                        json.writeValueAsString(procedure.then().stream()
+                                .flatMap(then -> then.tasks().stream())
+                                .toList()),
+                        input.after()));
         power.offSince(who, input.filterId())
                 .ifPresent(since -> seen(who, input.filterId(), "Plug", offAtStart(id), false, since));
         return find(who, id);
@@ -148,12 +173,17 @@ public class GuidedOperations {
         return UUID.nameUUIDFromBytes((service + " off at the start").getBytes(StandardCharsets.UTF_8));
     }
 
-    private void checkStart(SignedIn who, long tank, ProcedureView procedure, GuidedStart input) {
+    private void checkStart(
+            SignedIn who, long tank, ProcedureView procedure, GuidedStart input, @Nullable String reason) {
         boolean exchange = input.chores().contains(Chore.BIO_PART_REPLACED);
-        boolean unexplained =
-                input.overrideReason() == null || input.overrideReason().isBlank();
+        boolean unexplained = reason == null || reason.isBlank();
         new Rejected.Gatherer()
                 .check(!procedure.steps().isEmpty(), "tasks", "nothing-to-do", "Choose at least one task.")
+                .check(
+                        input.next().isEmpty() || !procedure.tooMuch(),
+                        "then",
+                        "too-much",
+                        "Bio media would come out of two filters on one day. Leave one for next week.")
                 .check(!exchange || input.media() != null, "media.grams", "needed", "Which media, and how many grams?")
                 .check(
                         procedure.held().isEmpty() || !unexplained,
@@ -163,7 +193,7 @@ public class GuidedOperations {
                 .done();
         if (exchange && input.media() != null) {
             MediaOperations.MediaVerdict verdict = media.weigh(who, tank, input.media(), tanks.today());
-            media.checkAllowed(verdict, input.overrideReason(), "media.grams");
+            media.checkAllowed(verdict, reason, "media.grams");
         }
     }
 
@@ -305,6 +335,7 @@ public class GuidedOperations {
                         "No task was finished. Leave it open, or drop it.")
                 .done();
         mapper.updateFinished(who.siteId(), id, clock.instant(), reason.isEmpty() ? null : reason);
+        line.heaterWaits(who, row, work);
         askAfterwards(who, row, work, done);
         if (row.media() != null && work.did(Chore.BIO_PART_REPLACED.work())) {
             media.replace(
@@ -345,6 +376,14 @@ public class GuidedOperations {
         if (weeps) {
             followUps.ask(who, filter, row.id(), FollowUp.ofNewRings(filter.name()));
         }
+        boolean deep = done.tasks().stream()
+                .flatMap(one -> filter.task(one.taskId()).stream())
+                .anyMatch(FilterTask::isDeepClean);
+        if (deep) {
+            List<StageKind> path =
+                    filter.stages().stream().map(FilterStage::kind).toList();
+            followUps.ask(who, filter, row.id(), FollowUp.ofDeepClean(path, filter.name()));
+        }
     }
 
     /** Whatever left it off before: it was set up anew. */
@@ -376,6 +415,10 @@ public class GuidedOperations {
                 .done();
         mapper.deleteEvents(who.siteId(), id);
         mapper.delete(who.siteId(), id);
+        if (row.afterId() != null) {
+            mapper.find(who.siteId(), row.afterId())
+                    .ifPresent(before -> line.heaterWaits(who, before, work(view(who, before))));
+        }
     }
 
     private GuidedRow row(SignedIn who, UUID id) {
@@ -396,7 +439,8 @@ public class GuidedOperations {
                 row.offSince(),
                 row.finishedAt(),
                 GuidedView.Inside.of(filter),
-                row.occasion());
+                row.occasion(),
+                line.coming(who, row));
     }
 
     private void addTask(SignedIn who, GuidedRow row, long task) {
@@ -404,10 +448,12 @@ public class GuidedOperations {
         tasks.add(task);
         ProcedureView procedure = procedures.assemble(
                 who,
-                row.filterId(),
-                tasks,
-                json.readValue(row.chores(), CHORES),
-                grams(row.media() == null ? null : json.readValue(row.media(), MediaPlan.class)));
+                new Wanted(
+                        row.filterId(),
+                        tasks,
+                        json.readValue(row.chores(), CHORES),
+                        grams(row.media() == null ? null : json.readValue(row.media(), MediaPlan.class)),
+                        line.around(who, row)));
         mapper.updateSteps(
                 who.siteId(),
                 row.id(),

@@ -5,7 +5,7 @@ import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
-/** A guided service as stored; tasks, chores and steps are JSON. */
+/** A guided service as stored; tasks, chores, steps and what follows are JSON. */
 record GuidedRow(
         UUID id,
         long tankId,
@@ -19,4 +19,6 @@ record GuidedRow(
         @Nullable Instant finishedAt,
         @Nullable String overrideReason,
         @Nullable String media,
-        Occasion occasion) {}
+        Occasion occasion,
+        String thenTasks,
+        @Nullable UUID afterId) {}

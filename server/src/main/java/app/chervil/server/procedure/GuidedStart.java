@@ -8,6 +8,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Set;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -16,6 +17,8 @@ import org.jspecify.annotations.Nullable;
  * @param overrideReason why work is done that a hold, or the rule for media, speaks against
  * @param occasion absent for tasks and chores
  * @param media how much bio media is exchanged; needed if that is among the chores
+ * @param then tasks of the tank's other filters that follow in the same go; absent for none
+ * @param after the service that this one follows; absent for the first
  */
 public record GuidedStart(
         long filterId,
@@ -29,7 +32,16 @@ public record GuidedStart(
         String overrideReason,
 
         @Valid @Nullable MediaPlan media,
-        @Nullable Occasion occasion) {
+        @Nullable Occasion occasion,
+
+        @Nullable @Size(max = 100, message = "At most 100 tasks.")
+        List<Long> then,
+
+        @Nullable UUID after) {
+    List<Long> next() {
+        return then == null ? List.of() : then;
+    }
+
     Occasion what() {
         return occasion == null ? Occasion.SERVICE : occasion;
     }

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param occasion what it is for
  * @param finishedAt absent while it is in progress
  * @param inside what sits where in the filter
+ * @param then which filters follow with the same tubs, the next one first
  */
 public record GuidedView(
         UUID id,
@@ -27,7 +28,11 @@ public record GuidedView(
         @Nullable Instant offSince,
         @Nullable Instant finishedAt,
         Inside inside,
-        Occasion occasion) {
+        Occasion occasion,
+        List<Coming> then) {
+    /** A filter that follows in the same go. */
+    public record Coming(long filterId, String filterName, List<Long> tasks) {}
+
     /**
      * What sits where, for a picture of what is out.
      *

@@ -15,6 +15,7 @@ import app.chervil.core.procedure.Situation.Practice;
 import app.chervil.core.procedure.Situation.Work;
 import app.chervil.core.procedure.Step;
 import app.chervil.core.procedure.Tubs;
+import app.chervil.core.procedure.Turn;
 import app.chervil.core.site.Filter;
 import app.chervil.core.site.FilterStage;
 import app.chervil.core.site.FilterTask;
@@ -33,11 +34,14 @@ import app.chervil.server.problem.Rejected;
 import app.chervil.server.procedure.ProcedureView.Draw;
 import app.chervil.server.procedure.ProcedureView.HeldWork;
 import app.chervil.server.procedure.ProcedureView.StepView;
+import app.chervil.server.procedure.ProcedureView.ThenView;
 import app.chervil.server.procedure.ProcedureView.Thing;
 import app.chervil.server.sums.SumOperations;
 import app.chervil.server.tank.TankOperations;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -45,6 +49,7 @@ import java.util.OptionalLong;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -73,36 +78,143 @@ public class ProcedureOperations {
     }
 
     /**
+     * What is to be done at a tank.
+     *
+     * @param tasks of the filter
+     * @param mediaGrams bio media to be exchanged; empty if none or nobody said
+     * @param around work on its other filters in the same go
+     */
+    public record Wanted(
+            long filterId, List<Long> tasks, Set<Chore> chores, OptionalDouble mediaGrams, Around around) {}
+
+    /**
+     * Tasks of a tank's other filters, in the order these are served.
+     *
+     * @param before of those that were served first
+     * @param then of those that follow
+     */
+    public record Around(List<Long> before, List<Long> then) {
+        static final Around NOTHING = new Around(List.of(), List.of());
+    }
+
+    /** A filter with what is done on it. */
+    private record Turned(Filter filter, List<FilterTask> tasks) {}
+
+    /**
      * The procedure for some tasks of a filter.
      *
-     * @param mediaGrams bio media to be exchanged; empty if none or nobody said
      * @throws NotFound if the filter or one of the tasks is not there
      */
     @Transactional(readOnly = true)
-    public ProcedureView assemble(
-            SignedIn who, long filterId, List<Long> taskIds, Set<Chore> chores, OptionalDouble mediaGrams) {
-        Filter filter = filters.find(who, filterId);
+    public ProcedureView assemble(SignedIn who, Wanted wanted) {
+        Filter filter = filters.find(who, wanted.filterId());
         Tank tank = tanks.find(who, filter.tankId());
-        List<FilterTask> tasks =
-                taskIds.stream().distinct().map(id -> task(filter, id)).toList();
-        Practice practice = practice(tank);
-        Procedure procedure = Procedure.assemble(
-                situation(who, tank, filter, new Work(asked(tasks), chores, mediaGrams, asked(filter.inUse()))));
+        List<Filter> others = wanted.around().equals(Around.NOTHING) ? List.of() : filters.list(who, tank.id());
+        List<Turned> line = new ArrayList<>(turned(others, wanted.around().before()));
+        int own = line.size();
+        line.add(new Turned(
+                filter,
+                wanted.tasks().stream().distinct().map(id -> task(filter, id)).toList()));
+        line.addAll(turned(others, wanted.around().then()));
+        checkEachOnce(line);
+        List<Situation> situations = new ArrayList<>();
+        for (int i = 0; i < line.size(); i++) {
+            Turned one = line.get(i);
+            Work work = new Work(
+                    asked(one.tasks()),
+                    i == own ? wanted.chores() : Set.of(),
+                    i == own ? wanted.mediaGrams() : OptionalDouble.empty(),
+                    asked(one.filter().inUse()));
+            situations.add(situation(who, tank, one.filter(), work));
+        }
+        List<Procedure> procedures = Procedure.oneAfterTheOther(situations);
+        List<Part> parts = IntStream.range(own, line.size())
+                .mapToObj(i -> part(who, line.get(i).filter(), procedures.get(i), situations.get(i)))
+                .toList();
+        return view(tank, own == 0, parts, Turn.tooMuch(situations));
+    }
+
+    /**
+     * One filter's share of the work.
+     *
+     * @param tasks that its steps do
+     */
+    private record Part(
+            Filter filter, Procedure procedure, List<FilterTask> tasks, Set<Chore> chores, Permission permission) {}
+
+    private Part part(SignedIn who, Filter filter, Procedure procedure, Situation situation) {
         List<FilterTask> all = procedure.tasks().stream()
                 .map(asked -> task(filter, asked.task()))
                 .distinct()
                 .toList();
-        Permission permission = permission(who, filter, all, chores);
+        Set<Chore> chores = situation.work().chores();
+        return new Part(filter, procedure, all, chores, permission(who, filter, all, chores));
+    }
+
+    private ProcedureView view(Tank tank, boolean draws, List<Part> parts, Optional<String> tooMuch) {
+        Part own = parts.get(0);
+        List<Part> then = parts.subList(1, parts.size());
         return new ProcedureView(
-                filter.name(),
-                procedure.steps().stream().map(step -> view(step, filter)).toList(),
-                carry(procedure, filter),
-                draw(procedure.tubs(), tank),
-                procedure.minutes(),
-                practice.whyWater(),
-                warnings(tank, permission, all, chores),
-                held(permission, all, chores),
-                all.stream().map(FilterTask::id).toList());
+                own.filter().name(),
+                steps(own.procedure(), own.filter()),
+                parts.stream()
+                        .flatMap(part -> carry(part.procedure(), part.filter()).stream())
+                        .distinct()
+                        .toList(),
+                draws ? draw(own.procedure().tubs(), tank) : null,
+                own.procedure().minutes(),
+                practice(tank).whyWater(),
+                Stream.concat(
+                                tooMuch.stream(),
+                                parts.stream()
+                                        .flatMap(part ->
+                                                warnings(tank, part.permission(), part.tasks(), part.chores()).stream())
+                                        .distinct())
+                        .toList(),
+                parts.stream()
+                        .flatMap(part -> held(part.permission(), part.tasks(), part.chores()).stream())
+                        .toList(),
+                ids(own.tasks()),
+                then.stream()
+                        .map(part -> new ThenView(
+                                part.filter().id(),
+                                part.filter().name(),
+                                part.procedure().minutes(),
+                                steps(part.procedure(), part.filter()),
+                                ids(part.tasks())))
+                        .toList(),
+                tooMuch.isPresent());
+    }
+
+    private static List<StepView> steps(Procedure procedure, Filter filter) {
+        return procedure.steps().stream().map(step -> view(step, filter)).toList();
+    }
+
+    private static List<Long> ids(List<FilterTask> tasks) {
+        return tasks.stream().map(FilterTask::id).toList();
+    }
+
+    /** Tasks by their filters, these in the order they are first named. */
+    private static List<Turned> turned(List<Filter> filters, List<Long> tasks) {
+        Map<Filter, List<FilterTask>> byFilter = new LinkedHashMap<>();
+        for (long id : tasks) {
+            Filter filter = filters.stream()
+                    .filter(one -> one.task(id).isPresent())
+                    .findFirst()
+                    .orElseThrow(() -> new NotFound("task"));
+            byFilter.computeIfAbsent(filter, one -> new ArrayList<>()).add(task(filter, id));
+        }
+        return byFilter.entrySet().stream()
+                .map(one -> new Turned(
+                        one.getKey(), one.getValue().stream().distinct().toList()))
+                .toList();
+    }
+
+    private static void checkEachOnce(List<Turned> line) {
+        long filters = line.stream().map(one -> one.filter().id()).distinct().count();
+        new Rejected.Gatherer()
+                .check(filters == line.size(), "then", "same-filter", "Each filter once: its tasks go together.")
+                .done();
     }
 
     /**
@@ -113,6 +225,16 @@ public class ProcedureOperations {
     @Transactional(readOnly = true)
     public ProcedureView setUp(SignedIn who, long filterId) {
         return whole(who, filters.find(who, filterId), Procedure::setUp, List.of());
+    }
+
+    /**
+     * The steps of looking over a filter that nobody looked after.
+     *
+     * @throws NotFound if the filter is not there
+     */
+    @Transactional(readOnly = true)
+    public ProcedureView lookOver(SignedIn who, long filterId) {
+        return whole(who, filters.find(who, filterId), Procedure::lookOver, List.of());
     }
 
     /**
@@ -135,17 +257,20 @@ public class ProcedureOperations {
     private ProcedureView whole(
             SignedIn who, Filter filter, Function<Situation, Procedure> steps, List<String> warnings) {
         Tank tank = tanks.find(who, filter.tankId());
-        Procedure procedure = steps.apply(situation(who, tank, filter, new Work(List.of(), Set.of(), List.of())));
+        Procedure procedure =
+                steps.apply(situation(who, tank, filter, new Work(List.of(), Set.of(), asked(filter.inUse()))));
         return new ProcedureView(
                 filter.name(),
-                procedure.steps().stream().map(step -> view(step, filter)).toList(),
+                steps(procedure, filter),
                 carry(procedure, filter),
-                null,
+                draw(procedure.tubs(), tank),
                 procedure.minutes(),
                 "",
                 warnings,
                 List.of(),
-                List.of());
+                procedure.tasks().stream().map(Asked::task).toList(),
+                List.of(),
+                false);
     }
 
     private Situation situation(SignedIn who, Tank tank, Filter filter, Work work) {

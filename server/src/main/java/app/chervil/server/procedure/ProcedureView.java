@@ -18,6 +18,8 @@ import org.jspecify.annotations.Nullable;
  * @param held work that a hold speaks against; it needs a reason
  * @param tasks that these steps do: those asked for and what is washed because it is lifted
  * @param rinseWith why media is rinsed in what it is
+ * @param then filters of the tank that follow in the same go, with the same tubs
+ * @param tooMuch whether bio media would come out of two filters on one day
  */
 public record ProcedureView(
         String filterName,
@@ -28,7 +30,17 @@ public record ProcedureView(
         String rinseWith,
         List<String> warnings,
         List<HeldWork> held,
-        List<Long> tasks) {
+        List<Long> tasks,
+        List<ThenView> then,
+        boolean tooMuch) {
+
+    /**
+     * A filter that follows.
+     *
+     * @param minutes of work
+     * @param tasks that these steps do
+     */
+    public record ThenView(long filterId, String filterName, int minutes, List<StepView> steps, List<Long> tasks) {}
 
     /**
      * Work that is on hold.

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { useTank } from '@/features/tank'
+import AsyncState from '@/shared/components/AsyncState.vue'
+import { useBegin } from './begin'
+import BenchCard from './BenchCard.vue'
+import { useLookOver } from './queries'
+
+/** At the tank, before a filter is looked over that nobody looked after. */
+const props = defineProps<{ tank: number; filter: number }>()
+
+const tank = useTank(() => props.tank)
+const procedure = useLookOver(() => props.filter)
+const { sending, trouble, begin } = useBegin(() => props.filter)
+</script>
+
+<template>
+  <main class="page">
+    <AsyncState
+      :pending="procedure.isPending.value || tank.isPending.value"
+      :error="procedure.error.value ?? tank.error.value"
+      what="the steps"
+      @retry="(procedure.refetch(), tank.refetch())"
+    >
+      <template v-if="procedure.data.value">
+        <h1>Look {{ procedure.data.value.filterName }} over</h1>
+        <p class="quiet">
+          Dangers first, then the animals, then how dirty it is. Nothing is lifted; the work itself is spread
+          over weeks.
+        </p>
+        <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+        <p class="begin">
+          <el-button type="primary" :loading="sending" @click="begin('LOOK_OVER')">Start</el-button>
+        </p>
+        <BenchCard :procedure="procedure.data.value" :tank="tank.data.value?.tank.name ?? ''" />
+      </template>
+    </AsyncState>
+  </main>
+</template>
+
+<style scoped>
+.begin {
+  margin: var(--gap-4) 0;
+}
+</style>
