@@ -131,6 +131,12 @@ async function begin() {
             :choices="(filters.data.value ?? []).map((one) => ({ value: one.id, label: one.name }))"
             @update:model-value="(id) => choose(filters.data.value?.find((one) => one.id === id))"
           />
+          <ThenPick
+            v-model="then"
+            :filters="(filters.data.value ?? []).filter((one) => one.id !== filterId)"
+            :wanted="wanted"
+            :error="errors.then"
+          />
           <h2>What will you do?</h2>
           <p
             v-for="words in openingWords(tasks, openings.data.value ?? [])"
@@ -154,12 +160,6 @@ async function begin() {
               chore.label
             }}</el-checkbox>
           </el-checkbox-group>
-          <ThenPick
-            v-model="then"
-            :filters="(filters.data.value ?? []).filter((one) => one.id !== filterId)"
-            :wanted="wanted"
-            :error="errors.then"
-          />
           <MediaPick
             v-if="chores.includes('BIO_PART_REPLACED')"
             v-model:stage="media.stage"

@@ -113,7 +113,7 @@ class FirstServicesIT {
                 "Lift the sock by its ring",
                 "Hang a clean sock",
                 "Push each hose onto its marked port",
-                "Top up the tank",
+                "the sump to its off mark",
                 "plug in Cellar",
                 "Turn on the skimmer and the top-off",
                 "Turn it on");

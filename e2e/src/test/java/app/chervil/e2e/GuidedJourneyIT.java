@@ -11,6 +11,10 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
 import javax.imageio.ImageIO;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
@@ -210,6 +214,93 @@ class GuidedJourneyIT extends InTheDemo {
         assertThat(keeper.heading("Saved")).isVisible();
         keeper.link("See the tank").click();
         assertThat(page.locator(".history li").first()).containsText(told);
+    }
+
+    @Test
+    void two_canisters_of_a_tank_are_served_in_one_go_and_each_is_logged() {
+        keeper.takePhone();
+        Page page = keeper.page();
+        String tasks = (String) page.evaluate("""
+            async () => (await (await fetch('/api/tanks/5/filters')).json())
+              .map((filter) => filter.tasks.find((task) => /^(Rinse the pre-filter|Clear the strainer)$/.test(task.name)).id)
+              .join(',')""");
+        keeper.go("/tanks/5/prepare?tasks=" + tasks);
+        page.getByText("Then Lagoon: Clear the strainer").click();
+        assertThat(page.getByText("Then Lagoon", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+        keeper.viewIsAccessible();
+
+        keeper.button("Start").click();
+        assertThat(page.locator(".now")).containsText("Cover cuts");
+        toTheEnd();
+        keeper.button("Save to the log").click();
+        assertThat(page.getByText("The heater is still off.")).isVisible();
+        keeper.viewIsAccessible();
+        keeper.button("Go on with Lagoon").click();
+        assertThat(page.locator(".now")).containsText("catch it at the outlet");
+        toTheEnd();
+        keeper.button("Save to the log").click();
+        assertThat(keeper.heading("Saved")).isVisible();
+
+        keeper.link("See the tank").click();
+        assertThat(page.locator(".history li").nth(0)).containsText("Strainer cleared");
+        assertThat(page.locator(".history li").nth(1)).containsText("Pre-filter rinsed");
+    }
+
+    @Test
+    void a_neglected_filter_is_looked_over_and_the_plan_takes_weeks_for_it() {
+        Page page = keeper.page();
+        Map<String, Object> filter = Map.of(
+                "name",
+                "Old Basin",
+                "kind",
+                "CANISTER",
+                "direction",
+                "BOTTOM_UP",
+                "rating",
+                Map.of("flowLph", 900),
+                "careFrom",
+                LocalDate.now(ZoneOffset.UTC).minusYears(3).toString(),
+                "stages",
+                List.of(stage("PREFILTER_SPONGE"), stage("COARSE_FOAM"), stage("BIO_MEDIA")));
+        page.evaluate(Keeper.SEND, List.of("POST", "/api/tanks/7/filters", filter));
+        keeper.go("/tanks/7");
+        assertThat(page.getByLabel("Taking Old Basin on")).containsText("over 4 weeks");
+        keeper.link("Look it over first, step by step").click();
+        keeper.viewIsAccessible();
+        keeper.button("Start").click();
+        assertThat(page.locator(".now")).containsText("Look along the cord of Old Basin");
+        toTheEnd();
+        keeper.button("Save to the log").click();
+        assertThat(keeper.heading("Saved")).isVisible();
+        keeper.link("See the tank").click();
+        assertThat(page.locator(".history li").first()).containsText("Looked over.");
+        assertThat(page.locator(".history li").first()).containsText("Pre-filter rinsed");
+
+        List<?> days = (List<?>) page.evaluate("""
+            async () => {
+              const today = (await (await fetch('/api/plan?weeks=8')).json()).today
+              const { visits } = await (await fetch('/api/plan?weeks=8')).json()
+              const after = (name) => visits.filter((visit) => visit.tasks.some((task) =>
+                  task.filter === 'Old Basin' && task.name.startsWith(name))).map((visit) =>
+                  (Date.parse(visit.on) - Date.parse(today)) / 86400000)[0]
+              return [after('Open canister'), after('Dip bio media')]
+            }""");
+        assertThat(((Number) days.get(0)).intValue()).isBetween(7, 14);
+        assertThat(((Number) days.get(1)).intValue())
+                .as("in its week, or after the winter fortnight")
+                .isBetween(21, 45);
+    }
+
+    private static Map<String, Object> stage(String kind) {
+        return Map.of("kind", kind, "label", "", "quantity", 1, "make", "WASHABLE", "bagged", false);
+    }
+
+    /** Ticks every step there is. */
+    private void toTheEnd() {
+        while (keeper.page().locator(".now").count() > 0) {
+            doSteps(1);
+        }
     }
 
     /** Starts a service for these tasks and waits for its first step. */

@@ -174,7 +174,8 @@ class HouseIT {
         Path wrapper = folder.resolve(name + "-browser");
         Files.writeString(
                 wrapper,
-                "#!/bin/sh\nexport HOME=" + home + "\nexec ip netns exec " + PHONE + " /usr/bin/chromium-headless-shell \"$@\"\n");
+                "#!/bin/sh\nexport HOME=" + home + "\nexec ip netns exec " + PHONE
+                        + " /usr/bin/chromium-headless-shell \"$@\"\n");
         wrapper.toFile().setExecutable(true);
         return playwright
                 .chromium()

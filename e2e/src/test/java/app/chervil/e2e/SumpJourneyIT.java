@@ -36,7 +36,7 @@ class SumpJourneyIT extends InTheDemo {
                 "Is it still under the off mark",
                 "off the teeth of the overflow",
                 "off the floor of the settling chamber",
-                "Top up the tank",
+                "the sump to its off mark",
                 "plug in Undertow",
                 "Turn on the skimmer and the top-off",
                 "Turn it on");

@@ -6,6 +6,7 @@ import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.Material;
+import app.chervil.core.interval.Forecast;
 import app.chervil.core.plan.Chain;
 import app.chervil.core.plan.Chain.Demand;
 import app.chervil.core.plan.Chain.Place;
@@ -24,6 +25,7 @@ import app.chervil.core.water.Hold;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -124,7 +126,11 @@ public final class Gathering {
                         rule.effort().minutes(),
                         task.reach() == Reach.FREE ? Chain.Reach.OUTSIDE : Chain.Reach.OPENED,
                         people.handsFor(rule.action().name())),
-                new Demand(task.disturbs(), notBefore(hold), OptionalLong.empty()));
+                new Demand(
+                        task.disturbs(),
+                        Math.max(notBefore(hold), takenOnFrom(book, task)),
+                        takenOnUntil(book, task.forecast()),
+                        OptionalLong.empty()));
         Subject subject =
                 new Subject(task.task().name(), book.filter().name(), Optional.empty(), carry(book, rule), rule.why());
         return new Work(chain, subject, task.forecast().since(), task.forecast().window(), hold);
@@ -136,6 +142,41 @@ public final class Gathering {
                 ? book.goingWithOpening().stream().flatMap(inner -> inner.effort().carry().stream())
                 : Stream.empty();
         return Stream.concat(rule.effort().carry().stream(), along).distinct().toList();
+    }
+
+    /**
+     * A neglected filter is taken on over weeks: nothing of it is brought forward to spare a visit, and parts within wait for
+     * its opening.
+     */
+    private int takenOnFrom(CareBook book, TaskForecast task) {
+        if (task.forecast().basis() == Forecast.Basis.TAKEN_ON) {
+            return Math.max(0, day(task.forecast().window().earliest()));
+        }
+        return task.reach() == Reach.FREE
+                ? 0
+                : takenOn(book)
+                        .filter(other -> other.reach() != Reach.FREE)
+                        .map(other -> other.forecast().window().earliest())
+                        .min(Comparator.naturalOrder())
+                        .map(opened -> Math.max(0, day(opened)))
+                        .orElse(0);
+    }
+
+    private static Stream<TaskForecast> takenOn(CareBook book) {
+        return book.forecasts().stream().filter(other -> other.forecast().basis() == Forecast.Basis.TAKEN_ON);
+    }
+
+    /** The last day before the next of the filter's weeks begins, since each is there to let the bacteria recover. */
+    private int takenOnUntil(CareBook book, Forecast forecast) {
+        if (forecast.basis() != Forecast.Basis.TAKEN_ON) {
+            return Demand.ANY_DAY;
+        }
+        return takenOn(book)
+                .map(other -> other.forecast().window().earliest())
+                .filter(other -> other.isAfter(forecast.window().earliest()))
+                .min(Comparator.naturalOrder())
+                .map(next -> Math.max(0, day(next) - 1))
+                .orElse(Demand.ANY_DAY);
     }
 
     private int notBefore(Optional<Hold> hold) {
@@ -199,7 +240,11 @@ public final class Gathering {
             return one;
         }
         Chain chain = one.chain();
-        Demand demand = new Demand(chain.demand().spaced(), chain.demand().notBefore(), OptionalLong.of(with.get()));
+        Demand demand = new Demand(
+                chain.demand().spaced(),
+                chain.demand().notBefore(),
+                chain.demand().notAfter(),
+                OptionalLong.of(with.get()));
         return new Work(
                 new Chain(chain.id(), chain.place(), chain.rhythm(), chain.work(), demand),
                 one.subject(),

@@ -60,6 +60,7 @@ final class Marks {
                 work.minutes(),
                 demand.spaced() ? 1 : 0,
                 demand.notBefore(),
+                demand.notAfter(),
                 demand.with().orElse(0));
         add(chain.rhythm().times().name());
         add(work.reach().name());

@@ -255,12 +255,12 @@ public final class CareCatalogue {
             case SKIMMER ->
                 List.of(rule(
                         CLEAN,
-                        7,
-                        3,
-                        21,
-                        effort(5, 0),
-                        ByAge.cappedAt(21),
-                        "Scum on the neck of the cup keeps foam from rising."));
+                        30,
+                        14,
+                        90,
+                        effort(10, 0, Material.SOFT_BRUSH),
+                        ByAge.cappedAt(90),
+                        "Scum on its neck keeps foam from rising, and salt shuts its air inlet."));
             case REFUGIUM ->
                 List.of(rule(
                         CLEAR,

@@ -4,12 +4,23 @@ import app.chervil.core.calc.FirstLetter;
 
 /** The words a keeper reads for a task: "Rinse the pre-filter", "Open canister Weir". */
 public final class TaskName {
+    /** What wears in a return pump. */
+    private static final String ROTOR = "rotor of the return pump";
+
     private TaskName() {}
+
+    private static boolean isRotor(CareAction action, StageKind stage) {
+        return action == CareAction.REPLACE && stage == StageKind.RETURN_PUMP;
+    }
+
+    private static String what(CareAction action, StageKind stage) {
+        return isRotor(action, stage) ? " the " + ROTOR : article(stage) + stage.words();
+    }
 
     public static String of(CareAction action, StageKind stage) {
         return switch (action) {
             case RINSE, CHANGE, CLEAR, DIP, REPLACE, REGENERATE, REBUILD, CLEAN, BRUSH, DESCALE, SQUEEZE ->
-                verb(action) + article(stage) + stage.words();
+                verb(action) + what(action, stage);
             case INSPECT ->
                 stage == StageKind.SEALS
                         ? "Grease and check the seals"
@@ -31,7 +42,7 @@ public final class TaskName {
 
     /** What was done, in the past: "Pre-filter rinsed". */
     public static String done(CareAction action, StageKind stage) {
-        String what = FirstLetter.upper(stage.words()) + " ";
+        String what = FirstLetter.upper(isRotor(action, stage) ? ROTOR : stage.words()) + " ";
         return switch (action) {
             case INSPECT -> what + (stage == StageKind.SEALS ? "greased and checked" : "checked for wear");
             case RINSE -> what + "rinsed";

@@ -74,9 +74,18 @@ public record Chain(long id, Place place, Rhythm rhythm, Work work, Demand deman
      *
      * @param spaced whether it disturbs the tank's bacteria, so that such work must stand apart
      * @param notBefore the first day on which it may be done, zero or more
+     * @param notAfter the last day on which its next occurrence is done, so that what follows it can wait its weeks
      * @param with the chain that must be done on the same day; empty if none
      */
-    public record Demand(boolean spaced, int notBefore, OptionalLong with) {
+    public record Demand(boolean spaced, int notBefore, int notAfter, OptionalLong with) {
+        /** No last day. */
+        public static final int ANY_DAY = Integer.MAX_VALUE;
+
+        /** Work that may wait. */
+        public Demand(boolean spaced, int notBefore, OptionalLong with) {
+            this(spaced, notBefore, ANY_DAY, with);
+        }
+
         /** Nothing asked for. */
         public static final Demand NONE = new Demand(false, 0, OptionalLong.empty());
     }

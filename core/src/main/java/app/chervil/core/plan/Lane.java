@@ -44,7 +44,7 @@ final class Lane {
             int earliest = closures.shifted(nominal[k], -Math.max(LEAST_BEFORE, interval() / 2));
             from[k] = Math.max(Math.max(k, chain.demand().notBefore()), earliest);
             to[k] = Math.min(days - 1, closures.shifted(nominal[k], reachAfter()));
-            to[k] = Math.max(from[k], to[k]);
+            to[k] = Math.max(from[k], k == 0 ? Math.min(to[k], chain.demand().notAfter()) : to[k]);
         }
         fixed.stream().filter(one -> one.k() < count).forEach(this::fix);
         firstCost = timings.of(chain.rhythm().first(), interval(), false);

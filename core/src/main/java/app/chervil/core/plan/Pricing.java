@@ -63,7 +63,7 @@ public final class Pricing {
             int[] days = entry.getValue();
             int k = which.getOrDefault(entry.getKey(), 0);
             return day >= entry.getKey().chain.demand().notBefore()
-                    && (k == 0 || day > days[k - 1])
+                    && (k == 0 ? day <= entry.getKey().chain.demand().notAfter() : day > days[k - 1])
                     && (k == days.length - 1 || day < days[k + 1]);
         });
     }

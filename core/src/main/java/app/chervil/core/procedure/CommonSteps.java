@@ -91,13 +91,17 @@ final class CommonSteps {
                         "level",
                         "Fill the tank to its weir and the sump to its off mark with conditioned water of the same"
                                 + " temperature.")
-                .because("The product’s label says how much conditioner. Started too low, the pump runs dry.")
+                .because(
+                        "The product’s label says how much conditioner; salt water is mixed to the tank’s salinity first. Started"
+                                + " too low, the pump runs dry.")
                 .does(TOPPED_UP);
     }
 
     static Template level() {
         return step(Phase.LEVEL, "level", "Top up the tank to its line with conditioned water of the same temperature.")
-                .because("The product's label says how much conditioner. A pump that draws air runs dry.")
+                .because(
+                        "The product’s label says how much conditioner; salt water is mixed to the tank’s salinity first. A"
+                                + " pump that draws air runs dry.")
                 .does(TOPPED_UP);
     }
 

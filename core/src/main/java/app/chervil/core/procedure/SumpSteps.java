@@ -53,11 +53,11 @@ final class SumpSteps {
         return List.of(step(
                         Phase.PREPARE,
                         "cup",
-                        "Unplug the {stage}. Empty its cup, wash cup and neck without soap, and put them back. Plug it in"
-                                + " once the level rests.")
+                        "Unplug the {stage}. Brush cup and neck without soap, and draw warm water through its air inlet. Plug"
+                                + " it in once the level rests.")
                 .because("Soap keeps it from foaming for days. Started while the level is high, it overflows.")
                 .mind(ELECTRICITY, GERMS)
-                .using(Material.GLOVES));
+                .using(Material.GLOVES, Material.SOFT_BRUSH));
     }
 
     static List<Template> refugiumThinned() {
@@ -88,7 +88,7 @@ final class SumpSteps {
                 step(
                                 Phase.RINSE_SECOND,
                                 "chambers",
-                                "Siphon the dirt from the floor of every chamber of {filter}, in the order water meets them.")
+                                "Siphon the dirt from the floor of each chamber that is left, in the order water meets them.")
                         .because("The pump stands and its chamber may run low. What you take counts as water change.")
                         .mind(SIPHON, GAS)
                         .using(Material.SIPHON, Material.BUCKET)

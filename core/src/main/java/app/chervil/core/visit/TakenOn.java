@@ -7,6 +7,7 @@ import app.chervil.core.filter.Learning.ByHours;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Forecast;
 import app.chervil.core.interval.Serviced;
+import app.chervil.core.interval.TaskSetting;
 import app.chervil.core.interval.Window;
 import app.chervil.core.visit.FilterLog.TaskLog;
 import java.time.LocalDate;
@@ -21,7 +22,7 @@ import java.util.stream.Stream;
 
 /**
  * How a filter is taken on that nobody looked after for long, or of which nobody knows when: what can be reached from outside first, the canister or what else
- * disturbs the bacteria a week later, bio media and replacements two weeks after that (docs/sources.md#taking-a-filter-on).
+ * disturbs the bacteria a week later, bio media two weeks after that, replacements another week later (docs/sources.md#taking-a-filter-on).
  * It concerns tasks never logged here, lamps aside, whose day is long past or whose start is unknown; counting those days says nothing, and doing all at once crashes a tank.
  * A part of unknown age is looked at; it is not replaced for that alone.
  */
@@ -31,23 +32,26 @@ final class TakenOn {
 
     private static final int SECOND_VISIT_DAYS = 7;
     private static final int THIRD_VISIT_DAYS = 14;
+    private static final int FOURTH_VISIT_DAYS = 7;
     private static final String NEGLECTED = "It was neglected for a long time";
     private static final String OF_UNKNOWN_AGE = "Nobody knows when it was last cleaned";
     private static final String FIRST = ". Begin with this; what disturbs its bacteria follows, a week or more apart.";
     private static final String NOW = ", so it is due now.";
     private static final String LATER = ", so it is taken on over weeks, to spare its bacteria.";
 
-    /** Which of the three services a task belongs to. */
+    /** Which of the four services a task belongs to. */
     private enum Visit {
         OUTSIDE,
         OPENING,
-        DEEP
+        DEEP,
+        RENEWAL
     }
 
     private final FilterKind kind;
     private final LocalDate today;
     private final Optional<LocalDate> first;
     private final Optional<LocalDate> opened;
+    private final Optional<LocalDate> dipped;
     private final Set<Long> logged = new HashSet<>();
 
     /**
@@ -62,6 +66,10 @@ final class TakenOn {
         this.first = tasks.stream().flatMap(task -> days(log.of(task))).min(Comparator.naturalOrder());
         this.opened = tasks.stream()
                 .filter(BookedTask::isOpening)
+                .flatMap(task -> days(log.of(task)))
+                .max(Comparator.naturalOrder());
+        this.dipped = tasks.stream()
+                .filter(task -> visit(task) == Visit.DEEP)
                 .flatMap(task -> days(log.of(task)))
                 .max(Comparator.naturalOrder());
     }
@@ -85,7 +93,9 @@ final class TakenOn {
     }
 
     private boolean isTaken(BookedTask task, Forecast own) {
-        boolean bySomeRule = own.basis() == Forecast.Basis.FIXED || task.rule().learning() instanceof ByHours;
+        boolean byKeeper =
+                task.setting() instanceof TaskSetting.Fixed fixed && fixed.by() != TaskSetting.By.MAKERS_CALENDAR;
+        boolean bySomeRule = byKeeper || task.rule().learning() instanceof ByHours;
         boolean passedOver = opened.isPresent() && visit(task) == Visit.OPENING;
         boolean unknown = !task.countFrom().known() && !task.is(CareAction.REPLACE) && !passedOver;
         boolean past = own.window().latest().plusDays(NEGLECTED_DAYS).isBefore(today);
@@ -100,7 +110,10 @@ final class TakenOn {
         boolean uncoupled = kind == FilterKind.CANISTER
                 && task.stage().map(part -> part.kind() == StageKind.HOSES).orElse(false);
         boolean disturbs = task.rule().effort().disturbance() >= BacteriaHomes.DISTURBING;
-        if (inside && (disturbs || task.is(CareAction.REPLACE))) {
+        if (inside && task.is(CareAction.REPLACE)) {
+            return Visit.RENEWAL;
+        }
+        if (inside && disturbs) {
             return Visit.DEEP;
         }
         return inside || uncoupled || disturbs || task.isOpening() ? Visit.OPENING : Visit.OUTSIDE;
@@ -114,11 +127,12 @@ final class TakenOn {
     private Window window(Visit visit, boolean outside) {
         boolean waits = outside || first.isPresent();
         LocalDate second = waits ? first.orElse(today).plusDays(SECOND_VISIT_DAYS) : today;
+        LocalDate third = opened.orElse(second.isBefore(today) ? today : second).plusDays(THIRD_VISIT_DAYS);
         return switch (visit) {
             case OUTSIDE -> now();
             case OPENING -> waits ? from(second) : now();
-            case DEEP ->
-                from(opened.orElse(second.isBefore(today) ? today : second).plusDays(THIRD_VISIT_DAYS));
+            case DEEP -> from(third);
+            case RENEWAL -> from(dipped.orElse(third).plusDays(FOURTH_VISIT_DAYS));
         };
     }
 

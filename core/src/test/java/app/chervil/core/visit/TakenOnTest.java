@@ -7,6 +7,7 @@ import static app.chervil.core.visit.Logs.OPENING;
 import static app.chervil.core.visit.Logs.PREFILTER;
 import static app.chervil.core.visit.Logs.book;
 import static app.chervil.core.visit.Logs.canister;
+import static app.chervil.core.visit.Logs.canisterTasks;
 import static app.chervil.core.visit.Logs.forecast;
 import static app.chervil.core.visit.Logs.opened;
 import static app.chervil.core.visit.Logs.prefilter;
@@ -44,7 +45,7 @@ class TakenOnTest {
         assertThat(window(before, PREFILTER).ideal()).isEqualTo(adopted);
         assertThat(window(before, OPENING).earliest()).isEqualTo(adopted.plusDays(7));
         assertThat(window(before, FOAM).earliest()).isEqualTo(adopted.plusDays(7));
-        assertThat(window(before, FOAM_NEW).earliest()).isEqualTo(adopted.plusDays(21));
+        assertThat(window(before, FOAM_NEW).earliest()).isEqualTo(adopted.plusDays(28));
     }
 
     @Test
@@ -76,7 +77,7 @@ class TakenOnTest {
 
         FilterBook opened = canister(Start.about(DAY, 0.3), looked, opened(first + 9, Finding.HEAVY));
         Map<Long, Forecast> after = opened.forecasts(adopted.plusDays(10));
-        assertThat(window(after, FOAM_NEW).earliest()).isEqualTo(adopted.plusDays(9 + 14));
+        assertThat(window(after, FOAM_NEW).earliest()).isEqualTo(adopted.plusDays(9 + 21));
         assertThat(window(after, OPENING).earliest()).isAfter(adopted.plusDays(10));
     }
 
@@ -165,7 +166,7 @@ class TakenOnTest {
         Map<Long, Forecast> now = onlyLookedAt.forecasts(adopted);
 
         assertThat(window(now, OPENING)).isEqualTo(new Window(adopted, adopted, adopted));
-        assertThat(window(now, FOAM_NEW).earliest()).isEqualTo(adopted.plusDays(14));
+        assertThat(window(now, FOAM_NEW).earliest()).isEqualTo(adopted.plusDays(21));
     }
 
     @Test
@@ -199,6 +200,25 @@ class TakenOnTest {
         FilterBook book = book(List.of(fixed), List.of(), FilterKind.CANISTER);
 
         assertThat(window(book.forecasts(DAY), PREFILTER).ideal()).isEqualTo(DAY.plusDays(30));
+    }
+
+    @Test
+    void a_makers_calendar_that_nobody_kept_waits_as_the_rest_does() {
+        LocalDate adopted = DAY.plusYears(3);
+        List<BookedTask> tasks = canisterTasks(Start.about(DAY, 0.3)).stream()
+                .map(task -> task.isOpening()
+                        ? new BookedTask(
+                                task.id(),
+                                task.stage(),
+                                task.countFrom(),
+                                task.rule(),
+                                new TaskSetting.Fixed(30, TaskSetting.By.MAKERS_CALENDAR))
+                        : task)
+                .toList();
+
+        assertThat(window(book(tasks, List.of(), FilterKind.CANISTER).forecasts(adopted), OPENING)
+                        .earliest())
+                .isEqualTo(adopted.plusDays(7));
     }
 
     private static Forecast forecastOf(Map<Long, Forecast> forecasts, long task) {

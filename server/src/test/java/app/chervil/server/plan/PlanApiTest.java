@@ -96,6 +96,37 @@ class PlanApiTest {
         assertThat(daysOf(plan, "Water change")).hasSizeGreaterThan(6);
     }
 
+    /** Bringing it all into one opening would spare visits, and take the tank's bacteria. */
+    @Test
+    void a_neglected_filter_is_taken_on_week_by_week_however_many_visits_that_takes() throws Exception {
+        site.canister(keeper, tank, "Old Basin", "2023-06-01");
+
+        JsonNode plan = plan();
+
+        LocalDate opened = first(plan, "Open canister Old Basin");
+        LocalDate dipped = first(plan, "Dip bio media", "Old Basin");
+        LocalDate renewed = first(plan, "Replace the coarse foam", "Old Basin");
+        assertThat(first(plan, "Rinse the pre-filter", "Old Basin")).isBefore(TODAY.plusDays(7));
+        assertThat(opened).isBetween(TODAY.plusDays(7), TODAY.plusDays(14));
+        assertThat(dipped).isBetween(TODAY.plusDays(21), TODAY.plusDays(28));
+        assertThat(renewed).isBetween(TODAY.plusDays(28), TODAY.plusDays(35));
+    }
+
+    private static LocalDate first(JsonNode plan, String task) {
+        return daysOf(plan, task).get(0);
+    }
+
+    private static LocalDate first(JsonNode plan, String task, String filter) {
+        return visits(plan).stream()
+                .filter(visit -> visit.get("tasks")
+                        .valueStream()
+                        .anyMatch(one -> one.get("name").asString().equals(task)
+                                && one.path("filter").asString("").equals(filter)))
+                .map(visit -> LocalDate.parse(visit.get("on").asString()))
+                .findFirst()
+                .orElseThrow();
+    }
+
     @Test
     void a_day_without_minutes_is_left_and_the_plan_says_why() throws Exception {
         plan();
