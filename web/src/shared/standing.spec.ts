@@ -15,7 +15,7 @@ describe('how pressing a window is', () => {
     expect(overdueWords(1317)).toBe('overdue')
   })
 
-  it('says what may be done and from when', () => {
+  it('says what can be done and from when', () => {
     expect(standingWords('DUE', window, '2026-11-23')).toBe('due')
     expect(standingWords('OPEN', window, '2026-11-21')).toBe('fine to do now')
     expect(standingWords('LATER', window, '2026-11-01')).toBe('from 20 Nov')

@@ -7,7 +7,7 @@ import { offerUndo } from '@/shared/undo'
 import { money, typedNumber } from '@/shared/units'
 import { lowerFirst } from '@/shared/words'
 import { useMove, useOpenKit, useTakeMoveBack, type StockItem, type StockMove } from './queries'
-import { amountWords, KIND_WORDS, lastsWords, markOf, shelfWords } from './stores'
+import { amountWords, fitWords, KIND_WORDS, lastsWords, markOf, shelfWords } from './stores'
 import StockLine from './StockLine.vue'
 import { newId } from '@/shared/ids'
 
@@ -66,6 +66,7 @@ async function openOne() {
         <RouterLink :to="{ name: 'store-item', params: { item: entry.id } }">{{ item.name }}</RouterLink>
       </h2>
       <p class="small quiet">{{ usedFor }}</p>
+      <p v-if="item.kit" class="small quiet">{{ fitWords(entry) }}</p>
     </div>
     <p>
       <b v-if="entry.shelf" class="num">{{ amountWords(entry.shelf.ready, item.unit) }}</b>

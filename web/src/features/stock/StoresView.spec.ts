@@ -2,7 +2,7 @@ import { describe, expect, it, vi } from 'vitest'
 import { mountView, refusal, settled, stubServer } from '@/testing/mounting'
 import StoreItemView from './StoreItemView.vue'
 import StoresView from './StoresView.vue'
-import { emptyForm, inShort, lastsWords, lineOf, toItem } from './stores'
+import { emptyForm, fitWords, inShort, lastsWords, lineOf, toItem } from './stores'
 import type { StockItem, Stores } from './queries'
 
 const NOW = '2026-06-01'
@@ -25,6 +25,7 @@ function item(
     },
     use: { tanks: ['Brook bench'], aYear: 12, next: '2026-06-10' },
     suggestedReorderAt: 2,
+    fits: [],
   }
 }
 
@@ -50,6 +51,19 @@ describe('what the stores come to', () => {
     expect(lastsWords(SOCKS, NOW)).toBe('clean ones last until 5 Jun')
     expect(lastsWords(item('Foam', { ready: 9 }), NOW)).toBe('lasts more than two years')
     expect(lastsWords(item('Foam', undefined), NOW)).toContain('Count it once')
+  })
+
+  it('tells which filters a kit fits, and what differs in size', () => {
+    const kit = (fits: StockItem['fits']) =>
+      fitWords({
+        ...item('Service kit', { ready: 1 }, { kit: [{ name: 'Seal rings, 60 mm', count: 1 }] }),
+        fits,
+      })
+    const whole = { filter: 'Weir', tank: 'Brook bench', lacks: [] }
+    const partly = { filter: 'Creek', tank: 'Mangrove edge', lacks: ['Seal rings, 60 mm'] }
+
+    expect(kit([whole, partly])).toBe('Fits Weir. Creek uses all of it but seal rings, 60 mm.')
+    expect(kit([])).toBe('No filter here uses its parts in these sizes.')
   })
 
   it('draws a line of half a year with the last day to order', () => {

@@ -1,5 +1,6 @@
 import { daysBetween, shortDay, today, type Day } from '@/shared/dates'
 import { typedNumber } from '@/shared/units'
+import { lowerFirst } from '@/shared/words'
 import type { StockItem, StockItemInput, StockMove, Stores, Supply } from './queries'
 
 type Unit = StockItemInput['unit']
@@ -75,6 +76,17 @@ export function lastsWords(item: StockItem, now: Day = today()): string {
   const order =
     !orderBy || daysBetween(now, orderBy) <= 0 ? 'order now' : `order by ${shortDay(orderBy, now)}`
   return `lasts until ${shortDay(runsOut, now)}, ${order}`
+}
+
+/** "Fits Weir. Creek uses all of it but seal rings, 60 mm." */
+export function fitWords({ fits }: StockItem): string {
+  const names = (whole: boolean) => fits.filter((fit) => (fit.lacks.length === 0) === whole)
+  const whole = names(true).map((fit) => fit.filter)
+  const partly = names(false).map(
+    (fit) => `${fit.filter} uses all of it but ${fit.lacks.map(lowerFirst).join(', ')}.`,
+  )
+  if (!fits.length) return 'No filter here uses its parts in these sizes.'
+  return [whole.length ? `Fits ${whole.join(', ')}.` : '', ...partly].filter(Boolean).join(' ')
 }
 
 export const KIND_WORDS: Record<StockMove['kind'], string> = {

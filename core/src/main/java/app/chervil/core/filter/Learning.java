@@ -31,7 +31,7 @@ public sealed interface Learning {
     /**
      * By age, unless a look finds it worn out before.
      *
-     * @param earliest share of the start interval from which the task may be done, up to 1
+     * @param earliest share of the start interval from which the task can be done, up to 1
      * @param latest share of the start interval by which it should be done, at least 1
      * @param ceilingDays cap on the age in days
      */

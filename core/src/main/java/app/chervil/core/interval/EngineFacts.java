@@ -56,7 +56,7 @@ public record EngineFacts(
      * @param growth most times the longest run so far
      * @param earlyCleanDays days after which the example was opened clean and nothing was learned
      * @param earlyCleanInterval its interval after that
-     * @param earliestPercent of the ideal interval from which it may be done
+     * @param earliestPercent of the ideal interval from which it can be done
      * @param latestFromPercent of the ideal interval, least for the latest day
      * @param latestToPercent of the ideal interval, most for the latest day
      * @param usualLoadingPercent how full a stage usually is when it is served

@@ -73,7 +73,7 @@ public record Chain(long id, Place place, Rhythm rhythm, Work work, Demand deman
      * What else it asks for.
      *
      * @param spaced whether it disturbs the tank's bacteria, so that such work must stand apart
-     * @param notBefore the first day on which it may be done, zero or more
+     * @param notBefore the first day on which it can be done, zero or more
      * @param notAfter the last day on which its next occurrence is done, so that what follows it can wait its weeks
      * @param with the chain that must be done on the same day; empty if none
      */

@@ -9,7 +9,6 @@ import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Material;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.passport.Build;
-import app.chervil.core.procedure.Procedure.Extent;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -22,7 +21,6 @@ import java.util.Optional;
 final class CommonSteps {
     private static final int LEAK_MINUTES = 5;
     private static final int SUMP_MINUTES = 10;
-    private static final int HEATER_MINUTES = 10;
     private static final int BAY_MINUTES = 10;
     private static final int SUMP_SETTLES_MINUTES = 3;
 
@@ -35,7 +33,7 @@ final class CommonSteps {
             steps.add(gloves());
         }
         if (extent.touchesWater()) {
-            heater(situation, steps);
+            steps.addAll(HeaterSteps.of(situation));
         }
         if (turn.first() && extent.tubs().count() > 0) {
             steps.add(step(Phase.DRAW, "draw", "{draw}").mind(SIPHON).does(WATER_OUT));
@@ -62,16 +60,6 @@ final class CommonSteps {
             steps.add(finish());
         }
         return steps;
-    }
-
-    private static void heater(Situation situation, List<Template> steps) {
-        boolean needsFlow = situation.build().heaterNeedsFlow();
-        if (situation.turn().turnsOff(needsFlow)) {
-            steps.add(heaterOff(situation.build()));
-        }
-        if (situation.turn().turnsOn(needsFlow)) {
-            steps.add(heaterOn(situation.build()));
-        }
     }
 
     static Template gloves() {
@@ -108,38 +96,6 @@ final class CommonSteps {
     static Template finish() {
         return step(Phase.FINISH, "finish", "Check that leak sensor and cords are dry, then wash your hands.")
                 .mind(ELECTRICITY, GERMS);
-    }
-
-    /** Last of all: in water, or where it has none of its own, in water that moves. */
-    static Template heaterOn(Build build) {
-        Template on = build.heaterNeedsFlow()
-                ? step(
-                                Phase.HEATER_ON,
-                                "heater-on",
-                                "Is water moving through {filter}? Turn the " + inTheFlow(build) + " on.")
-                        .because("Last of all, and never without flow.")
-                : step(Phase.HEATER_ON, "heater-on", "Is the heater under water? Turn it on.")
-                        .because("Last of all, so that it is never lit in air.");
-        return on.mind(ELECTRICITY).does(HEATER_ON);
-    }
-
-    private static String inTheFlow(Build build) {
-        return build.current().heater() == Build.HeaterPlace.IN_LINE ? "in-line heater" : "filter's heater";
-    }
-
-    /** In a hose or in the filter itself it has no water to give its heat to once the pump stands. */
-    static Template heaterOff(Build build) {
-        Template off = build.heaterNeedsFlow()
-                ? step(
-                                Phase.HEATER_OFF,
-                                "heater-off",
-                                "Turn the " + inTheFlow(build) + " off, and let it cool while water runs.")
-                        .because("Without flow it burns out, so it is off before the pump stops.")
-                        .waiting(HEATER_MINUTES)
-                : step(Phase.HEATER_OFF, "heater-off", "Turn the heater off.")
-                        .because(
-                                "Out of the water it cracks or burns. Let it cool ten minutes before the level falls below it.");
-        return off.mind(ELECTRICITY).does(HEATER_OFF);
     }
 
     static boolean measuresFlow(Situation situation) {

@@ -6,7 +6,6 @@ import static app.chervil.core.procedure.Template.step;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.passport.Build;
 import app.chervil.core.passport.Build.ShutOff;
-import app.chervil.core.procedure.Procedure.Extent;
 import java.util.List;
 
 /** How a filter is filled again before it starts, each in its own way. */

@@ -248,7 +248,7 @@ final class SetUpSteps {
                     .because("Clean and new: this is the baseline that later losses are judged by.")
                     .writes(FLOW_AFTER));
         }
-        add(CommonSteps.heaterOn(build));
+        add(HeaterSteps.on(build));
         add(CommonSteps.finish()
                 .because("A filter that ran here before stays on for six weeks: the new one holds no bacteria yet."));
     }

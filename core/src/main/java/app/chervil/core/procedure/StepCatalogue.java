@@ -66,9 +66,11 @@ final class StepCatalogue {
                                 .does(WASHED),
                         step(Phase.RINSE_SECOND, "second", "Squeeze the {stages} again {second}."),
                         back("Wring the {stage}, set it back and press it so that its air is gone."));
-            case COARSE_FOAM, MEDIUM_FOAM -> action == CareAction.REPLACE ? foamReplaced() : rinsed();
-            case FINE_PAD, FLOSS -> action == CareAction.RINSE ? finePadRinsed() : padChanged();
-            case CARTRIDGE -> action == CareAction.REBUILD ? cartridgeRebuilt() : cartridgeChanged();
+            case COARSE_FOAM, MEDIUM_FOAM ->
+                action == CareAction.REPLACE ? MediaSteps.foamReplaced() : MediaSteps.rinsed();
+            case FINE_PAD, FLOSS -> action == CareAction.RINSE ? MediaSteps.finePadRinsed() : MediaSteps.padChanged();
+            case CARTRIDGE ->
+                action == CareAction.REBUILD ? MediaSteps.cartridgeRebuilt() : MediaSteps.cartridgeChanged();
             case SOCK -> sock();
             case FLEECE_ROLL ->
                 List.of(
@@ -84,7 +86,7 @@ final class StepCatalogue {
                                         "Rinse the dust off the new {stage} under the tap; it holds no bacteria yet.")
                                 .using(spare(stage.kind()), Material.MEDIA_BAG),
                         back("Put the new {stage} in its place, so that water goes through it and not round."));
-            case RESIN -> resin();
+            case RESIN -> MediaSteps.resin();
             case UV_LAMP -> LampSteps.lamp();
             case UV_SLEEVE -> action == CareAction.REPLACE ? PartSteps.newSleeve() : LampSteps.sleeve();
             case IMPELLER -> action == CareAction.REPLACE ? PartSteps.newImpeller() : impeller(action);
@@ -243,112 +245,17 @@ final class StepCatalogue {
                 .because("Water goes round a tray that is not seated.");
     }
 
-    private static Template out(String text) {
+    static Template out(String text) {
         return step(Phase.TAKE_OUT, "out", text).does(HANDS_IN, PART_OUT).writes(FINDING);
     }
 
-    private static Template back(String text) {
+    static Template back(String text) {
         return step(Phase.PUT_BACK, "back", text).does(HANDS_IN, PART_IN);
     }
 
-    private static Template first() {
+    static Template first() {
         return step(Phase.RINSE_FIRST, "first", "Squeeze the {stages} {first} until the water stops getting darker.")
                 .does(WASHED);
-    }
-
-    private static List<Template> rinsed() {
-        return List.of(
-                out("Lift the {stage} out.").does(HANDS_IN, PART_OUT, DIRT_OUT),
-                first(),
-                step(Phase.RINSE_SECOND, "second", "Squeeze the {stages} again {second}."),
-                step(Phase.RINSE_LAST, "last", "Pour a last jug of clean water from {bio} over the {stages}.")
-                        .because("Mostly clean is clean enough: what still clings is the bacteria you want to keep."),
-                back("Put the {stage} back in its place."));
-    }
-
-    private static List<Template> foamReplaced() {
-        return List.of(
-                out("Lift the old {stage} out."),
-                step(
-                                Phase.RENEW,
-                                "cut",
-                                "Cut the new {stage} three to five millimetres oversize and rinse it under the tap.")
-                        .because("A snug fit seals; a loose one lets water past.")
-                        .mind(SHARP)
-                        .using(Material.FOAM, Material.SCISSORS)
-                        .does(WASHED),
-                back("Press the new {stage} in, beside the old one for some weeks if there is room.")
-                        .because("The old one seeds the new with bacteria."));
-    }
-
-    private static List<Template> finePadRinsed() {
-        return List.of(
-                out("Lift the {stage} out, flat, so that it drops nothing.").does(HANDS_IN, PART_OUT, DIRT_OUT),
-                step(Phase.RINSE_SECOND, "pad", "Rinse the {stage} {cleanest}, last of all.")
-                        .does(WASHED),
-                back("Lay the {stage} back flat, out to the edges."));
-    }
-
-    private static List<Template> padChanged() {
-        return List.of(
-                out("Lift the {stage} out, flat, and throw it away."),
-                back("Lay a new {stage} in, a little oversize so that it seals.")
-                        .using(Material.FINE_PAD)
-                        .does(HANDS_IN, PART_IN, WASHED));
-    }
-
-    private static List<Template> cartridgeChanged() {
-        return List.of(
-                out("Lift the {stage} out, slowly, over a cup.").because("Small animals in it go back into the tank."),
-                step(Phase.RENEW, "dust", "Rinse the dust off the new {stage} under the tap.")
-                        .using(Material.CARTRIDGE)
-                        .does(WASHED),
-                back("Slide the new {stage} in, the way its arrow shows."));
-    }
-
-    private static List<Template> cartridgeRebuilt() {
-        return List.of(
-                out("Lift the {stage} out, slowly, over a cup.").because("Small animals in it go back into the tank."),
-                step(Phase.RINSE_FIRST, "rinse", "Rinse the {stage} well {first}.")
-                        .does(WASHED),
-                step(Phase.RENEW, "slit", "Open a slit near the top of the {stage} and tip the spent carbon out.")
-                        .mind(SHARP)
-                        .using(Material.SCISSORS),
-                step(
-                                Phase.RENEW,
-                                "refill",
-                                "Fill in a measured dose of loose carbon, dust rinsed off, and close the slit.")
-                        .because("The carbon's label gives the dose for your volume.")
-                        .using(Material.LOOSE_CARBON),
-                back("Slide the {stage} back, the way its arrow shows."));
-    }
-
-    private static List<Template> resin() {
-        return List.of(
-                out("Take the {stage} bag out."),
-                back("Put the spare {stage} bag in its place.").using(Material.RESIN_BAG),
-                step(
-                                Phase.BENCH,
-                                "bleach",
-                                "At the bench, away from the tank: soak the used {stage} in one part plain bleach to one"
-                                        + " part water, until its colour is back.")
-                        .because("The resin's label gives strength and time, and comes before this.")
-                        .mind(BLEACH)
-                        .using(Material.GOGGLES, Material.BLEACH)
-                        .waiting(720),
-                step(
-                                Phase.BENCH,
-                                "unbleach",
-                                "Rinse the {stage} well, then soak it in water with a strong dose of dechlorinator.")
-                        .mind(BLEACH)
-                        .using(Material.DECHLORINATOR)
-                        .waiting(240),
-                step(
-                                Phase.BENCH,
-                                "smell",
-                                "Smell the {stage}. Any bleach left, rinse and soak again; none, soak it clean and keep it"
-                                        + " wet for the next change.")
-                        .mind(BLEACH));
     }
 
     private static List<Template> hosesBrushed() {

@@ -64,7 +64,7 @@ final class TakeDownSteps {
                     .because("If neither, stop here: most of what cleans this tank's water lives in this filter."));
         }
         add(CommonSteps.gloves());
-        add(CommonSteps.heaterOff(build));
+        add(HeaterSteps.off(build));
         if (holdsLife()) {
             add(step(
                             Phase.DRAW,
@@ -140,7 +140,7 @@ final class TakeDownSteps {
     /** From the first that a hand meets to the last. */
     private void emptied() {
         if (build.is(FilterKind.CANISTER)) {
-            if (Procedure.Extent.isCarried(build)) {
+            if (Extent.isCarried(build)) {
                 add(step(Phase.CARRY, "carry", "Carry {filter}, upright, to where there is room above it.")
                         .because("It is full of water.")
                         .mind(HEAVY, WET_FLOOR)
@@ -278,6 +278,6 @@ final class TakeDownSteps {
                                         "Do animals still live in the tank? Hang another heater in, under water, and turn it on.")
                                 .because("Its heater went with the filter, and is never lit without flow.")
                                 .mind(ELECTRICITY)
-                        : CommonSteps.heaterOn(build));
+                        : HeaterSteps.on(build));
     }
 }

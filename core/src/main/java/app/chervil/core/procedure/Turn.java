@@ -1,7 +1,6 @@
 package app.chervil.core.procedure;
 
 import app.chervil.core.calc.Check;
-import app.chervil.core.procedure.Procedure.Extent;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;

@@ -36,7 +36,7 @@ final class WorkMinutes {
 
     private WorkMinutes() {}
 
-    static int of(Situation situation, Handled hands, Procedure.Extent extent) {
+    static int of(Situation situation, Handled hands, Extent extent) {
         int minutes = work(situation);
         for (Chore chore : situation.work().chores()) {
             minutes += CHORES.getOrDefault(chore, 0);
@@ -50,7 +50,7 @@ final class WorkMinutes {
         }
         boolean shut = situation.build().hangsOnHoses() && (extent.opened() || extent.hosesOff() || extent.bayOpened());
         minutes += shut ? situation.build().water().shutOff().minutes() : 0;
-        minutes += extent.opened() && Procedure.Extent.isCarried(situation.build()) ? CARRYING : 0;
+        minutes += extent.opened() && Extent.isCarried(situation.build()) ? CARRYING : 0;
         return minutes
                 + (extent.opened() ? SEALED_LID + EACH_TRAY * hands.reach().trays() : 0);
     }

@@ -28,7 +28,7 @@ final class AsMended {
 
     private AsMended() {}
 
-    /** Kinds of stage it may be done to, the named one first; one empty one for the whole filter. */
+    /** Kinds of stage it can be done to, the named one first; one empty one for the whole filter. */
     static Stream<Optional<StageKind>> kinds(Repair.Task repair) {
         return repair.stage()
                 .map(named -> Stream.concat(Stream.of(named), LIKE.getOrDefault(named, List.of()).stream())

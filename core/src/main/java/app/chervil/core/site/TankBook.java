@@ -151,7 +151,7 @@ public final class TankBook {
     }
 
     /**
-     * Whether a whole service may be done on a day.
+     * Whether a whole service can be done on a day.
      *
      * @param tasks of any of its filters; unknown ones count for nothing
      * @param chores disturbance of the work on the tank itself, 0 for none

@@ -14,7 +14,7 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
- * The work of a day, bundled per tank: what is due or late, and what may be done in the same opening without being too
+ * The work of a day, bundled per tank: what is due or late, and what can be done in the same opening without being too
  * soon.
  *
  * @param visits one per tank that has something due, in the order the tanks were given

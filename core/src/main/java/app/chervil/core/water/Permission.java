@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Whether a service may be done on a day, and what it would cost the bacteria: the one answer that forecasts, rounds, the
+ * Whether a service can be done on a day, and what it would cost the bacteria: the one answer that forecasts, rounds, the
  * plan, preparation and the log all give (docs/sources.md#holds).
  *
  * @param disturbance of the whole service, 0 to 3

@@ -36,6 +36,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Filters with their water paths and the care each stage brings. */
 @Service
 public class FilterOperations {
+    private static final int RESTORABLE_DAYS = 30;
+
     private final FilterMapper filters;
     private final TaskMapper tasks;
     private final TankOperations tanks;
@@ -176,14 +178,23 @@ public class FilterOperations {
         tanks.recordChange(who, filter.tankId(), id, new ContextChange(tanks.today(), Kind.PARALLEL_FILTER, -1));
     }
 
+    /** Whether a filter was taken out of use, and not too long ago to be put back. */
+    @Transactional(readOnly = true)
+    public boolean isRestorable(SignedIn who, long id) {
+        LocalDate removed = findRow(who, id).removedOn();
+        return removed != null && isRestorable(removed);
+    }
+
+    private boolean isRestorable(LocalDate removed) {
+        return !removed.isBefore(tanks.today().minusDays(RESTORABLE_DAYS));
+    }
+
     /** Puts a filter back into use as if it had never been taken out. */
     @Transactional
     public Filter restore(SignedIn who, long id) {
         who.mustBeKeeper();
-        FilterRow row = findRow(who, id);
-        LocalDate removed = row.removedOn();
-        LocalDate oldest = tanks.today().minusDays(30);
-        if (removed == null || removed.isBefore(oldest) || filters.restore(who.siteId(), id) == 0) {
+        LocalDate removed = findRow(who, id).removedOn();
+        if (removed == null || !isRestorable(removed) || filters.restore(who.siteId(), id) == 0) {
             throw new NotFound("filter");
         }
         tanks.forgetChange(who, id, new ContextChange(removed, Kind.PARALLEL_FILTER, -1));

@@ -1,21 +1,15 @@
 package app.chervil.server.procedure;
 
-import app.chervil.core.filter.StageKind;
-import app.chervil.core.interval.Start;
-import app.chervil.core.procedure.FollowUp;
 import app.chervil.core.procedure.GuidedWork;
 import app.chervil.core.procedure.Occasion;
 import app.chervil.core.procedure.Situation.Chore;
 import app.chervil.core.site.Filter;
-import app.chervil.core.site.FilterStage;
-import app.chervil.core.site.FilterTask;
 import app.chervil.core.site.Tank;
 import app.chervil.core.tank.TankChore;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteMemory;
 import app.chervil.server.chore.ChoreOperations;
 import app.chervil.server.filter.FilterOperations;
-import app.chervil.server.followup.FollowUpOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.procedure.ProcedureOperations.Wanted;
@@ -66,7 +60,7 @@ public class GuidedOperations {
     private final ServiceOperations services;
     private final MediaOperations media;
     private final ChoreOperations choreLog;
-    private final FollowUpOperations followUps;
+    private final GuidedAftermath aftermath;
     private final FilterPower power;
     private final SiteMemory memory;
     private final GuidedLog log;
@@ -82,7 +76,7 @@ public class GuidedOperations {
             ServiceOperations services,
             MediaOperations media,
             ChoreOperations choreLog,
-            FollowUpOperations followUps,
+            GuidedAftermath aftermath,
             FilterPower power,
             SiteMemory memory,
             GuidedLog log,
@@ -96,7 +90,7 @@ public class GuidedOperations {
         this.services = services;
         this.media = media;
         this.choreLog = choreLog;
-        this.followUps = followUps;
+        this.aftermath = aftermath;
         this.power = power;
         this.memory = memory;
         this.log = log;
@@ -336,7 +330,7 @@ public class GuidedOperations {
                 .done();
         mapper.updateFinished(who.siteId(), id, clock.instant(), reason.isEmpty() ? null : reason);
         line.heaterWaits(who, row, work);
-        askAfterwards(who, row, work, done);
+        aftermath.ask(who, row, work, done);
         if (row.media() != null && work.did(Chore.BIO_PART_REPLACED.work())) {
             media.replace(
                     who,
@@ -354,43 +348,6 @@ public class GuidedOperations {
             }
         });
         return services.save(who, id, done);
-    }
-
-    /** Whatever this work asks for later; of a filter that is set up, the clocks start now. */
-    private void askAfterwards(SignedIn who, GuidedRow row, GuidedWork work, ServiceInput done) {
-        Filter filter = filters.find(who, row.filterId());
-        if (GuidedLog.isSetUp(row, work)) {
-            filters.setCleaned(who, filter.id(), tanks.today(), Start.Sureness.EXACT);
-            runsAgain(who, filter);
-            followUps.ask(who, filter, row.id(), FollowUp.ofSetUp(filter.kind(), filter.name()));
-        }
-        if (row.occasion() == Occasion.STORE && GuidedLog.isTakenDown(row, work)) {
-            filters.delete(who, filter.id());
-            followUps.ask(who, filter, row.id(), FollowUp.ofStored(filter.name()));
-        }
-        boolean weeps = done.tasks().stream()
-                .flatMap(one -> filter.task(one.taskId()).stream())
-                .anyMatch(task -> filter.stageOf(task)
-                        .filter(stage -> FollowUp.mayWeep(task.action(), stage.kind()))
-                        .isPresent());
-        if (weeps) {
-            followUps.ask(who, filter, row.id(), FollowUp.ofNewRings(filter.name()));
-        }
-        boolean deep = done.tasks().stream()
-                .flatMap(one -> filter.task(one.taskId()).stream())
-                .anyMatch(FilterTask::isDeepClean);
-        if (deep) {
-            List<StageKind> path =
-                    filter.stages().stream().map(FilterStage::kind).toList();
-            followUps.ask(who, filter, row.id(), FollowUp.ofDeepClean(path, filter.name()));
-        }
-    }
-
-    /** Whatever left it off before: it was set up anew. */
-    private void runsAgain(SignedIn who, Filter filter) {
-        mapper.listOpen(who.siteId()).stream()
-                .filter(row -> row.filterId() == filter.id() && row.finishedAt() != null)
-                .forEach(row -> mapper.updateOff(who.siteId(), row.id(), null));
     }
 
     /** Confirms that a filter left off by a finished service runs again. */

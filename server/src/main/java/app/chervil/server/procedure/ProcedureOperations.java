@@ -3,8 +3,6 @@ package app.chervil.server.procedure;
 import app.chervil.core.calc.Litres;
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.Material;
-import app.chervil.core.interval.GradeWords;
-import app.chervil.core.procedure.Caution;
 import app.chervil.core.procedure.Occasion;
 import app.chervil.core.procedure.Procedure;
 import app.chervil.core.procedure.Situation;
@@ -13,15 +11,12 @@ import app.chervil.core.procedure.Situation.Chore;
 import app.chervil.core.procedure.Situation.PathStage;
 import app.chervil.core.procedure.Situation.Practice;
 import app.chervil.core.procedure.Situation.Work;
-import app.chervil.core.procedure.Step;
 import app.chervil.core.procedure.Tubs;
 import app.chervil.core.procedure.Turn;
 import app.chervil.core.site.Filter;
-import app.chervil.core.site.FilterStage;
 import app.chervil.core.site.FilterTask;
 import app.chervil.core.site.LeftBehind;
 import app.chervil.core.site.Tank;
-import app.chervil.core.stock.Supply;
 import app.chervil.core.tank.RinseWater;
 import app.chervil.core.water.Hold;
 import app.chervil.core.water.Permission;
@@ -44,8 +39,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
-import java.util.OptionalLong;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -187,7 +180,9 @@ public class ProcedureOperations {
     }
 
     private static List<StepView> steps(Procedure procedure, Filter filter) {
-        return procedure.steps().stream().map(step -> view(step, filter)).toList();
+        return procedure.steps().stream()
+                .map(step -> StepViews.of(step, filter))
+                .toList();
     }
 
     private static List<Long> ids(List<FilterTask> tasks) {
@@ -321,7 +316,7 @@ public class ProcedureOperations {
 
     private static List<String> carry(Procedure procedure, Filter filter) {
         Stream<String> materials = procedure.steps().stream()
-                .flatMap(step -> things(step, filter).stream())
+                .flatMap(step -> StepViews.things(step, filter).stream())
                 .map(Thing::name)
                 .filter(name -> !name.equals(Material.BUCKET.words()));
         return Stream.concat(procedure.vessels().stream(), materials).distinct().toList();
@@ -380,69 +375,5 @@ public class ProcedureOperations {
                 .filter(task -> task.disturbance() >= 1)
                 .flatMap(task -> task.stageId().stream())
                 .collect(Collectors.toSet());
-    }
-
-    private static StepView view(Step step, Filter filter) {
-        Optional<FilterStage> stage = stageOf(step, filter);
-        return new StepView(
-                step.id(),
-                step.what().text(),
-                step.what().reason(),
-                step.care().cautions().stream().map(Caution::words).toList(),
-                things(step, filter),
-                step.care().timerMinutes().isPresent()
-                        ? step.care().timerMinutes().getAsInt()
-                        : null,
-                captures(step, filter),
-                boxed(step.about().task()),
-                boxed(step.about().stage()),
-                stage.map(FilterStage::name).orElse(null),
-                step.effects().stream().sorted().toList(),
-                step.drawnLitres() > 0 ? step.drawnLitres() : null,
-                grades(step, filter),
-                boxed(step.about().place()),
-                boxed(step.about().tub()));
-    }
-
-    private static Optional<FilterStage> stageOf(Step step, Filter filter) {
-        OptionalLong id = step.about().stage();
-        return id.isPresent() ? filter.stage(id.getAsLong()) : Optional.empty();
-    }
-
-    /** A grade is asked for where the stage is judged by its dirt; a pump or a bag of carbon has none. */
-    private static boolean asksGrade(Step step, Filter filter) {
-        Optional<Long> stage = Optional.ofNullable(boxed(step.about().stage()));
-        return step.captures().equals(Optional.of(Step.Capture.FINDING))
-                && filter.tasks().stream()
-                        .anyMatch(task -> task.graded() && task.stageId().equals(stage));
-    }
-
-    private static @Nullable List<String> grades(Step step, Filter filter) {
-        return stageOf(step, filter)
-                .filter(one -> asksGrade(step, filter))
-                .map(one -> GradeWords.of(one.kind()))
-                .orElse(null);
-    }
-
-    private static Step.@Nullable Capture captures(Step step, Filter filter) {
-        return step.captures()
-                .filter(captured -> captured != Step.Capture.FINDING || asksGrade(step, filter))
-                .orElse(null);
-    }
-
-    /** What to bring for a step; a spare with the size it must have. */
-    private static List<Thing> things(Step step, Filter filter) {
-        String size = stageOf(step, filter).map(FilterStage::size).orElse("");
-        return step.care().materials().stream()
-                .map(material -> new Thing(Supply.of(material, size).name(), material.use() == Material.Use.SPENT))
-                .toList();
-    }
-
-    private static @Nullable Integer boxed(OptionalInt value) {
-        return value.isPresent() ? value.getAsInt() : null;
-    }
-
-    private static @Nullable Long boxed(OptionalLong value) {
-        return value.isPresent() ? value.getAsLong() : null;
     }
 }

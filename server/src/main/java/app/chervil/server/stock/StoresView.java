@@ -28,6 +28,7 @@ public record StoresView(List<ItemView> items, List<SupplyView> notKept, BigDeci
      * @param suggestedReorderAt what is used until an order comes and a fortnight more, or from one wash to the next, in
      *     its unit
      * @param rotation absent unless it is washed and used again
+     * @param fits filters that use what a kit holds; empty for what is no kit
      */
     public record ItemView(
             long id,
@@ -37,7 +38,15 @@ public record StoresView(List<ItemView> items, List<SupplyView> notKept, BigDeci
             @Nullable Outlook outlook,
             UseView use,
             double suggestedReorderAt,
-            @Nullable RotationView rotation) {}
+            @Nullable RotationView rotation,
+            List<FitView> fits) {}
+
+    /**
+     * A filter that uses what a kit holds.
+     *
+     * @param lacks what of the kit it does not use, most often for its size
+     */
+    public record FitView(String filter, String tank, List<String> lacks) {}
 
     /**
      * Who wants a thing.

@@ -88,7 +88,8 @@ final class StoresViews {
                         .orElse(null),
                 use(row, wanted, needs),
                 rotation == null ? Outlook.reorderPoint(row.leadDays(), needs, today) : rotation.dirty(),
-                rotation);
+                rotation,
+                row.kit() == null ? List.of() : wants.fits(row.kit().lines()));
     }
 
     private static UseView use(ItemRow row, List<Want> wanted, List<Need> needs) {

@@ -41,6 +41,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionOperations;
@@ -56,6 +57,7 @@ public class ServiceOperations {
     private final FilterOperations filters;
     private final SiteBooks books;
     private final TransactionOperations transactions;
+    private final ApplicationEventPublisher events;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -65,6 +67,7 @@ public class ServiceOperations {
             FilterOperations filters,
             SiteBooks books,
             TransactionOperations transactions,
+            ApplicationEventPublisher events,
             JsonMapper json,
             Clock clock) {
         this.mapper = mapper;
@@ -72,6 +75,7 @@ public class ServiceOperations {
         this.tanks = tanks;
         this.books = books;
         this.transactions = transactions;
+        this.events = events;
         this.json = json;
         this.clock = clock;
     }
@@ -241,6 +245,7 @@ public class ServiceOperations {
         if (mapper.delete(who.siteId(), id, clock.instant()) == 0) {
             throw new NotFound("service");
         }
+        events.publishEvent(new LogChange.TakenBack(who, id));
     }
 
     @Transactional
@@ -248,6 +253,7 @@ public class ServiceOperations {
         if (mapper.restore(who.siteId(), id) == 0) {
             throw new NotFound("service");
         }
+        events.publishEvent(new LogChange.PutBack(who, id));
         return find(who, id);
     }
 

@@ -114,6 +114,21 @@ class TakeDownApiTest {
     }
 
     @Test
+    void taken_back_in_the_log_it_is_in_use_again() throws Exception {
+        start(keeper, "STORE").andExpect(status().isOk());
+        did("stop:filter");
+        String logged = "/api/services/" + site.read(finish()).at("/service/id").asString();
+
+        site.delete(keeper, logged).andExpect(status().isNoContent());
+
+        assertThat(site.read(site.get(keeper, "/api/tanks/" + tank + "/filters")))
+                .hasSize(1);
+        site.post(keeper, logged + "/restore", "").andExpect(status().isOk());
+        assertThat(site.read(site.get(keeper, "/api/tanks/" + tank + "/filters")))
+                .isEmpty();
+    }
+
+    @Test
     void what_was_never_stopped_was_not_taken_down() throws Exception {
         start(keeper, "STORE").andExpect(status().isOk());
 

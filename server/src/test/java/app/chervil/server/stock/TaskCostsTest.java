@@ -24,7 +24,7 @@ class TaskCostsTest {
     }
 
     private static Want want(long task, Material material, int quantity) {
-        return new Want(task, "Rock pool", Supply.of(material, ""), quantity, LocalDate.of(2026, 6, 1), 3);
+        return new Want(task, "Rock pool", "Undertow", Supply.of(material, ""), quantity, LocalDate.of(2026, 6, 1), 3);
     }
 
     private static TaskCosts costs(Map<String, Double> prices, Want... wants) {

@@ -57,6 +57,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.transaction.support.TransactionOperations;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -76,12 +77,14 @@ class ServiceOperationsTest {
     private final SiteBooks books = mock(SiteBooks.class);
     private final TankBook now = mock(TankBook.class);
     private final TankBook without = mock(TankBook.class);
+    private final ApplicationEventPublisher events = mock(ApplicationEventPublisher.class);
     private final ServiceOperations services = new ServiceOperations(
             mapper,
             tanks,
             filters,
             books,
             TransactionOperations.withoutTransaction(),
+            events,
             JsonMapper.builder().build(),
             Clock.fixed(NOW, ZoneOffset.UTC));
 

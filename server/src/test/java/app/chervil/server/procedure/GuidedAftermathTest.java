@@ -1,0 +1,142 @@
+package app.chervil.server.procedure;
+
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyLong;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.verifyNoInteractions;
+import static org.mockito.Mockito.when;
+
+import app.chervil.core.filter.FilterKind;
+import app.chervil.core.filter.StageKind;
+import app.chervil.core.interval.Start;
+import app.chervil.core.procedure.FollowUp;
+import app.chervil.core.procedure.Occasion;
+import app.chervil.core.procedure.Step.Effect;
+import app.chervil.core.site.Filter;
+import app.chervil.server.account.Role;
+import app.chervil.server.account.SignedIn;
+import app.chervil.server.filter.FilterOperations;
+import app.chervil.server.followup.FollowUpOperations;
+import app.chervil.server.tank.TankOperations;
+import app.chervil.server.visit.LogChange;
+import app.chervil.server.visit.ServiceInput;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** What is asked for after a guided service; tables and other features are pretended. */
+class GuidedAftermathTest {
+    private static final SignedIn MARIT = new SignedIn(7, 3, "Marit", Role.KEEPER);
+    private static final UUID ID = new UUID(0, 1);
+    private static final Filter UNDERTOW = Sump.of(1, "Undertow");
+    private static final long DEEP = 10;
+    private static final long SOCK = 11;
+
+    private final GuidedMapper mapper = mock(GuidedMapper.class);
+    private final FilterOperations filters = mock(FilterOperations.class);
+    private final TankOperations tanks = mock(TankOperations.class);
+    private final FollowUpOperations followUps = mock(FollowUpOperations.class);
+    private final GuidedAftermath aftermath = new GuidedAftermath(mapper, filters, tanks, followUps);
+
+    @BeforeEach
+    void one_sump() {
+        when(filters.find(MARIT, 1)).thenReturn(UNDERTOW);
+        when(tanks.today()).thenReturn(Sump.TODAY);
+    }
+
+    private static GuidedRow row(Occasion occasion) {
+        return Sump.row(ID, 1, "[]", "[]", null, occasion);
+    }
+
+    private static ServiceInput done(long... tasks) {
+        return new ServiceInput(
+                Sump.TANK,
+                Sump.TODAY,
+                "Marit",
+                30,
+                "",
+                Arrays.stream(tasks)
+                        .mapToObj(task -> new ServiceInput.Done(task, null))
+                        .toList(),
+                List.of(),
+                null);
+    }
+
+    @Test
+    void a_sock_alone_asks_for_nothing() {
+        aftermath.ask(MARIT, row(Occasion.SERVICE), Sump.did(Effect.POWER_OFF, Effect.POWER_ON), done(SOCK));
+
+        verifyNoInteractions(followUps);
+    }
+
+    @Test
+    void after_a_deep_clean_the_sock_is_asked_for_on_the_next_day() {
+        aftermath.ask(MARIT, row(Occasion.SERVICE), Sump.did(Effect.POWER_OFF, Effect.POWER_ON), done(DEEP, SOCK));
+
+        verify(followUps).ask(MARIT, UNDERTOW, ID, FollowUp.ofDeepClean(List.of(StageKind.SOCK), "Undertow"));
+    }
+
+    @Test
+    void once_set_up_its_clocks_start_and_what_left_it_off_before_is_over() {
+        GuidedRow off = new GuidedRow(
+                new UUID(0, 9),
+                Sump.TANK,
+                1,
+                "[]",
+                "[]",
+                "[]",
+                Sump.NOON,
+                "Osei",
+                Sump.NOON,
+                Sump.NOON,
+                null,
+                null,
+                Occasion.MOVE,
+                "[]",
+                null);
+        when(mapper.listOpen(3)).thenReturn(List.of(off));
+
+        aftermath.ask(MARIT, row(Occasion.SET_UP), Sump.did(Effect.POWER_ON), done());
+
+        verify(filters).setCleaned(MARIT, 1, Sump.TODAY, Start.Sureness.EXACT);
+        verify(mapper).updateOff(3, off.id(), null);
+        verify(followUps).ask(MARIT, UNDERTOW, ID, FollowUp.ofSetUp(FilterKind.SUMP, "Undertow"));
+    }
+
+    @Test
+    void what_was_never_started_was_not_set_up() {
+        aftermath.ask(MARIT, row(Occasion.SET_UP), Sump.did(), done());
+
+        verify(filters, never()).setCleaned(any(), anyLong(), any(), any());
+        verifyNoInteractions(followUps);
+    }
+
+    @Test
+    void put_away_it_is_out_of_use_and_looked_at_once_dry() {
+        aftermath.ask(MARIT, row(Occasion.STORE), Sump.did(Effect.POWER_OFF), done());
+
+        verify(filters).delete(MARIT, 1);
+        verify(followUps).ask(MARIT, UNDERTOW, ID, FollowUp.ofStored("Undertow"));
+    }
+
+    @Test
+    void a_service_taken_out_of_the_log_leaves_the_filter_as_it_is() {
+        when(mapper.find(3, ID)).thenReturn(Optional.of(row(Occasion.SERVICE)));
+
+        aftermath.takenBack(new LogChange.TakenBack(MARIT, ID));
+
+        verify(filters, never()).restore(any(), anyLong());
+    }
+
+    @Test
+    void moved_it_stays_in_use() {
+        aftermath.ask(MARIT, row(Occasion.MOVE), Sump.did(Effect.POWER_OFF), done());
+
+        verify(filters, never()).delete(any(), anyLong());
+    }
+}
