@@ -40,6 +40,10 @@ const picked = computed({
 </template>
 
 <style scoped>
+.then {
+  margin-block: 14px;
+}
+
 .tick {
   display: flex;
   height: auto;

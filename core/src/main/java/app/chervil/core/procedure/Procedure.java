@@ -29,6 +29,9 @@ import java.util.stream.Collectors;
  * @param minutes of work, waits apart
  */
 public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks, int minutes) {
+    /** Of looking, testing and writing down; what is rinsed along comes on top. */
+    private static final int LOOK_OVER_MINUTES = 20;
+
     private static final int SET_UP_MINUTES = 35;
     private static final int TAKE_DOWN_MINUTES = 30;
 
@@ -70,8 +73,9 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks, int minu
         Handled hands = Handled.of(situation);
         Extent extent = Extent.of(situation, hands);
         boolean stops = LookOverSteps.stops(situation.kind());
-        return assemble(
+        Procedure steps = assemble(
                 situation, hands, stops ? extent.looking(situation.build()) : extent, LookOverSteps.of(situation));
+        return new Procedure(steps.steps(), steps.tubs(), steps.tasks(), steps.minutes() + LOOK_OVER_MINUTES);
     }
 
     private static Procedure assemble(Situation situation, Handled hands, Extent extent, List<Template> besides) {

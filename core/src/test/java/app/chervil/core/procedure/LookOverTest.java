@@ -100,5 +100,6 @@ class LookOverTest {
         assertThat(steps.stream().filter(step -> step.effects().contains(Effect.POWER_ON)))
                 .hasSize(stopped);
         assertThat(ids(procedure)).contains("over-look:filter").doesNotHaveDuplicates();
+        assertThat(procedure.minutes()).as("there is much to look at").isBetween(20, 60);
     }
 }
