@@ -1,35 +1,27 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useSending } from '@/shared/form'
-import { newId } from '@/shared/ids'
-import { useRouter } from 'vue-router'
-import { useStartGuided, type Guided } from './queries'
+import { useBegin } from './begin'
+import { progressOf } from './progress'
+import type { Guided } from './queries'
 
 /** After one filter, the next that was asked for in the same go. */
 const props = defineProps<{ guided: Guided }>()
 
-const router = useRouter()
-const startGuided = useStartGuided()
-const { sending, trouble, errors, send } = useSending()
+const { sending, trouble, errors, begin } = useBegin()
 
 const next = computed(() => props.guided.then[0])
 const heaterOff = computed(() => {
+  const { steps, events } = props.guided
+  const { done } = progressOf(steps, events)
   const did = (effect: 'HEATER_OFF' | 'HEATER_ON') =>
-    props.guided.steps.some(
-      (step) =>
-        step.effects.includes(effect) &&
-        props.guided.events.some((event) => event.kind === 'DONE' && event.step === step.id),
-    )
+    steps.some((step) => done.has(step.id) && step.effects.includes(effect))
   return did('HEATER_OFF') && !did('HEATER_ON')
 })
 
 async function goOn() {
   const coming = next.value
-  if (!coming) return
-  const id = newId()
-  const start = { filterId: coming.filterId, tasks: coming.tasks, chores: [], after: props.guided.id }
-  if (await send(() => startGuided.mutateAsync({ id, start })))
-    await router.push({ name: 'service', params: { service: id } })
+  if (coming)
+    await begin({ filterId: coming.filterId, tasks: coming.tasks, chores: [], after: props.guided.id })
 }
 </script>
 

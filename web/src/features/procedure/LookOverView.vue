@@ -10,7 +10,7 @@ const props = defineProps<{ tank: number; filter: number }>()
 
 const tank = useTank(() => props.tank)
 const procedure = useLookOver(() => props.filter)
-const { sending, trouble, begin } = useBegin(() => props.filter)
+const { sending, trouble, beginWhole } = useBegin()
 </script>
 
 <template>
@@ -29,7 +29,9 @@ const { sending, trouble, begin } = useBegin(() => props.filter)
         </p>
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
         <p class="begin">
-          <el-button type="primary" :loading="sending" @click="begin('LOOK_OVER')">Start</el-button>
+          <el-button type="primary" :loading="sending" @click="beginWhole(props.filter, 'LOOK_OVER')"
+            >Start</el-button
+          >
         </p>
         <BenchCard :procedure="procedure.data.value" :tank="tank.data.value?.tank.name ?? ''" />
       </template>

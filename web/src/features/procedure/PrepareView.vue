@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { useRoute } from 'vue-router'
 import { useFilters, type Filter } from '@/features/filter'
 import { useForecasts, useOpenings } from '@/features/interval'
 import { useTank } from '@/features/tank'
@@ -10,25 +10,22 @@ import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { today } from '@/shared/dates'
-import { useSending } from '@/shared/form'
 import { typedNumber } from '@/shared/units'
+import { useBegin } from './begin'
 import BenchCard from './BenchCard.vue'
 import { openingWords, withAlong } from './opening'
-import { useProcedure, useStartGuided, type Chore } from './queries'
+import { useProcedure, type Chore } from './queries'
 import ThenPick from './ThenPick.vue'
-import { newId } from '@/shared/ids'
 
 /** At the tank, before hands get wet: choose the work, see what it takes, begin. */
 const props = defineProps<{ tank: number }>()
 
 const route = useRoute()
-const router = useRouter()
 const tank = useTank(() => props.tank)
 const filters = useFilters(() => props.tank)
 const forecasts = useForecasts(() => props.tank)
 const openings = useOpenings(() => props.tank)
-const startGuided = useStartGuided()
-const { sending, trouble, errors, send, refuse } = useSending()
+const { sending, trouble, errors, refuse, begin } = useBegin()
 
 const filterId = ref<number>()
 const tasks = ref<number[]>([])
@@ -86,25 +83,22 @@ watch(tasks, (now, before) => {
   if (all.length > now.length) tasks.value = all
 })
 
-async function begin() {
+async function start() {
   if (filterId.value === undefined) return
-  const id = newId()
   const grams = typedNumber(media.grams)
   const exchange = chores.value.includes('BIO_PART_REPLACED')
   if (exchange && (media.stage === undefined || grams === undefined || Number.isNaN(grams))) {
     refuse({ 'media.grams': 'Which media, and how many grams?' })
     return
   }
-  const start = {
+  await begin({
     filterId: filterId.value,
     tasks: tasks.value,
     chores: chores.value,
     overrideReason: media.reason.trim() || undefined,
     media: exchange ? { stageId: media.stage ?? 0, grams: grams ?? 0 } : undefined,
     then: then.value,
-  }
-  if (await send(() => startGuided.mutateAsync({ id, start })))
-    await router.push({ name: 'service', params: { service: id } })
+  })
 }
 </script>
 
@@ -122,7 +116,7 @@ async function begin() {
         <RouterLink :to="{ name: 'new-filter', params: { tank: props.tank } }">Add one</RouterLink>
       </p>
       <div v-else class="columns">
-        <form class="work" @submit.prevent="begin">
+        <form class="work" @submit.prevent="start">
           <ChoiceRow
             v-if="filterId !== undefined && (filters.data.value?.length ?? 0) > 1"
             :model-value="filterId"

@@ -11,7 +11,7 @@ const props = defineProps<{ tank: number; filter: number }>()
 
 const tank = useTank(() => props.tank)
 const procedure = useSetUp(() => props.filter)
-const { sending, trouble, begin } = useBegin(() => props.filter)
+const { sending, trouble, beginWhole } = useBegin()
 </script>
 
 <template>
@@ -30,7 +30,9 @@ const { sending, trouble, begin } = useBegin(() => props.filter)
         </p>
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
         <div class="actions">
-          <el-button type="primary" :loading="sending" @click="begin('SET_UP')">Start</el-button>
+          <el-button type="primary" :loading="sending" @click="beginWhole(props.filter, 'SET_UP')"
+            >Start</el-button
+          >
           <LinkButton
             type="primary"
             text

@@ -15,7 +15,7 @@ const { mayKeep } = useRights()
 const tank = useTank(() => props.tank)
 const why = ref<'MOVE' | 'STORE'>('MOVE')
 const procedure = useTakeDown(() => props.filter, why)
-const { sending, trouble, begin } = useBegin(() => props.filter)
+const { sending, trouble, beginWhole } = useBegin()
 
 const choices = computed(() => [
   { value: 'MOVE' as const, label: 'Move it' },
@@ -41,7 +41,9 @@ const AFTER = {
         <p class="quiet">{{ AFTER[why] }}</p>
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
         <p class="actions">
-          <el-button type="primary" :loading="sending" @click="begin(why)">Start</el-button>
+          <el-button type="primary" :loading="sending" @click="beginWhole(props.filter, why)"
+            >Start</el-button
+          >
         </p>
         <BenchCard :procedure="procedure.data.value" :tank="tank.data.value?.tank.name ?? ''" />
       </template>

@@ -4,18 +4,21 @@ import { useSending } from '@/shared/form'
 import { newId } from '@/shared/ids'
 import { useStartGuided } from './queries'
 
-/** Begins work on a whole filter, such as a set-up, and goes to its first step. */
-export function useBegin(filter: () => number) {
+/** Begins a guided service and goes to its first step. */
+export function useBegin() {
   const router = useRouter()
   const startGuided = useStartGuided()
-  const { sending, trouble, send } = useSending()
+  const { send, ...sending } = useSending()
 
-  async function begin(occasion: Schemas['GuidedStart']['occasion']) {
+  async function begin(start: Schemas['GuidedStart']) {
     const id = newId()
-    const start = { filterId: filter(), tasks: [], chores: [], occasion }
     if (await send(() => startGuided.mutateAsync({ id, start })))
       await router.push({ name: 'service', params: { service: id } })
   }
 
-  return { sending, trouble, begin }
+  /** Begins work on a whole filter, such as a set-up. */
+  const beginWhole = (filterId: number, occasion: Schemas['GuidedStart']['occasion']) =>
+    begin({ filterId, tasks: [], chores: [], occasion })
+
+  return { ...sending, begin, beginWhole }
 }

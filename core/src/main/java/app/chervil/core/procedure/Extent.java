@@ -72,21 +72,8 @@ record Extent(
                 dry);
     }
 
-    /** The extent of what was asked for, with the washing of what is lifted for it. */
-    static Extent of(Situation asked) {
-        Situation plain = Procedure.plain(asked);
-        Handled hands = Handled.of(plain);
-        return of(plain.doing(Procedure.withWashingOfLifted(plain, hands)), hands);
-    }
-
     /** Tubs that a filter wants for itself. */
-    static Turn.Wanted wanted(Situation asked) {
-        Situation plain = Procedure.plain(asked);
-        Handled hands = Handled.of(plain);
-        return wanted(plain.doing(Procedure.withWashingOfLifted(plain, hands)), hands);
-    }
-
-    private static Turn.Wanted wanted(Situation situation, Handled hands) {
+    static Turn.Wanted wanted(Situation situation, Handled hands) {
         return new Turn.Wanted(rinses(situation), hands.reach().bioOut());
     }
 

@@ -42,10 +42,43 @@ final class PartSteps {
                         .does(HANDS_IN, PART_IN));
     }
 
+    static List<Template> pumpDescaled() {
+        return List.of(
+                pumpOut(),
+                step(Phase.SOAK, "descale", "Soak the {stage} and its rotor in diluted vinegar, away from the tank.")
+                        .because("Lime slows the rotor and heats the pump. All media stays where it is, under water.")
+                        .mind(VINEGAR)
+                        .using(Material.VINEGAR)
+                        .waiting(30),
+                step(
+                                Phase.SOAK,
+                                "descale-rinse",
+                                "Brush off what is left, rinse twice under the tap, and turn the rotor by finger.")
+                        .using(Material.SOFT_BRUSH),
+                pumpBack());
+    }
+
+    private static Template pumpOut() {
+        return step(
+                        Phase.SOAK_OUT,
+                        "pump-out",
+                        "Close the valve on the return pipe, undo the union and lift the {stage} out.")
+                .because("The water in the pipe runs back.")
+                .does(HANDS_IN, PART_OUT);
+    }
+
+    private static Template pumpBack() {
+        return step(
+                        Phase.SOAK_BACK,
+                        "pump-back",
+                        "Set the {stage} back under water, screw the union tight and open the valve.")
+                .does(HANDS_IN, PART_IN);
+    }
+
     /** Of a return pump: rotor, shaft and bushings come as a set. */
     static List<Template> newRotor() {
         return List.of(
-                StepCatalogue.pumpOut(),
+                pumpOut(),
                 step(
                                 Phase.SOAK,
                                 "rotor-out",
@@ -64,7 +97,7 @@ final class PartSteps {
                                 "Slide the new rotor in and turn it with a finger: does it run freely? Put the cover back,"
                                         + " and as many screws as you counted.")
                         .using(Material.IMPELLER_SET),
-                StepCatalogue.pumpBack());
+                pumpBack());
     }
 
     /** In a head, or round a sleeve. */

@@ -53,15 +53,18 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks, int minu
      * @return as many, in the same order
      */
     public static List<Procedure> oneAfterTheOther(List<Situation> inOrder) {
-        return Turn.each(inOrder).stream().map(Procedure::assemble).toList();
+        return Turn.each(inOrder.stream().map(LaidOut::of).toList()).stream()
+                .map(Procedure::assemble)
+                .toList();
     }
 
     /** Assembles the steps for a situation. */
     public static Procedure assemble(Situation asked) {
-        Situation plain = plain(asked);
-        Handled hands = Handled.of(plain);
-        Situation situation = plain.doing(withWashingOfLifted(plain, hands));
-        return assemble(situation, hands, Extent.of(situation, hands), List.of());
+        return assemble(LaidOut.of(asked));
+    }
+
+    private static Procedure assemble(LaidOut work) {
+        return assemble(work.situation(), work.hands(), work.extent(), List.of());
     }
 
     /**

@@ -95,7 +95,7 @@ final class StepCatalogue {
                         ? LampSteps.ring(action)
                         : action == CareAction.REPLACE ? PartSteps.newRings(Phase.HEAD) : seals();
             case HOSES -> action == CareAction.REPLACE ? PartSteps.newHoses() : hosesBrushed();
-            case RETURN_PUMP -> action == CareAction.REPLACE ? PartSteps.newRotor() : returnPump();
+            case RETURN_PUMP -> action == CareAction.REPLACE ? PartSteps.newRotor() : PartSteps.pumpDescaled();
             case AIR_LINE ->
                 List.of(step(
                                 Phase.HEAD,
@@ -280,39 +280,6 @@ final class StepCatalogue {
 
     private static List<Template> seals() {
         return List.of(greased(Phase.HEAD).does(HANDS_IN));
-    }
-
-    private static List<Template> returnPump() {
-        return List.of(
-                pumpOut(),
-                step(Phase.SOAK, "descale", "Soak the {stage} and its rotor in diluted vinegar, away from the tank.")
-                        .because("Lime slows the rotor and heats the pump. All media stays where it is, under water.")
-                        .mind(VINEGAR)
-                        .using(Material.VINEGAR)
-                        .waiting(30),
-                step(
-                                Phase.SOAK,
-                                "descale-rinse",
-                                "Brush off what is left, rinse twice under the tap, and turn the rotor by finger.")
-                        .using(Material.SOFT_BRUSH),
-                pumpBack());
-    }
-
-    static Template pumpOut() {
-        return step(
-                        Phase.SOAK_OUT,
-                        "pump-out",
-                        "Close the valve on the return pipe, undo the union and lift the {stage} out.")
-                .because("The water in the pipe runs back.")
-                .does(HANDS_IN, PART_OUT);
-    }
-
-    static Template pumpBack() {
-        return step(
-                        Phase.SOAK_BACK,
-                        "pump-back",
-                        "Set the {stage} back under water, screw the union tight and open the valve.")
-                .does(HANDS_IN, PART_IN);
     }
 
     private static List<Template> impeller(CareAction action) {

@@ -40,9 +40,9 @@ public record Turn(boolean first, boolean last, boolean heaterOff, boolean heate
     /** A filter that is served by itself. */
     static final Turn ALONE = new Turn(true, true, false, false, Wanted.NONE);
 
-    /** The same situations, each knowing its turn. */
-    static List<Situation> each(List<Situation> inOrder) {
-        Wanted wanted = inOrder.stream().map(Extent::wanted).reduce(Wanted.NONE, Wanted::and);
+    /** The same work, each knowing its turn. */
+    static List<LaidOut> each(List<LaidOut> inOrder) {
+        Wanted wanted = inOrder.stream().map(LaidOut::wanted).reduce(Wanted.NONE, Wanted::and);
         boolean drawn = !wanted.equals(Wanted.NONE);
         List<Boolean> off = IntStream.range(0, inOrder.size())
                 .mapToObj(i -> turnsTankHeaterOff(inOrder.get(i), i == 0 && drawn))
@@ -59,9 +59,9 @@ public record Turn(boolean first, boolean last, boolean heaterOff, boolean heate
     }
 
     /** A heater in a filter's own hose or body is that filter's affair. */
-    private static boolean turnsTankHeaterOff(Situation situation, boolean draws) {
-        return !situation.build().heaterNeedsFlow()
-                && (draws || Extent.of(situation).touchesWater());
+    private static boolean turnsTankHeaterOff(LaidOut work, boolean draws) {
+        return !work.situation().build().heaterNeedsFlow()
+                && (draws || work.extent().touchesWater());
     }
 
     /** Whether its own steps turn the heater off. */
@@ -81,7 +81,7 @@ public record Turn(boolean first, boolean last, boolean heaterOff, boolean heate
      */
     public static Optional<String> tooMuch(List<Situation> inOrder) {
         List<String> out = inOrder.stream()
-                .filter(situation -> Extent.wanted(situation).bio())
+                .filter(situation -> LaidOut.of(situation).wanted().bio())
                 .map(Situation::filterName)
                 .toList();
         return out.size() < 2

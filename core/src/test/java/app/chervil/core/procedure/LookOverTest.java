@@ -2,7 +2,6 @@ package app.chervil.core.procedure;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.chervil.core.filter.CareCatalogue;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FilterTemplates;
 import app.chervil.core.filter.FlowDirection;
@@ -14,10 +13,8 @@ import app.chervil.core.procedure.Situation.Work;
 import app.chervil.core.procedure.Step.Effect;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.RinseWater;
-import app.chervil.core.tank.Schools;
 import app.chervil.core.tank.TapWater;
 import app.chervil.core.tank.Thoroughness;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -28,15 +25,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** A filter that was taken on, looked over before anything in it is touched. */
 class LookOverTest {
     private static Situation situation(FilterKind kind) {
-        List<PathStage> path = new ArrayList<>();
-        FilterTemplates.waterPath(kind)
-                .forEach(stage ->
-                        path.add(new PathStage(path.size() + 1L, stage.kind().words(), stage)));
-        List<Asked> all = new ArrayList<>();
-        CareCatalogue.forFilter(kind, Schools.DEFAULT)
-                .forEach(rule -> all.add(new Asked(all.size() + 1L, rule.action(), Optional.empty())));
-        path.forEach(stage -> CareCatalogue.forStage(stage.stage(), Schools.DEFAULT)
-                .forEach(rule -> all.add(new Asked(all.size() + 1L, rule.action(), Optional.of(stage.id())))));
+        List<PathStage> path = Catalogued.path(FilterTemplates.waterPath(kind));
+        List<Asked> all = Catalogued.tasks(kind, path);
         Optional<FlowDirection> direction =
                 kind == FilterKind.CANISTER ? Optional.of(FlowDirection.BOTTOM_UP) : Optional.empty();
         return new Situation(

@@ -2,8 +2,6 @@ package app.chervil.core.procedure;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.chervil.core.filter.CareCatalogue;
-import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FilterTemplates;
 import app.chervil.core.filter.FlowDirection;
@@ -19,7 +17,6 @@ import app.chervil.core.procedure.Situation.Practice;
 import app.chervil.core.procedure.Situation.Work;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.RinseWater;
-import app.chervil.core.tank.Schools;
 import app.chervil.core.tank.TapWater;
 import app.chervil.core.tank.Thoroughness;
 import java.util.ArrayList;
@@ -60,7 +57,7 @@ class ProcedurePropertiesTest {
 
     private static void eachSituation(FilterKind kind, Consumer<Situation> check) {
         List<PathStage> path = path(kind);
-        List<Asked> tasks = tasks(kind, path);
+        List<Asked> tasks = Catalogued.tasks(kind, path);
         List<Build> builds = builds(kind);
         Random random = new Random(kind.ordinal());
         int practices = 0;
@@ -169,18 +166,5 @@ class ProcedurePropertiesTest {
             path.add(new PathStage(path.size() + 1, name, stage));
         }
         return path;
-    }
-
-    private static List<Asked> tasks(FilterKind kind, List<PathStage> path) {
-        List<Asked> tasks = new ArrayList<>();
-        for (CareRule rule : CareCatalogue.forFilter(kind, Schools.DEFAULT)) {
-            tasks.add(new Asked(tasks.size() + 1, rule.action(), Optional.empty()));
-        }
-        for (PathStage stage : path) {
-            for (CareRule rule : CareCatalogue.forStage(stage.stage(), Schools.DEFAULT)) {
-                tasks.add(new Asked(tasks.size() + 1, rule.action(), Optional.of(stage.id())));
-            }
-        }
-        return tasks;
     }
 }

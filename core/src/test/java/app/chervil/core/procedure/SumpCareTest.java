@@ -3,7 +3,6 @@ package app.chervil.core.procedure;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.chervil.core.filter.CareAction;
-import app.chervil.core.filter.CareCatalogue;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
@@ -14,7 +13,6 @@ import app.chervil.core.procedure.Situation.Practice;
 import app.chervil.core.procedure.Situation.Work;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.RinseWater;
-import app.chervil.core.tank.Schools;
 import app.chervil.core.tank.TapWater;
 import app.chervil.core.tank.Thoroughness;
 import java.util.ArrayList;
@@ -45,18 +43,9 @@ class SumpCareTest {
         return path;
     }
 
-    private static List<Asked> all(List<PathStage> path) {
-        List<Asked> all = new ArrayList<>();
-        CareCatalogue.forFilter(FilterKind.SUMP, Schools.DEFAULT)
-                .forEach(rule -> all.add(new Asked(all.size() + 1L, rule.action(), Optional.empty())));
-        path.forEach(stage -> CareCatalogue.forStage(stage.stage(), Schools.DEFAULT)
-                .forEach(rule -> all.add(new Asked(all.size() + 1L, rule.action(), Optional.of(stage.id())))));
-        return all;
-    }
-
     private static Procedure asked(BacteriaHome home, CareAction action, Optional<Long> stage) {
         List<PathStage> path = path();
-        List<Asked> all = all(path);
+        List<Asked> all = Catalogued.tasks(FilterKind.SUMP, path);
         Asked task = all.stream()
                 .filter(one -> one.action() == action && one.stage().equals(stage))
                 .findFirst()

@@ -3,7 +3,6 @@ package app.chervil.core.procedure;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.chervil.core.filter.CareAction;
-import app.chervil.core.filter.CareCatalogue;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FilterTemplates;
 import app.chervil.core.filter.FlowDirection;
@@ -20,10 +19,8 @@ import app.chervil.core.procedure.Situation.Work;
 import app.chervil.core.procedure.Step.Effect;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.RinseWater;
-import app.chervil.core.tank.Schools;
 import app.chervil.core.tank.TapWater;
 import app.chervil.core.tank.Thoroughness;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -142,15 +139,8 @@ class TurnTest {
     }
 
     private static Situation any(FilterKind kind, String name, Random random) {
-        List<PathStage> path = new ArrayList<>();
-        FilterTemplates.waterPath(kind)
-                .forEach(stage ->
-                        path.add(new PathStage(path.size() + 1L, stage.kind().words(), stage)));
-        List<Asked> all = new ArrayList<>();
-        CareCatalogue.forFilter(kind, Schools.DEFAULT)
-                .forEach(rule -> all.add(new Asked(all.size(), rule.action(), Optional.empty())));
-        path.forEach(stage -> CareCatalogue.forStage(stage.stage(), Schools.DEFAULT)
-                .forEach(rule -> all.add(new Asked(all.size(), rule.action(), Optional.of(stage.id())))));
+        List<PathStage> path = Catalogued.path(FilterTemplates.waterPath(kind));
+        List<Asked> all = Catalogued.tasks(kind, path);
         List<Asked> some = all.stream().filter(task -> random.nextInt(3) == 0).toList();
         Build build = Build.usual(
                 kind,
