@@ -43,7 +43,7 @@ record Extent(
                         || situation.work().chores().contains(Chore.BIO_PART_REPLACED)
                         || anyStage(situation, situation::isInside));
         boolean bay = any(situation, kind -> StepCatalogue.isInBay(kind, build));
-        boolean hoses = any(situation, kind -> kind == StageKind.HOSES) || (opened && takesHosesOff(build));
+        boolean hoses = any(situation, kind -> isOnHoses(kind, build)) || (opened && takesHosesOff(build));
         boolean vacuumed = situation.work().chores().contains(Chore.SUBSTRATE_VACUUM);
         boolean dry = isDrySwap(situation);
         boolean handsIn = any(situation, kind -> !kind.isBeside())
@@ -97,6 +97,11 @@ record Extent(
     /** Whether a hand or a tub goes into the tank's water, so that its heater is off. */
     boolean touchesWater() {
         return stops || waterLeaves;
+    }
+
+    /** What comes off with the hoses: pulled off full ones, an outlet lets the tank run out. */
+    private static boolean isOnHoses(StageKind kind, Build build) {
+        return kind == StageKind.HOSES || (kind == StageKind.OUTLET && build.hangsOnHoses());
     }
 
     /** Hoses on the body stay on while it is opened where it stands. */

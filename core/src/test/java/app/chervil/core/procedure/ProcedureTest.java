@@ -386,6 +386,21 @@ class ProcedureTest {
     }
 
     @Test
+    void an_outlet_comes_off_full_hoses_only_once_their_water_is_held_back() {
+        List<PathStage> path = List.of(new PathStage(1, "outlet", Stage.washable(StageKind.OUTLET)));
+        Asked brush = new Asked(1, CareAction.BRUSH, Optional.of(1L));
+        Procedure canister = assemble(
+                Build.usual(FilterKind.CANISTER, Optional.empty()), TANK_WATER, 38, path, List.of(brush), Set.of());
+        Procedure internal = assemble(
+                Build.usual(FilterKind.INTERNAL, Optional.empty()), TANK_WATER, 38, path, List.of(brush), Set.of());
+
+        assertThat(ids(canister))
+                .containsSubsequence(
+                        "stop:filter", "break:filter", "mark:filter", "outlet:1", "ends-in:filter", "start:filter");
+        assertThat(ids(internal)).contains("stop:filter", "outlet:1").doesNotContain("mark:filter");
+    }
+
+    @Test
     void looking_along_a_cord_stops_nothing() {
         Procedure procedure = assemble(
                 Build.usual(FilterKind.CANISTER, Optional.empty()),
