@@ -131,6 +131,14 @@ export const STOCKING: Choice<Setting['stocking']>[] = [
   { value: 'OVER', label: 'Over' },
 ]
 
+export const ANIMALS: Choice<NonNullable<Setting['animals']>[number]>[] = [
+  { value: 'TURTLES', label: 'Turtles' },
+  { value: 'AMPHIBIANS', label: 'Newts, frogs, axolotls' },
+  { value: 'FRY', label: 'Fry' },
+  { value: 'SHRIMP', label: 'Shrimp' },
+  { value: 'SEAHORSES', label: 'Seahorses, pipefish' },
+]
+
 export const FEEDING: Choice<Setting['feeding']>[] = [
   { value: 'LIGHT', label: 'Light' },
   { value: 'NORMAL', label: 'Normal' },
@@ -215,6 +223,12 @@ export const FINDINGS: (Choice<Finding> & { hint: string })[] = [
 export function labelOf<V extends string>(choices: Choice<V>[], value: V | undefined): string {
   return choices.find((choice) => choice.value === value)?.label ?? ''
 }
+
+/** Animals of a tank in a row of words; empty where none asks for more than most do. */
+export const animalWords = (animals: Setting['animals']) =>
+  ANIMALS.filter(({ value }) => animals?.includes(value))
+    .map(({ label }) => label.toLowerCase())
+    .join(', ')
 
 export const gradeOf = (finding: Finding) => FINDINGS.findIndex((choice) => choice.value === finding)
 

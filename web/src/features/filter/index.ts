@@ -6,6 +6,7 @@ export { fromPassport, toPassport, withPassport, type InsideForm } from './insid
 export { insideAfter, tubsOf } from './trays'
 export { blankFilter, fromFilter, likeFilter, toInput, type FilterForm } from './form'
 export {
+  useAdvice,
   useCreateFilter,
   useDeleteFilter,
   useFilter,

@@ -29,6 +29,14 @@ export function useFilters(tank: MaybeRefOrGetter<number>) {
   })
 }
 
+/** What a practitioner would say of a tank for the sake of its animals. */
+export function useAdvice(tank: MaybeRefOrGetter<number>) {
+  return useQuery({
+    queryKey: computed(() => [...FILTERS, 'advice', toValue(tank)]),
+    queryFn: () => body(api.GET('/api/tanks/{tank}/advice', { params: { path: { tank: toValue(tank) } } })),
+  })
+}
+
 export function useFilter(filter: MaybeRefOrGetter<number>, enabled: MaybeRefOrGetter<boolean>) {
   return useQuery({
     queryKey: computed(() => [...FILTERS, 'one', toValue(filter)]),

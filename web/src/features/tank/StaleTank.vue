@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import ConflictNotice from '@/shared/components/ConflictNotice.vue'
 import { say } from '@/shared/units'
 import {
+  animalWords,
   labelOf,
   BACTERIA,
   FEEDING,
@@ -29,6 +30,7 @@ function told(tank: TankForm): Record<string, string> {
     'Established on': tank.establishedOn,
     Water: labelOf(WATER, tank.setting.water),
     Stocking: labelOf(STOCKING, tank.setting.stocking),
+    Animals: animalWords(tank.setting.animals) || 'none that ask for more',
     Feeding: labelOf(FEEDING, tank.setting.feeding),
     'Tap water': labelOf(TAP, tank.setting.tapWater),
     Bacteria: labelOf(BACTERIA, tank.setting.bacteriaHome),

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ageWords } from '@/shared/dates'
 import { say } from '@/shared/units'
-import { BACTERIA, FEEDING, labelOf, STOCKING, TAP, WATER } from '@/shared/words'
+import { animalWords, BACTERIA, FEEDING, labelOf, STOCKING, TAP, WATER } from '@/shared/words'
 import type { TankInput } from './queries'
 
 /** What a keeper must have in mind before touching the tank. */
@@ -21,6 +21,10 @@ defineProps<{ tank: TankInput }>()
     <div>
       <dt>stocking</dt>
       <dd>{{ labelOf(STOCKING, tank.setting.stocking).toLowerCase() }}</dd>
+    </div>
+    <div v-if="animalWords(tank.setting.animals)">
+      <dt>home of</dt>
+      <dd>{{ animalWords(tank.setting.animals) }}</dd>
     </div>
     <div>
       <dt>feeding</dt>

@@ -17,6 +17,7 @@ import {
   WATER,
 } from '@/shared/words'
 import type { TankForm } from './form'
+import AnimalPicks from './AnimalPicks.vue'
 import RinseFields from './RinseFields.vue'
 
 /** The fields of a tank, what changes its plan first. */
@@ -79,6 +80,7 @@ const now = today()
       />
       <ChoiceRow v-model="form.setting.feeding" legend="Feeding" name="setting.feeding" :choices="FEEDING" />
     </div>
+    <AnimalPicks v-model="form" />
     <div class="pair wide">
       <ChoiceRow
         v-model="form.setting.tapWater"

@@ -21,6 +21,7 @@ import { labelOf, DIRECTION, FILTER_KIND } from '@/shared/words'
 import { useRouter } from 'vue-router'
 import { useChanges, useTank } from './queries'
 import FilterLinks from './FilterLinks.vue'
+import TankAdvice from './TankAdvice.vue'
 import TankFacts from './TankFacts.vue'
 
 /** Both postures: how this tank and each of its filters is, and what happened here. */
@@ -89,6 +90,7 @@ const mayGo = useMayGo()
         </div>
       </header>
       <TankFacts v-if="tank.data.value" :tank="tank.data.value.tank" />
+      <TankAdvice :tank="props.tank" />
       <TankHolds :tank="props.tank" />
       <TankTrouble :tank="props.tank" open />
       <TankDevices :tank="props.tank" />

@@ -31,6 +31,7 @@ export function blankTank(): TankForm {
       feeding: 'NORMAL',
       bacteriaHome: 'MEDIA',
       tapWater: 'CHLORAMINE',
+      animals: [],
     },
     schools: {
       opening: 'CONDITION_LED',
@@ -49,7 +50,7 @@ export function fromTank({ tank }: Tank): TankForm {
     running: 'DAY',
     bucketL: typed(tank.setting.bucketL),
     drawPercent: typed(tank.setting.drawShare === undefined ? undefined : 100 * tank.setting.drawShare),
-    setting: { ...tank.setting },
+    setting: { ...tank.setting, animals: [...(tank.setting.animals ?? [])] },
     schools: { ...tank.schools },
   }
 }

@@ -17,6 +17,9 @@ public enum Caution {
     VINEGAR("Never together with bleach: the gas is poisonous. Rinse well before the part goes back."),
     GERMS(
             "Tank water can carry germs that make people ill. Gloves on broken skin, not in the kitchen sink, wash hands after."),
+    SALMONELLA(
+            "Turtles, frogs and newts carry salmonella even when they look well. Gloves, no kitchen sink and nothing near"
+                    + " food. Wash hands with soap after, and keep small children and anyone frail away from the work."),
     SIPHON("Start a siphon by filling the hose, never by mouth."),
     HEAVY("A full canister is heavy. Empty it where it stands, then lift."),
     FLOOD(

@@ -56,6 +56,7 @@ final class CommonSteps {
         if (extent.stops()) {
             starting(situation, extent, steps);
         }
+        steps.addAll(AnimalSteps.besides(situation, extent));
         if (turn.last() && (extent.touchesWater() || extent.dry())) {
             steps.add(finish());
         }

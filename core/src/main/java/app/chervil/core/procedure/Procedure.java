@@ -115,7 +115,8 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks, int minu
         Tubs none = new Tubs(0, 0, false);
         Fillings fillings = new Fillings(situation, none, 0, 0);
         List<Moment> steps = bound.stream()
-                .map(one -> new Moment(one.template().phase(), one.step(fillings, List.of())))
+                .map(one -> new Moment(
+                        one.template().phase(), AnimalSteps.minding(one.step(fillings, List.of()), situation)))
                 .toList();
         return new Procedure(
                 OwnSteps.among(steps, situation.passport().ownSteps()),
@@ -231,8 +232,9 @@ public record Procedure(List<Step> steps, Tubs tubs, List<Asked> tasks, int minu
                         .thenComparing(one -> one.rank(hands)))
                 .collect(Collectors.groupingBy(Bound::id, LinkedHashMap::new, Collectors.toList()));
         List<Moment> steps = same.values().stream()
-                .map(group ->
-                        new Moment(group.get(0).template().phase(), group.get(0).step(fillings, stagesOf(group))))
+                .map(group -> new Moment(
+                        group.get(0).template().phase(),
+                        AnimalSteps.minding(group.get(0).step(fillings, stagesOf(group)), situation)))
                 .toList();
         return OwnSteps.among(steps, situation.passport().ownSteps());
     }

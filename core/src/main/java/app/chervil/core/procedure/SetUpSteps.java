@@ -41,6 +41,7 @@ final class SetUpSteps {
         if (situation.build().hangsOnHoses()) {
             setUp.hoses();
         }
+        AnimalSteps.guards(situation).forEach(setUp::add);
         setUp.filled();
         setUp.started();
         return setUp.steps;

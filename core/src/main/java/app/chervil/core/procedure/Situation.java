@@ -7,6 +7,7 @@ import app.chervil.core.filter.StageKind;
 import app.chervil.core.passport.Build;
 import app.chervil.core.passport.Passport;
 import app.chervil.core.procedure.Step.Effect;
+import app.chervil.core.tank.Animals;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.RinseWater;
 import app.chervil.core.tank.TapWater;
@@ -15,6 +16,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /**
  * What a procedure is assembled from.
@@ -67,6 +69,11 @@ public record Situation(
         return build().kind();
     }
 
+    /** Whether any of the tank's animals is of this sort. */
+    boolean keeps(Predicate<Animals> sort) {
+        return practice.animals().stream().anyMatch(sort);
+    }
+
     /** Kinds of stage in the order water meets them. */
     List<StageKind> kinds() {
         return kinds(path);
@@ -104,9 +111,29 @@ public record Situation(
      * The schools and waters that change the steps.
      *
      * @param measuresFlow whether flow is asked for before and after
+     * @param animals in the tank that ask for care of their own
      */
     public record Practice(
-            RinseWater rinse, Thoroughness thoroughness, TapWater tap, BacteriaHome bacteria, boolean measuresFlow) {
+            RinseWater rinse,
+            Thoroughness thoroughness,
+            TapWater tap,
+            BacteriaHome bacteria,
+            boolean measuresFlow,
+            Set<Animals> animals) {
+        public Practice {
+            animals = Set.copyOf(animals);
+        }
+
+        /** A practice for animals that ask for nothing of their own. */
+        public Practice(
+                RinseWater rinse,
+                Thoroughness thoroughness,
+                TapWater tap,
+                BacteriaHome bacteria,
+                boolean measuresFlow) {
+            this(rinse, thoroughness, tap, bacteria, measuresFlow, Set.of());
+        }
+
         /** A practice that measures flow. */
         public Practice(RinseWater rinse, Thoroughness thoroughness, TapWater tap, BacteriaHome bacteria) {
             this(rinse, thoroughness, tap, bacteria, true);

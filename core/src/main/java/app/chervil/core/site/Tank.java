@@ -1,6 +1,7 @@
 package app.chervil.core.site;
 
 import app.chervil.core.calc.Check;
+import app.chervil.core.tank.Animals;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.Feeding;
 import app.chervil.core.tank.RinseWater;
@@ -13,6 +14,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * A tank.
@@ -45,6 +47,7 @@ public record Tank(
      *
      * @param bucketL the keeper's bucket, 0.5 to 60 L, two thirds of which are used
      * @param drawShare the most of the tank that a service may draw for rinsing, 0.05 to 0.5
+     * @param animals in it that ask for care of their own
      */
     public record Setting(
             WaterKind water,
@@ -53,8 +56,22 @@ public record Tank(
             BacteriaHome bacteriaHome,
             TapWater tapWater,
             double bucketL,
-            double drawShare) {
+            double drawShare,
+            Set<Animals> animals) {
+        /** With no animals that ask for more than most do. */
+        public Setting(
+                WaterKind water,
+                Stocking stocking,
+                Feeding feeding,
+                BacteriaHome bacteriaHome,
+                TapWater tapWater,
+                double bucketL,
+                double drawShare) {
+            this(water, stocking, feeding, bacteriaHome, tapWater, bucketL, drawShare, Set.of());
+        }
+
         public Setting {
+            animals = Set.copyOf(animals);
             Check.within("bucketL", bucketL, 0.5, 60);
             Check.within("drawShare", drawShare, 0.05, 0.5);
         }

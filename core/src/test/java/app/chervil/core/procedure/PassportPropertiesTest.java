@@ -18,6 +18,7 @@ import app.chervil.core.procedure.Situation.Asked;
 import app.chervil.core.procedure.Situation.PathStage;
 import app.chervil.core.procedure.Situation.Practice;
 import app.chervil.core.procedure.Situation.Work;
+import app.chervil.core.tank.Animals;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.RinseWater;
 import app.chervil.core.tank.Schools;
@@ -266,7 +267,9 @@ class PassportPropertiesTest {
                     any(RinseWater.values(), random),
                     any(Thoroughness.values(), random),
                     any(TapWater.values(), random),
-                    any(BacteriaHome.values(), random));
+                    any(BacteriaHome.values(), random),
+                    random.nextBoolean(),
+                    random.nextBoolean() ? Set.of() : Set.of(any(Animals.values(), random)));
             return new Situation(
                     "Weir",
                     passport,

@@ -12,6 +12,7 @@ import app.chervil.core.procedure.Situation.Asked;
 import app.chervil.core.procedure.Situation.PathStage;
 import app.chervil.core.procedure.Step.About;
 import app.chervil.core.procedure.Step.Effect;
+import app.chervil.core.tank.Animals;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashSet;
@@ -52,7 +53,7 @@ final class ProcedureInvariants {
         whatIsNotTakenOutIsNotRinsed(situation, procedure, read);
         tubsAreDrawnBeforeTheyAreNamedAndWithinTheShare(situation, procedure, read);
         bioMediaGoesUnderWaterAndIsNotKeptWaiting(steps, read);
-        everyDangerHasItsCaution(steps);
+        everyDangerHasItsCaution(situation, steps);
         screwsThatAreCountedOutAreCountedIn(steps, read);
         everyTaskHasAStep(situation, procedure, read);
     }
@@ -450,7 +451,7 @@ final class ProcedureInvariants {
                         step.id().startsWith("dip") && step.what().text().contains("tap"));
     }
 
-    private static void everyDangerHasItsCaution(List<Step> steps) {
+    private static void everyDangerHasItsCaution(Situation situation, List<Step> steps) {
         danger(steps, "bleach", Caution.BLEACH);
         danger(steps, "vinegar", Caution.VINEGAR);
         danger(steps, "unplug", Caution.ELECTRICITY);
@@ -471,7 +472,10 @@ final class ProcedureInvariants {
                 .forEach(step -> assertThat(step.care().cautions()).contains(Caution.UV_LIGHT, Caution.GLASS));
         if (count(steps, Effect.HANDS_IN) > 0) {
             assertThat(steps.stream().flatMap(step -> step.care().cautions().stream()))
-                    .contains(Caution.GERMS, Caution.ELECTRICITY, Caution.WET_FLOOR);
+                    .contains(
+                            situation.keeps(Animals::shedsSalmonella) ? Caution.SALMONELLA : Caution.GERMS,
+                            Caution.ELECTRICITY,
+                            Caution.WET_FLOOR);
         }
     }
 

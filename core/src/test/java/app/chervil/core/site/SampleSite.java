@@ -100,7 +100,7 @@ public final class SampleSite {
                 Optional.empty());
     }
 
-    private static Filter weir(long tank, LocalDate cleanedOn, List<StageKind> path) {
+    static Filter weir(long tank, LocalDate cleanedOn, List<StageKind> path) {
         List<FilterStage> stages = new ArrayList<>();
         List<FilterTask> tasks = new ArrayList<>();
         CareCatalogue.forFilter(FilterKind.CANISTER, Schools.DEFAULT)

@@ -76,6 +76,7 @@ final class RightsTable {
             post("/api/tanks/{tank}/restore", KEEPER, "brought a tank back"),
             ask("/api/tanks/{tank}/changes", VIEWER),
             ask("/api/tanks/{tank}/filters", VIEWER),
+            ask("/api/tanks/{tank}/advice", VIEWER),
             post("/api/tanks/{tank}/filters", KEEPER, "added a filter"),
             ask("/api/filters", VIEWER),
             ask("/api/filters/{filter}", VIEWER),

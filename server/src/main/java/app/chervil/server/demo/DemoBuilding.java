@@ -3,6 +3,7 @@ package app.chervil.server.demo;
 import app.chervil.core.filter.Stage.Make;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.site.Filter;
+import app.chervil.core.tank.Animals;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.ContextChange;
 import app.chervil.core.tank.Feeding;
@@ -22,6 +23,7 @@ import app.chervil.server.tank.TankInput;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.visit.ServiceOperations;
 import java.time.LocalDate;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** What building the tanks of the demo needs. */
@@ -69,16 +71,34 @@ abstract class DemoBuilding {
     }
 
     /** How a tank is kept. */
-    record Keeping(Stocking stocking, Feeding feeding, BacteriaHome home, SockSchool sock, OpeningSchool opening) {
+    record Keeping(
+            Stocking stocking,
+            Feeding feeding,
+            BacteriaHome home,
+            SockSchool sock,
+            OpeningSchool opening,
+            Set<Animals> animals) {
         Keeping(Stocking stocking, Feeding feeding, BacteriaHome home, SockSchool sock) {
-            this(stocking, feeding, home, sock, OpeningSchool.CONDITION_LED);
+            this(stocking, feeding, home, sock, OpeningSchool.CONDITION_LED, Set.of());
+        }
+
+        /** The same for animals that ask for care of their own. */
+        Keeping of(Animals kept) {
+            return new Keeping(stocking, feeding, home, sock, opening, Set.of(kept));
         }
     }
 
     final long tank(
             SignedIn who, String name, String room, double litres, LocalDate since, WaterKind water, Keeping keeping) {
-        TankInput.Setting setting =
-                new TankInput.Setting(water, keeping.stocking, keeping.feeding, keeping.home, TapWater.CHLORAMINE);
+        TankInput.Setting setting = new TankInput.Setting(
+                water,
+                keeping.stocking,
+                keeping.feeding,
+                keeping.home,
+                TapWater.CHLORAMINE,
+                null,
+                null,
+                keeping.animals);
         TankInput.Schools schools =
                 new TankInput.Schools(keeping.opening, keeping.sock, RinseWater.TANK_WATER, Thoroughness.FULL);
         return tanks.create(who, new TankInput(name, room, litres, since, setting, schools))

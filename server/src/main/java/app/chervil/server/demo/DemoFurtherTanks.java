@@ -9,6 +9,7 @@ import app.chervil.core.filter.Stage.Make;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Sign;
 import app.chervil.core.site.Filter;
+import app.chervil.core.tank.Animals;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.Feeding;
 import app.chervil.core.tank.OpeningSchool;
@@ -32,6 +33,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
@@ -65,7 +67,8 @@ class DemoFurtherTanks extends DemoBuilding {
                 150,
                 years(2),
                 WaterKind.MARINE,
-                new Keeping(Stocking.LIGHT, Feeding.NORMAL, BacteriaHome.BOTH, SockSchool.CLARITY));
+                new Keeping(Stocking.LIGHT, Feeding.NORMAL, BacteriaHome.BOTH, SockSchool.CLARITY)
+                        .of(Animals.SEAHORSES));
         Filter ripple = filters.create(
                 who,
                 tank,
@@ -201,7 +204,8 @@ class DemoFurtherTanks extends DemoBuilding {
                 60,
                 ago(42),
                 WaterKind.FRESH,
-                new Keeping(Stocking.LIGHT, Feeding.LIGHT, BacteriaHome.MEDIA, SockSchool.CLARITY));
+                new Keeping(Stocking.LIGHT, Feeding.LIGHT, BacteriaHome.MEDIA, SockSchool.CLARITY)
+                        .of(Animals.AMPHIBIANS));
         Filter puff = filters.create(
                 who,
                 tank,
@@ -237,7 +241,8 @@ class DemoFurtherTanks extends DemoBuilding {
                         Feeding.HEAVY,
                         BacteriaHome.MEDIA,
                         SockSchool.CLARITY,
-                        OpeningSchool.MAKERS_CALENDAR));
+                        OpeningSchool.MAKERS_CALENDAR,
+                        Set.of(Animals.TURTLES)));
         Filter mudlark = filters.create(
                 who,
                 tank,

@@ -42,6 +42,12 @@ class FilterController {
         return operations.listOf(who, tank).stream().map(FilterView::of).toList();
     }
 
+    /** What a practitioner would say of a tank for the sake of its animals, in sentences; empty where there is nothing to say. */
+    @GetMapping("/tanks/{tank}/advice")
+    List<String> advice(@AuthenticationPrincipal SignedIn who, @PathVariable long tank) {
+        return operations.advice(who, tank);
+    }
+
     @PostMapping("/tanks/{tank}/filters")
     @ResponseStatus(HttpStatus.CREATED)
     FilterView create(

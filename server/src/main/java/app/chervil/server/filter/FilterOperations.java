@@ -7,6 +7,7 @@ import app.chervil.core.filter.Stage;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Start.Sureness;
 import app.chervil.core.passport.Doubts;
+import app.chervil.core.site.AnimalAdvice;
 import app.chervil.core.site.Filter;
 import app.chervil.core.site.FilterStage;
 import app.chervil.core.site.Tank;
@@ -14,6 +15,7 @@ import app.chervil.core.site.TaskMode;
 import app.chervil.core.tank.ContextChange;
 import app.chervil.core.tank.ContextChange.Kind;
 import app.chervil.core.tank.Schools;
+import app.chervil.server.account.AccountOperations;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterInput.StageInput;
 import app.chervil.server.problem.Conflict;
@@ -41,11 +43,13 @@ public class FilterOperations {
     private final FilterMapper filters;
     private final TaskMapper tasks;
     private final TankOperations tanks;
+    private final AccountOperations accounts;
 
-    FilterOperations(FilterMapper filters, TaskMapper tasks, TankOperations tanks) {
+    FilterOperations(FilterMapper filters, TaskMapper tasks, TankOperations tanks, AccountOperations accounts) {
         this.filters = filters;
         this.tasks = tasks;
         this.tanks = tanks;
+        this.accounts = accounts;
     }
 
     /** The water path each kind of filter starts with. */
@@ -92,6 +96,18 @@ public class FilterOperations {
     public List<Filter> listOf(SignedIn who, long tank) {
         tanks.find(who, tank);
         return list(who, tank);
+    }
+
+    /**
+     * What a practitioner would say of a tank for the sake of its animals, in the site's units.
+     *
+     * @throws NotFound if the site has no such tank
+     */
+    @Transactional(readOnly = true)
+    public List<String> advice(SignedIn who, long tank) {
+        Tank kept = tanks.find(who, tank);
+        return AnimalAdvice.of(
+                kept, of(who.siteId(), List.of(kept), tank), accounts.units(who).measures());
     }
 
     /**

@@ -299,7 +299,8 @@ public class ProcedureOperations {
                 tank.practice().thoroughness(),
                 tank.setting().tapWater(),
                 tank.setting().bacteriaHome(),
-                tank.practice().measuresFlow());
+                tank.practice().measuresFlow(),
+                tank.setting().animals());
     }
 
     private static List<PathStage> path(Filter filter) {

@@ -1,6 +1,7 @@
 package app.chervil.server.tank;
 
 import app.chervil.core.procedure.Tubs;
+import app.chervil.core.tank.Animals;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.Feeding;
 import app.chervil.core.tank.OpeningSchool;
@@ -17,6 +18,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -46,6 +48,7 @@ public record TankInput(
      *
      * @param bucketL the keeper's bucket, two thirds of which are used; absent for 8 L
      * @param drawShare the most of the tank that a service may draw for rinsing; absent for a quarter
+     * @param animals in it that ask for care of their own; absent for none
      */
     public record Setting(
             @NotNull WaterKind water,
@@ -62,16 +65,23 @@ public record TankInput(
             @Nullable
             @DecimalMin(value = "0.05", message = "At least 5 %.")
             @DecimalMax(value = "0.5", message = "At most half of the tank.")
-            Double drawShare) {
+            Double drawShare,
+
+            @Nullable Set<@NotNull Animals> animals) {
         /** With usual buckets. */
         public Setting(
                 WaterKind water, Stocking stocking, Feeding feeding, BacteriaHome bacteriaHome, TapWater tapWater) {
-            this(water, stocking, feeding, bacteriaHome, tapWater, null, null);
+            this(water, stocking, feeding, bacteriaHome, tapWater, null, null, null);
         }
 
         /** The keeper's bucket in litres. */
         public double bucket() {
             return bucketL == null ? Tubs.Means.USUAL_BUCKET_L : bucketL;
+        }
+
+        /** The animals in it that ask for care of their own. */
+        public Living living() {
+            return new Living(animals == null ? Set.of() : animals);
         }
 
         /** The most of the tank that a service may draw. */

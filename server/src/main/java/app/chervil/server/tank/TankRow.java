@@ -35,6 +35,7 @@ record TankRow(
         boolean measuresFlow,
         double bucketL,
         double drawShare,
+        Living animals,
         int version,
         @Nullable Instant deletedAt) {
     Tank tank() {
@@ -45,7 +46,8 @@ record TankRow(
                 room,
                 netVolumeL,
                 establishedOn,
-                new Tank.Setting(water, stocking, feeding, bacteriaHome, tapWater, bucketL, drawShare),
+                new Tank.Setting(
+                        water, stocking, feeding, bacteriaHome, tapWater, bucketL, drawShare, animals.animals()),
                 new Tank.Practice(new Schools(openingSchool, sockSchool), rinseWater, thoroughness, measuresFlow),
                 Optional.ofNullable(deletedAt));
     }

@@ -31,7 +31,8 @@ record TankView(
                                 kept.bacteriaHome(),
                                 kept.tapWater(),
                                 kept.bucketL(),
-                                kept.drawShare()),
+                                kept.drawShare(),
+                                kept.animals()),
                         new TankInput.Schools(
                                 schools.opening(),
                                 schools.sock(),

@@ -25,6 +25,7 @@ import app.chervil.core.tank.ContextChange.Kind;
 import app.chervil.core.tank.RinseWater;
 import app.chervil.core.tank.Schools;
 import app.chervil.core.tank.Thoroughness;
+import app.chervil.server.account.AccountOperations;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterInput.Rating;
@@ -54,7 +55,8 @@ class FilterOperationsTest {
     private final FilterMapper filters = mock(FilterMapper.class);
     private final TaskMapper tasks = mock(TaskMapper.class);
     private final TankOperations tanks = mock(TankOperations.class);
-    private final FilterOperations operations = new FilterOperations(filters, tasks, tanks);
+    private final AccountOperations accounts = mock(AccountOperations.class);
+    private final FilterOperations operations = new FilterOperations(filters, tasks, tanks, accounts);
     private final List<StageRow> stages =
             new ArrayList<>(List.of(stage(51, StageKind.COARSE_FOAM), stage(52, StageKind.BIO_MEDIA)));
 

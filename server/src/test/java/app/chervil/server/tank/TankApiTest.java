@@ -1,5 +1,9 @@
 package app.chervil.server.tank;
 
+import static org.hamcrest.Matchers.containsInAnyOrder;
+import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.hasItem;
+import static org.hamcrest.Matchers.startsWith;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
@@ -105,6 +109,29 @@ class TankApiTest {
 
         site.get(keeper, "/api/tanks/" + tank)
                 .andExpect(jsonPath("$.tank.schools.measuresFlow").value(false));
+    }
+
+    @Test
+    void animals_that_ask_for_more_are_kept_with_the_tank_and_bring_advice_for_its_filters() throws Exception {
+        long tank = site.tank(keeper);
+        site.canister(keeper, tank, "Weir", "2026-05-20");
+        site.get(keeper, "/api/tanks/" + tank)
+                .andExpect(jsonPath("$.tank.setting.animals").isEmpty());
+        site.get(keeper, "/api/tanks/" + tank + "/advice")
+                .andExpect(jsonPath("$").isEmpty());
+
+        String shrimp =
+                TestSite.TANK.replace("\"stocking\":", "\"animals\": [\"SHRIMP\", \"AMPHIBIANS\"], \"stocking\":");
+        site.put(keeper, "/api/tanks/" + tank, change(1, shrimp)).andExpect(status().isOk());
+
+        site.get(keeper, "/api/tanks/" + tank)
+                .andExpect(jsonPath("$.tank.setting.animals").value(containsInAnyOrder("SHRIMP", "AMPHIBIANS")));
+        site.get(keeper, "/api/tanks/" + tank + "/advice")
+                .andExpect(jsonPath("$").value(hasItem(containsString("copper"))));
+        String dragons = TestSite.TANK.replace("\"stocking\":", "\"animals\": [\"DRAGONS\"], \"stocking\":");
+        site.put(keeper, "/api/tanks/" + tank, change(2, dragons))
+                .andExpect(status().isBadRequest())
+                .andExpect(jsonPath("$.errors[0].field").value(startsWith("tank.setting.animals")));
     }
 
     @Test
