@@ -33,6 +33,7 @@ async function open(more: Answers = {}) {
   stubServer({
     'GET /api/tanks/1/filters': [],
     [`GET /api/services/${ID}/photos`]: [],
+    'GET /api/filters/2/photos': [],
     [`POST ${PATH}/events`]: answer,
     ...more,
   })

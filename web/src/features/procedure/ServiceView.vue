@@ -4,7 +4,7 @@ import { insideAfter, TrayPicture, tubsOf } from '@/features/filter'
 import { PhotoStrip } from '@/features/visit'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { useKeys } from '@/shared/keys'
-import { FINDINGS, type Finding } from '@/shared/words'
+import { FINDINGS, stageWord, type Finding } from '@/shared/words'
 import AddTask from './AddTask.vue'
 import FinishPanel from './FinishPanel.vue'
 import { useGuided } from './guided'
@@ -51,6 +51,12 @@ const pictured = computed(() => {
   )
   return view?.inside?.chambers.length && moves ? view.inside : undefined
 })
+/** What lies in the filter and could get into its pump. */
+const media = computed(() =>
+  (guided.view.value?.inside?.stages ?? [])
+    .filter((stage) => stageWord(stage.kind).measuredByMass)
+    .map((stage) => stage.name),
+)
 const timers = computed(() =>
   progress.value.timers.map((timer) => ({ ...timer, left: timer.endsAt - now.value })),
 )
@@ -120,8 +126,11 @@ const grade = (finding: Finding | undefined) => {
               :step="current"
               :steps="steps"
               :finding="progress.findings.get(current.id)"
+              :stray="progress.stray"
+              :media="media"
               :running="timers.some((timer) => timer.step.id === current?.id)"
               @grade="grade"
+              @stray="(from) => current && guided.record('STRAY', current.id, from)"
               @time="guided.record('TIMER', current.id)"
               @flow="
                 (lph) =>
@@ -154,7 +163,11 @@ const grade = (finding: Finding | undefined) => {
                   {{ step.text }}
                 </li>
               </ol>
-              <PhotoStrip :service="props.service" />
+              <PhotoStrip :of="{ service: props.service }" />
+              <PhotoStrip
+                :of="{ filter: guided.view.value.place.filterId }"
+                :shown-only="guided.view.value.occasion === 'SERVICE'"
+              />
               <AddTask
                 v-if="guided.view.value.occasion === 'SERVICE'"
                 :view="guided.view.value"

@@ -16,6 +16,7 @@ async function open(now: Step, answers: Record<string, unknown> = {}) {
     step: now,
     steps: [DRAW, LEVEL, CATCH],
     tank: 2,
+    media: ['ceramic rings'],
     running: false,
   })
   return { wrapper, asked }
@@ -82,5 +83,35 @@ describe('the step that measures the flow', () => {
 
     expect(wrapper.emitted('flow')?.[0]?.[0]).toBeCloseTo(757.9, 1)
     expect(wrapper.get('[role=status]').text()).toBe('Kept: 758 L/h')
+  })
+})
+
+describe('a pump that is opened', () => {
+  it('is asked for media in it, and where from', async () => {
+    const { wrapper } = await open(step('impeller-out:7', { captures: 'STRAY' }))
+
+    expect(wrapper.findAll('.few .el-radio-button').map((choice) => choice.text())).toEqual([
+      'No',
+      'Yes, from the ceramic rings',
+      'Yes, nobody can tell where from',
+    ])
+    await wrapper.get('input[value="ceramic rings"]').setValue(true)
+    expect(wrapper.findComponent(StepNow).emitted('stray')).toEqual([['ceramic rings']])
+  })
+
+  it('shows what was said, and nothing chosen before', async () => {
+    const { wrapper } = await open(step('impeller-out:7', { captures: 'STRAY' }))
+    expect(wrapper.findAll('.is-active')).toHaveLength(0)
+
+    stubServer({})
+    const said = await mountView(StepNow, {
+      step: step('impeller-out:7', { captures: 'STRAY' }),
+      steps: [],
+      tank: 2,
+      media: [],
+      stray: '',
+      running: false,
+    })
+    expect(said.wrapper.get('.is-active').text()).toBe('No')
   })
 })

@@ -6,6 +6,7 @@ import type { Finding } from '@/shared/words'
 import { toldBefore } from './cautions'
 import FlowCatch from './FlowCatch.vue'
 import type { Step } from './queries'
+import StrayPick from './StrayPick.vue'
 import TopUp from './TopUp.vue'
 
 /** The step to do now: large, with its reason, its cautions, and what is written down here. */
@@ -14,9 +15,18 @@ const props = defineProps<{
   steps: Step[]
   tank: number
   finding?: Finding
+  /** Where media came from that was in the pump. */
+  stray?: string
+  /** What lies in the filter that could get into its pump. */
+  media: string[]
   running: boolean
 }>()
-const emit = defineEmits<{ grade: [finding: Finding | undefined]; time: []; flow: [litresPerHour: number] }>()
+const emit = defineEmits<{
+  grade: [finding: Finding | undefined]
+  time: []
+  flow: [litresPerHour: number]
+  stray: [place: string]
+}>()
 
 /** Tank water that the steps before this one drew, litres. */
 const drawn = computed(() =>
@@ -46,6 +56,12 @@ const drawn = computed(() =>
       :what="step.stageName ?? 'part'"
       :grades="step.grades"
       @update:model-value="(grade) => emit('grade', grade)"
+    />
+    <StrayPick
+      v-if="step.captures === 'STRAY'"
+      :stray="stray"
+      :places="media"
+      @say="(place) => emit('stray', place)"
     />
     <TopUp v-if="step.effects.includes('TOPPED_UP') && drawn > 0" :tank="tank" :litres="drawn" />
     <FlowCatch

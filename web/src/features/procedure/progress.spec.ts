@@ -16,6 +16,7 @@ interface Expected {
   offSince?: number
   offMinutes?: number
   grades?: Record<string, string>
+  stray?: string
   timers?: Record<string, number>
 }
 
@@ -58,6 +59,7 @@ describe('progress of a service, by the examples shared with the server', () => 
     expect(progress.current?.id).toBe(told.current)
     expect(progress.offSince).toBe(told.offSince === undefined ? undefined : at(told.offSince))
     expect(offMinutes(SHARED_STEPS, events.map(event), at(now))).toBe(told.offMinutes)
+    expect(progress.stray || undefined).toBe(told.stray)
     expect(progress.findings.get('out:7')).toBe(told.grades?.['7'])
     expect(Object.fromEntries(progress.timers.map((timer) => [timer.step.id, timer.endsAt]))).toEqual(
       Object.fromEntries(Object.entries(told.timers ?? {}).map(([id, end]) => [id, at(end)])),

@@ -13,6 +13,8 @@ export interface Progress {
   skipped: Map<string, string>
   findings: Map<string, Finding>
   timers: Timer[]
+  /** Where media came from that was in the pump; empty if there was none, undefined if nobody said. */
+  stray: string | undefined
   /** Since when the filter is off, in ms; undefined while it runs. */
   offSince: number | undefined
   /** The first step that is neither done nor skipped; undefined at the end. */
@@ -30,10 +32,12 @@ export function progressOf(steps: Step[], events: GuidedEvent[]): Progress {
   const skipped = new Map<string, string>()
   const findings = new Map<string, Finding>()
   const started = new Map<string, number>()
+  let stray: string | undefined
   for (const event of events) {
     if (event.kind === 'DONE' || event.kind === 'UNDONE') skipped.delete(event.step)
     else if (event.kind === 'SKIPPED') skipped.set(event.step, event.value)
     else if (event.kind === 'FINDING') grade(steps, findings, event)
+    else if (event.kind === 'STRAY') stray = event.value
     else if (event.kind === 'TIMER') started.set(event.step, Date.parse(event.happenedAt))
   }
   const done = new Set(standing.keys())
@@ -42,6 +46,7 @@ export function progressOf(steps: Step[], events: GuidedEvent[]): Progress {
     done,
     skipped,
     findings,
+    stray,
     timers: steps
       .filter((step) => step.timerMinutes !== undefined && started.has(step.id) && open(step))
       .map((step) => ({ step, endsAt: (started.get(step.id) ?? 0) + (step.timerMinutes ?? 0) * MINUTE_MS })),

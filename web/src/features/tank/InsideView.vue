@@ -14,6 +14,7 @@ import {
   type Filter,
   type InsideForm,
 } from '@/features/filter'
+import { PhotoStrip } from '@/features/visit'
 import SumLinks from '@/shared/components/SumLinks.vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ConflictNotice from '@/shared/components/ConflictNotice.vue'
@@ -129,6 +130,8 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
       <template #aside>
         <h2>As your hand meets it</h2>
         <TrayPicture class="drawn" :chambers="drawn" :parts="read.stages" :lid="read.kind === 'CANISTER'" />
+        <h2>As it is built</h2>
+        <PhotoStrip :of="{ filter: props.filter }" />
       </template>
     </FormPage>
   </AsyncState>

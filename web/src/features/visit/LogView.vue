@@ -156,7 +156,7 @@ const notThere = computed(() => failed.value instanceof Problem && failed.value.
             :error="errors.minutes"
           />
         </div>
-        <PhotoStrip v-if="props.service" :service="props.service" />
+        <PhotoStrip v-if="props.service" :of="{ service: props.service }" />
         <TextField
           v-if="draft.overrideReason || errors['circumstances.overrideReason']"
           v-model="draft.overrideReason"

@@ -1,21 +1,36 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
+import TextField from '@/shared/components/TextField.vue'
 import { wordsOf } from '@/shared/problem'
-import { useAddPhoto, useDeletePhoto, usePhotos, type Photo } from './photos'
+import { useAddPhoto, useDeletePhoto, usePhotos, type Photo, type PhotosOf } from './photos'
 
-/** Photos before and after a service: taken or chosen, made smaller in the browser, shown side by side. */
-const props = defineProps<{ service: string }>()
+/**
+ * Photos before and after a service, or of how a filter is built: taken or chosen, made smaller in the browser, shown side by
+ * side.
+ */
+const props = defineProps<{
+  of: PhotosOf
+  /** Neither added to nor deleted from. */
+  shownOnly?: boolean
+}>()
 
-const photos = usePhotos(() => props.service)
+const photos = usePhotos(() => props.of)
 const add = useAddPhoto()
 const remove = useDeletePhoto()
 const trouble = ref('')
 
-const MOMENTS: { value: Photo['moment']; label: string }[] = [
-  { value: 'BEFORE', label: 'Photo before' },
-  { value: 'AFTER', label: 'Photo after' },
-]
-const words = (photo: Photo) => `${photo.moment === 'BEFORE' ? 'Before' : 'After'}, ${photo.takenBy}`
+const caption = ref('')
+const ofFilter = computed(() => 'filter' in props.of)
+const moments = computed<{ value: Photo['moment']; label: string }[]>(() =>
+  ofFilter.value
+    ? [{ value: 'BUILT', label: 'Add a photo' }]
+    : [
+        { value: 'BEFORE', label: 'Photo before' },
+        { value: 'AFTER', label: 'Photo after' },
+      ],
+)
+const MOMENT: Record<Photo['moment'], string> = { BEFORE: 'Before', AFTER: 'After', BUILT: 'As built' }
+const words = (photo: Photo) => photo.caption || `${MOMENT[photo.moment]}, ${photo.takenBy}`
 
 async function drop(photo: Photo) {
   const sure = await ElMessageBox.confirm('It cannot be brought back.', `Delete the photo ${words(photo)}?`, {
@@ -28,28 +43,47 @@ async function drop(photo: Photo) {
 async function take(moment: Photo['moment'], file?: File) {
   trouble.value = ''
   if (file) {
-    await add.mutateAsync({ service: props.service, moment, file }).catch((failure: unknown) => {
-      trouble.value = wordsOf(failure)
-    })
+    await add
+      .mutateAsync({ of: props.of, moment, caption: caption.value, file })
+      .then(() => (caption.value = ''))
+      .catch((failure: unknown) => (trouble.value = wordsOf(failure)))
   }
 }
 </script>
 
 <template>
-  <section class="photos" aria-label="Photos">
+  <section
+    v-if="!shownOnly || photos.data.value?.length"
+    class="photos"
+    :aria-label="ofFilter ? 'As it is built' : 'Photos'"
+  >
     <figure v-for="photo in photos.data.value" :key="photo.id">
       <a :href="`/api/photos/${photo.id}`" target="_blank" rel="noopener"
         ><img :src="`/api/photos/${photo.id}`" :alt="words(photo)"
       /></a>
       <figcaption class="small">
         {{ words(photo) }}
-        <el-button type="primary" text :aria-label="`Delete photo: ${words(photo)}`" @click="drop(photo)">
+        <el-button
+          v-if="!shownOnly"
+          type="primary"
+          text
+          :aria-label="`Delete photo: ${words(photo)}`"
+          @click="drop(photo)"
+        >
           ×
         </el-button>
       </figcaption>
     </figure>
+    <TextField
+      v-if="ofFilter && !shownOnly"
+      v-model="caption"
+      label="What does it show?"
+      name="caption"
+      hint="Such as: hose block, lever down"
+      @keydown.enter.prevent
+    />
     <el-upload
-      v-for="moment in MOMENTS"
+      v-for="moment in shownOnly ? [] : moments"
       :key="moment.value"
       accept="image/*"
       capture="environment"

@@ -9,11 +9,18 @@ export type Photo = Schemas['Photo']
 const LONGEST = 1600
 const QUALITY = 0.85
 
-export const usePhotos = (service: MaybeRefOrGetter<string>) =>
+/** What photos belong to: a service by its id, or a filter by its number. */
+export type PhotosOf = { service: string } | { filter: number }
+
+export const usePhotos = (of: MaybeRefOrGetter<PhotosOf>) =>
   useQuery({
-    queryKey: computed(() => ['photos', toValue(service)]),
-    queryFn: () =>
-      body(api.GET('/api/services/{service}/photos', { params: { path: { service: toValue(service) } } })),
+    queryKey: computed(() => ['photos', toValue(of)]),
+    queryFn: () => {
+      const path = toValue(of)
+      return 'filter' in path
+        ? body(api.GET('/api/filters/{filter}/photos', { params: { path } }))
+        : body(api.GET('/api/services/{service}/photos', { params: { path } }))
+    },
   })
 
 function usePhotosStale() {
@@ -21,27 +28,36 @@ function usePhotosStale() {
   return () => client.invalidateQueries({ queryKey: ['photos'] })
 }
 
+interface NewPhoto {
+  of: PhotosOf
+  moment: Photo['moment']
+  /** What it shows; of a filter alone. */
+  caption?: string
+  file: Blob
+}
+
 export function useAddPhoto() {
   return useMutation({
-    mutationFn: async ({
-      service,
-      moment,
-      file,
-    }: {
-      service: string
-      moment: Photo['moment']
-      file: Blob
-    }) => {
-      const picture = await resized(file)
-      const path = { service, photo: newId() }
-      return body(
-        api.PUT('/api/services/{service}/photos/{photo}', {
-          params: { path, query: { moment } },
-          body: picture as unknown as string,
-          bodySerializer: (sent) => sent,
-          headers: { 'Content-Type': 'image/jpeg' },
-        }),
-      )
+    mutationFn: async ({ of, moment, caption, file }: NewPhoto) => {
+      const sent = {
+        body: (await resized(file)) as unknown as string,
+        bodySerializer: (picture: unknown) => picture as BodyInit,
+        headers: { 'Content-Type': 'image/jpeg' },
+      }
+      const photo = newId()
+      return 'filter' in of
+        ? body(
+            api.PUT('/api/filters/{filter}/photos/{photo}', {
+              params: { path: { ...of, photo }, query: { caption } },
+              ...sent,
+            }),
+          )
+        : body(
+            api.PUT('/api/services/{service}/photos/{photo}', {
+              params: { path: { ...of, photo }, query: { moment } },
+              ...sent,
+            }),
+          )
     },
     onSuccess: usePhotosStale(),
   })

@@ -74,6 +74,21 @@ public record FollowUp(Kind kind, String words, Duration after) {
                 new FollowUp(Kind.LOOK, "Press dry paper round every joint of " + name + " once more.", NEXT_DAY));
     }
 
+    /**
+     * What media in a pump asks for: it will be there again while nobody mends where it came from.
+     *
+     * @param place that it came from, in the keeper's words; empty if nobody could tell
+     */
+    public static FollowUp ofStray(String place, String name) {
+        return new FollowUp(
+                Kind.LOOK,
+                place.isEmpty()
+                        ? "Media was in the pump of " + name + ". Find out which tray or bag lets it through."
+                        : "Media from the " + place + " was in the pump of " + name
+                                + ". Is it in a whole bag now, or its tray mended?",
+                NEXT_DAY);
+    }
+
     /** What a deep clean stirs up is caught by the next day. */
     public static List<FollowUp> ofDeepClean(List<StageKind> path, String name) {
         return path.contains(StageKind.SOCK)

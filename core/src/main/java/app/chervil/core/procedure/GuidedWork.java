@@ -34,6 +34,7 @@ public final class GuidedWork {
     private final Map<String, Instant> started = new HashMap<>();
     private final Map<Long, String> grades = new HashMap<>();
     private final Map<Kind, OptionalDouble> flows = new HashMap<>();
+    private Optional<String> stray = Optional.empty();
 
     /** What can happen. */
     public enum Kind {
@@ -45,6 +46,8 @@ public final class GuidedWork {
         FLOW_AFTER,
         TIMER,
         TASK_ADDED,
+        /** Where media came from that was in the pump; with no value, that there was none. */
+        STRAY,
         /** A plug saw the filter stop. It ticks no step, since a switched plug is not a pulled one. */
         SEEN_OFF,
         /** A plug saw it run again. */
@@ -106,6 +109,7 @@ public final class GuidedWork {
             case TIMER -> started.put(event.step(), event.at());
             case FINDING -> stageOf(event.step()).ifPresent(stage -> grades.put(stage, event.value()));
             case FLOW_BEFORE, FLOW_AFTER -> flows.put(event.kind(), flow(event));
+            case STRAY -> stray = Optional.of(event.value()).filter(place -> !place.isEmpty());
             case TASK_ADDED -> {}
         }
     }
@@ -189,11 +193,26 @@ public final class GuidedWork {
         return standing.keySet().stream().anyMatch(step -> does(step, effect));
     }
 
-    /** A task is finished once one of its own steps is done; an opening, once the filter was opened. */
+    /** Where media came from that was found in the pump, in the keeper's words; empty if none was, or nobody said. */
+    public Optional<String> stray() {
+        return stray;
+    }
+
+    /**
+     * A task is finished once one of its own steps is done; an opening, once the filter was opened; a clean of the whole filter,
+     * once no step of it is left open.
+     */
     public boolean finished(long task, CareAction action) {
-        return action == CareAction.OPEN
-                ? did(Effect.FILTER_OPENED)
-                : anyDone(step -> step.about().task().equals(OptionalLong.of(task)));
+        Predicate<Step> own = step -> step.about().task().equals(OptionalLong.of(task));
+        return switch (action) {
+            case OPEN -> did(Effect.FILTER_OPENED);
+            case CLEAN ->
+                anyDone(own)
+                        && steps.stream()
+                                .filter(own.and(step -> step.about().stage().isEmpty()))
+                                .noneMatch(step -> stateOf(step.id()) == State.OPEN);
+            default -> anyDone(own);
+        };
     }
 
     private boolean anyDone(Predicate<Step> fits) {

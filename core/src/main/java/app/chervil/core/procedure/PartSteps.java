@@ -1,26 +1,30 @@
 package app.chervil.core.procedure;
 
 import static app.chervil.core.procedure.Caution.*;
+import static app.chervil.core.procedure.Step.Capture.STRAY;
 import static app.chervil.core.procedure.Step.Effect.*;
 import static app.chervil.core.procedure.Template.step;
 
+import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Material;
+import app.chervil.core.passport.Build;
 import java.util.List;
 
 /** Steps for parts of the machine that are changed for new ones (docs/sources.md#parts). */
 final class PartSteps {
     private PartSteps() {}
 
-    static List<Template> newImpeller() {
+    static List<Template> newImpeller(Build build) {
         return List.of(
-                step(
-                                Phase.HEAD_OUT,
-                                "impeller-out",
-                                "Undo the screws into the cup and count them. Draw the old {stage} out by its shaft.")
-                        .because(
-                                "Parts lost here stop the pump. Stray media in it has come from a tray: find out which.")
-                        .using(Material.CUP)
-                        .does(HANDS_IN, PART_OUT),
+                askingForStray(
+                        step(
+                                        Phase.HEAD_OUT,
+                                        "impeller-out",
+                                        "Undo the screws into the cup and count them. Draw the old {stage} out by its shaft.")
+                                .because("Parts lost here stop the pump.")
+                                .using(Material.CUP)
+                                .does(HANDS_IN, PART_OUT),
+                        build),
                 step(Phase.HEAD, "impeller-same", "Hold old and new side by side. Are they the same length and width?")
                         .because("If not, put the old one back and order the right set."),
                 step(
@@ -40,6 +44,16 @@ final class PartSteps {
                                         + " and as many screws as you counted.")
                         .using(Material.IMPELLER_SET)
                         .does(HANDS_IN, PART_IN));
+    }
+
+    /** What lies in trays can get into the pump of a canister, and will again while nobody mends where it came from. */
+    static Template askingForStray(Template out, Build build) {
+        return build.is(FilterKind.CANISTER)
+                ? out.because(out.words().reason()
+                                + " Media in it came from a tray: find out which, and bag it or mend the tray before"
+                                + " the lid goes on.")
+                        .writes(STRAY)
+                : out;
     }
 
     static List<Template> pumpDescaled() {

@@ -75,7 +75,9 @@ public record Step(
         FINDING,
         FLOW_BEFORE,
         FLOW_AFTER,
-        RESTART
+        RESTART,
+        /** Where media came from that was in the pump. */
+        STRAY
     }
 
     /** What a step does to the filter, as far as safety goes. */

@@ -89,7 +89,7 @@ final class StepCatalogue {
             case RESIN -> MediaSteps.resin();
             case UV_LAMP -> LampSteps.lamp();
             case UV_SLEEVE -> action == CareAction.REPLACE ? PartSteps.newSleeve() : LampSteps.sleeve();
-            case IMPELLER -> action == CareAction.REPLACE ? PartSteps.newImpeller() : impeller(action);
+            case IMPELLER -> action == CareAction.REPLACE ? PartSteps.newImpeller(build) : impeller(action, build);
             case SEALS ->
                 build.is(FilterKind.UV_UNIT)
                         ? LampSteps.ring(action)
@@ -282,7 +282,7 @@ final class StepCatalogue {
         return List.of(greased(Phase.HEAD).does(HANDS_IN));
     }
 
-    private static List<Template> impeller(CareAction action) {
+    private static List<Template> impeller(CareAction action, Build build) {
         Template out = step(
                         Phase.HEAD_OUT,
                         "impeller-out",
@@ -305,6 +305,6 @@ final class StepCatalogue {
                         "impeller-in",
                         "Slide the {stage} back and turn it by finger. Are all the screws back?")
                 .does(HANDS_IN, PART_IN);
-        return List.of(out, work, in);
+        return List.of(PartSteps.askingForStray(out, build), work, in);
     }
 }

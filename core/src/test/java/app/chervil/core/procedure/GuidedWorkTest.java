@@ -63,6 +63,7 @@ class GuidedWorkTest {
                 .isEqualTo(minute(expect.path("offMinutes"))
                         .map(minutes -> OptionalInt.of(minutes.intValue()))
                         .orElse(OptionalInt.empty()));
+        assertThat(work.stray()).isEqualTo(text(expect.path("stray")));
         assertThat(work.gradeOf(7)).isEqualTo(text(expect.at("/grades/7")));
         assertThat(work.flow(Kind.FLOW_BEFORE)).isEqualTo(flow(expect.path("flowBefore")));
         assertThat(work.flow(Kind.FLOW_AFTER)).isEqualTo(flow(expect.path("flowAfter")));

@@ -107,6 +107,8 @@ final class RightsTable {
             post("/api/tanks/{tank}/notebook", KEEPER, "brought old notes in"),
             ask("/api/services/{service}/photos", VIEWER),
             put("/api/services/{service}/photos/{photo}", HELPER, "added a photo"),
+            ask("/api/filters/{filter}/photos", VIEWER),
+            put("/api/filters/{filter}/photos/{photo}", HELPER, "added a photo"),
             ask("/api/photos/{photo}", VIEWER),
             author(delete("/api/photos/{photo}", AUTHOR, "deleted a photo"), "photo"),
             ask("/api/filters/{filter}/procedure", VIEWER),

@@ -42,7 +42,9 @@ interface ArchiveMapper {
             select photo.id, photo.bytes
             from photo
             left join service on service.site_id = photo.site_id and service.id = photo.service_id
-            where photo.site_id = #{site} and (#{tank}::bigint is null or service.tank_id = #{tank})
+            left join filter on filter.site_id = photo.site_id and filter.id = photo.filter_id
+            where photo.site_id = #{site}
+              and (#{tank}::bigint is null or coalesce(service.tank_id, filter.tank_id) = #{tank})
             order by photo.id
             """)
     Cursor<Picture> photos(long site, @Nullable Long tank);

@@ -55,7 +55,7 @@ enum ArchiveTable {
     SERVICE_PART(Of.TANK, Row.NAMED, "service_id"),
     SERVICE_ANSWER(Of.TANK, Row.NAMED, "service_id", "filter_id"),
     SERVICE_CORRECTION(Of.TANK, Row.NUMBERED, "service_id"),
-    PHOTO(Of.TANK, Row.NAMED, "service_id"),
+    PHOTO(Of.TANK, Row.NAMED, "service_id", "filter_id"),
     READING(Of.TANK, Row.NAMED, "tank_id"),
     WATER_CHANGE(Of.TANK, Row.NAMED, "tank_id"),
     MEDIA_REPLACEMENT(Of.TANK, Row.NAMED, "tank_id", "stage_id"),

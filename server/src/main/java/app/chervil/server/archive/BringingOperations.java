@@ -16,6 +16,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionOperations;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -107,10 +108,14 @@ class BringingOperations {
                 UUID.fromString(id),
                 Photo.Moment.valueOf(row.get("moment").asString()),
                 OffsetDateTime.parse(row.get("taken_at").asString()).toInstant(),
-                row.get("taken_by").asString());
-        UUID service = UUID.fromString(row.get("service_id").asString());
+                row.get("taken_by").asString(),
+                row.path("caption").asString(""));
+        JsonNode service = row.path("service_id");
+        Photo.Of of = service.isString()
+                ? new Photo.Of.Service(UUID.fromString(service.asString()))
+                : new Photo.Of.Filter(row.get("filter_id").asLong());
         try {
-            return photos.bringIn(who, service, photo, bytes.get()) ? Taken.BROUGHT : Taken.THERE;
+            return photos.bringIn(who, of, photo, bytes.get()) ? Taken.BROUGHT : Taken.THERE;
         } catch (Rejected noPicture) {
             return Taken.NO_PICTURE;
         }

@@ -64,13 +64,12 @@ public class FollowUpOperations {
      */
     @Transactional
     public void ask(SignedIn who, Filter filter, UUID work, List<FollowUp> looks) {
-        for (int number = 0; number < looks.size(); number++) {
-            FollowUp look = looks.get(number);
+        for (FollowUp look : looks) {
             mapper.insert(
                     who.siteId(),
                     work,
                     new FollowUpRow(
-                            idOf(work, filter.id(), number),
+                            idOf(work, filter.id(), look.words()),
                             filter.tankId(),
                             filter.id(),
                             look.kind(),
@@ -85,8 +84,8 @@ public class FollowUpOperations {
         mapper.deleteOf(who.siteId(), work);
     }
 
-    private static UUID idOf(UUID work, long filter, int number) {
-        return UUID.nameUUIDFromBytes((work + " " + filter + " " + number).getBytes(StandardCharsets.UTF_8));
+    private static UUID idOf(UUID work, long filter, String words) {
+        return UUID.nameUUIDFromBytes((work + " " + filter + " " + words).getBytes(StandardCharsets.UTF_8));
     }
 
     /** Says that somebody looked; said twice, it stays. */

@@ -1,19 +1,17 @@
 package app.chervil.server.procedure;
 
-import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Start;
 import app.chervil.core.procedure.FollowUp;
 import app.chervil.core.procedure.GuidedWork;
 import app.chervil.core.procedure.Occasion;
 import app.chervil.core.site.Filter;
-import app.chervil.core.site.FilterStage;
 import app.chervil.core.site.FilterTask;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.followup.FollowUpOperations;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.visit.LogChange;
-import app.chervil.server.visit.ServiceInput;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.context.event.EventListener;
@@ -22,6 +20,9 @@ import org.springframework.stereotype.Component;
 /** What a finished guided service changes on its filter, and what it asks for in the days after. */
 @Component
 class GuidedAftermath {
+    /** Where media came from, if nobody could tell. */
+    static final String UNKNOWN_PLACE = "UNKNOWN";
+
     private final GuidedMapper mapper;
     private final FilterOperations filters;
     private final TankOperations tanks;
@@ -35,7 +36,7 @@ class GuidedAftermath {
     }
 
     /** Whatever this work asks for later; of a filter that is set up, the clocks start now. */
-    void ask(SignedIn who, GuidedRow row, GuidedWork work, ServiceInput done) {
+    void ask(SignedIn who, GuidedRow row, GuidedWork work) {
         Filter filter = filters.find(who, row.filterId());
         if (GuidedLog.isSetUp(row, work)) {
             filters.setCleaned(who, filter.id(), tanks.today(), Start.Sureness.EXACT);
@@ -46,17 +47,32 @@ class GuidedAftermath {
             filters.delete(who, filter.id());
             followUps.ask(who, filter, row.id(), FollowUp.ofStored(filter.name()));
         }
-        List<FilterTask> tasks = done.tasks().stream()
-                .flatMap(one -> filter.task(one.taskId()).stream())
-                .toList();
-        if (tasks.stream().anyMatch(task -> mayWeep(filter, task))) {
-            followUps.ask(who, filter, row.id(), FollowUp.ofNewRings(filter.name()));
+        work.stray()
+                .map(place -> FollowUp.ofStray(place.equals(UNKNOWN_PLACE) ? "" : place, filter.name()))
+                .ifPresent(look -> followUps.ask(who, filter, row.id(), List.of(look)));
+    }
+
+    /** Joints that may weep, and a sock that holds what was stirred up, whether the work was guided or written down after. */
+    @EventListener
+    void logged(LogChange.Logged change) {
+        if (change.doneOn().isBefore(tanks.today().minusDays(1))) {
+            return;
         }
-        if (tasks.stream().anyMatch(FilterTask::isDeepClean)) {
-            List<StageKind> path =
-                    filter.stages().stream().map(FilterStage::kind).toList();
-            followUps.ask(who, filter, row.id(), FollowUp.ofDeepClean(path, filter.name()));
-        }
+        filters.list(change.who(), change.tank()).forEach(filter -> {
+            List<FilterTask> done = change.tasks().stream()
+                    .flatMap(id -> filter.task(id).stream())
+                    .toList();
+            List<FollowUp> looks = new ArrayList<>();
+            if (done.stream().anyMatch(task -> mayWeep(filter, task))) {
+                looks.addAll(FollowUp.ofNewRings(filter.name()));
+            }
+            if (done.stream().anyMatch(FilterTask::isDeepClean)) {
+                looks.addAll(FollowUp.ofDeepClean(filter.path(), filter.name()));
+            }
+            if (!looks.isEmpty()) {
+                followUps.ask(change.who(), filter, change.service(), looks);
+            }
+        });
     }
 
     private static boolean mayWeep(Filter filter, FilterTask task) {

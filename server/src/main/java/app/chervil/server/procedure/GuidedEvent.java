@@ -30,6 +30,8 @@ public record GuidedEvent(
         @NotNull @Size(max = 500, message = "At most 500 characters.")
         String value) {
 
+    private static final int MOST_PLACE = 80;
+
     /** What a plug saw of a filter. */
     static GuidedEvent seen(UUID id, boolean on, Instant at) {
         return new GuidedEvent(id, null, at, null, on ? GuidedWork.Kind.SEEN_ON : GuidedWork.Kind.SEEN_OFF, "", "");
@@ -45,6 +47,7 @@ public record GuidedEvent(
             case FLOW_BEFORE, FLOW_AFTER -> value.isEmpty() || isFlow(value);
             case TASK_ADDED -> value.matches("[0-9]{1,18}");
             case SEEN_OFF, SEEN_ON -> false;
+            case STRAY -> value.length() <= MOST_PLACE;
             case DONE, UNDONE, SKIPPED, TIMER -> true;
         };
     }

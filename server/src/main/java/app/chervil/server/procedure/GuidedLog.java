@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -89,9 +90,17 @@ class GuidedLog {
                         .filter(chore -> work.did(chore.work()))
                         .map(Chore::told)
                 : told(row, work).stream();
-        return Stream.concat(told, Stream.of(input.note().strip()))
+        Stream<String> stray = work.stray().map(GuidedLog::stray).stream();
+        return Stream.of(told, stray, Stream.of(input.note().strip()))
+                .flatMap(Function.identity())
                 .filter(part -> !part.isEmpty())
                 .collect(Collectors.joining(" "));
+    }
+
+    private static String stray(String place) {
+        return place.equals(GuidedAftermath.UNKNOWN_PLACE)
+                ? "Media was in the pump; nobody could tell where from."
+                : "Media was in the pump, from the " + place + ".";
     }
 
     private static Optional<String> told(GuidedRow row, GuidedWork work) {

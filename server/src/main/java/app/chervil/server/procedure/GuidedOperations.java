@@ -330,7 +330,7 @@ public class GuidedOperations {
                 .done();
         mapper.updateFinished(who.siteId(), id, clock.instant(), reason.isEmpty() ? null : reason);
         line.heaterWaits(who, row, work);
-        aftermath.ask(who, row, work, done);
+        aftermath.ask(who, row, work);
         if (row.media() != null && work.did(Chore.BIO_PART_REPLACED.work())) {
             media.replace(
                     who,

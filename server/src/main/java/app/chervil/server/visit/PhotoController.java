@@ -1,8 +1,11 @@
 package app.chervil.server.visit;
 
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.problem.Rejected;
 import app.chervil.server.visit.Photo.Moment;
+import app.chervil.server.visit.Photo.Of;
 import app.chervil.server.visit.PhotoMapper.Picture;
+import app.chervil.server.visit.PhotoOperations.Told;
 import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
@@ -33,7 +36,7 @@ class PhotoController {
 
     @GetMapping("/services/{service}/photos")
     List<Photo> list(@AuthenticationPrincipal SignedIn who, @PathVariable UUID service) {
-        return operations.list(who, service);
+        return operations.list(who, new Of.Service(service));
     }
 
     @PutMapping(value = "/services/{service}/photos/{photo}", consumes = "image/*")
@@ -44,7 +47,32 @@ class PhotoController {
             @PathVariable UUID photo,
             @RequestParam Moment moment,
             @RequestBody byte[] bytes) {
-        operations.add(who, service, photo, moment, bytes);
+        if (moment == Moment.BUILT) {
+            throw Rejected.field("moment", "unknown", "A photo of a service was taken before or after it.");
+        }
+        operations.add(who, new Of.Service(service), new Told(photo, moment, ""), bytes);
+    }
+
+    /** Photos of how a filter is built. */
+    @GetMapping("/filters/{filter}/photos")
+    List<Photo> listOfFilter(@AuthenticationPrincipal SignedIn who, @PathVariable long filter) {
+        return operations.list(who, new Of.Filter(filter));
+    }
+
+    /**
+     * Adds a photo of how a filter is built.
+     *
+     * @param caption what it shows
+     */
+    @PutMapping(value = "/filters/{filter}/photos/{photo}", consumes = "image/*")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void addToFilter(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable long filter,
+            @PathVariable UUID photo,
+            @RequestParam(defaultValue = "") String caption,
+            @RequestBody byte[] bytes) {
+        operations.add(who, new Of.Filter(filter), new Told(photo, Moment.BUILT, caption.strip()), bytes);
     }
 
     /** The picture; it never changes under its id. */

@@ -87,7 +87,12 @@ public class ServiceOperations {
      */
     public SavedService save(SignedIn who, UUID id, ServiceInput input) {
         checkHolds(who, id, input);
-        transactions.executeWithoutResult(status -> record(who, id, input));
+        transactions.executeWithoutResult(status -> {
+            record(who, id, input);
+            List<Long> done =
+                    input.tasks().stream().map(ServiceInput.Done::taskId).toList();
+            events.publishEvent(new LogChange.Logged(who, id, input.tankId(), input.doneOn(), done));
+        });
         ServiceView saved = find(who, id);
         TankBook now = books.tank(who, saved.tankId());
         return new SavedService(

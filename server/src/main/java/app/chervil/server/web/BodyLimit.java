@@ -33,7 +33,7 @@ class BodyLimit extends OncePerRequestFilter {
     private static final Pattern ARCHIVES = Pattern.compile("/api/archive(/preview)?");
     private static final Pattern IMPORTS =
             Pattern.compile("/api/tanks/[^/]+/(readings/import(-preview)?|notebook(/.+)?)");
-    private static final Pattern PHOTOS = Pattern.compile("/api/services/[^/]+/photos/[^/]+");
+    private static final Pattern PHOTOS = Pattern.compile("/api/(services|filters)/[^/]+/photos/[^/]+");
     private static final Pattern CONTROL = Pattern.compile("%0[0-8bcefBCEF]|%1[0-9a-fA-F]|%7[fF]|\\p{Cntrl}");
 
     @Override

@@ -147,6 +147,31 @@ class BringingApiTest {
     }
 
     @Test
+    void photos_of_how_a_filter_is_built_go_along_with_it() throws Exception {
+        UUID built = new UUID(giver.siteId(), 98);
+        site.sendFile(
+                giver,
+                HttpMethod.PUT,
+                "/api/filters/" + filter(giver) + "/photos/" + built + "?caption=Lever down",
+                MediaType.IMAGE_JPEG,
+                Pictures.jpeg(40, 20, 1));
+
+        assertThat(bring(taker, "", archive(giver, "?tank=" + tank))
+                        .get("faultCount")
+                        .asInt())
+                .isZero();
+
+        site.get(taker, "/api/filters/" + filter(taker) + "/photos")
+                .andExpect(jsonPath("$.length()").value(1))
+                .andExpect(jsonPath("$[0].caption").value("Lever down"));
+        site.get(taker, "/api/photos/" + built).andExpect(status().isOk());
+    }
+
+    private long filter(SignedIn who) throws Exception {
+        return site.read(site.get(who, "/api/filters")).get(0).get("id").asLong();
+    }
+
+    @Test
     void a_tank_goes_to_another_keeper_with_its_history_and_asks_for_the_same_on_the_same_days() throws Exception {
         JsonNode view = bring(taker, "", archive(giver, "?tank=" + tank));
 

@@ -12,6 +12,7 @@ import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Start;
 import app.chervil.core.procedure.FollowUp;
+import app.chervil.core.procedure.GuidedWork;
 import app.chervil.core.procedure.Occasion;
 import app.chervil.core.procedure.Step.Effect;
 import app.chervil.core.site.Filter;
@@ -21,8 +22,7 @@ import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.followup.FollowUpOperations;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.visit.LogChange;
-import app.chervil.server.visit.ServiceInput;
-import java.util.Arrays;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -46,6 +46,7 @@ class GuidedAftermathTest {
     @BeforeEach
     void one_sump() {
         when(filters.find(MARIT, 1)).thenReturn(UNDERTOW);
+        when(filters.list(MARIT, Sump.TANK)).thenReturn(List.of(UNDERTOW));
         when(tanks.today()).thenReturn(Sump.TODAY);
     }
 
@@ -53,32 +54,39 @@ class GuidedAftermathTest {
         return Sump.row(ID, 1, "[]", "[]", null, occasion);
     }
 
-    private static ServiceInput done(long... tasks) {
-        return new ServiceInput(
-                Sump.TANK,
-                Sump.TODAY,
-                "Marit",
-                30,
-                "",
-                Arrays.stream(tasks)
-                        .mapToObj(task -> new ServiceInput.Done(task, null))
-                        .toList(),
-                List.of(),
-                null);
+    private void logged(LocalDate on, Long... tasks) {
+        aftermath.logged(new LogChange.Logged(MARIT, ID, Sump.TANK, on, List.of(tasks)));
     }
 
     @Test
     void a_sock_alone_asks_for_nothing() {
-        aftermath.ask(MARIT, row(Occasion.SERVICE), Sump.did(Effect.POWER_OFF, Effect.POWER_ON), done(SOCK));
+        logged(Sump.TODAY, SOCK);
 
         verifyNoInteractions(followUps);
     }
 
     @Test
-    void after_a_deep_clean_the_sock_is_asked_for_on_the_next_day() {
-        aftermath.ask(MARIT, row(Occasion.SERVICE), Sump.did(Effect.POWER_OFF, Effect.POWER_ON), done(DEEP, SOCK));
+    void after_a_deep_clean_the_sock_is_asked_for_on_the_next_day_however_it_was_logged() {
+        logged(Sump.TODAY.minusDays(1), DEEP, SOCK);
 
         verify(followUps).ask(MARIT, UNDERTOW, ID, FollowUp.ofDeepClean(List.of(StageKind.SOCK), "Undertow"));
+    }
+
+    @Test
+    void work_of_the_week_before_written_down_now_asks_for_nothing() {
+        logged(Sump.TODAY.minusDays(2), DEEP);
+
+        verifyNoInteractions(followUps);
+    }
+
+    @Test
+    void media_in_the_pump_is_asked_after_until_it_cannot_get_there_again() {
+        GuidedWork work = GuidedWork.replay(
+                List.of(), List.of(new GuidedWork.Event(GuidedWork.Kind.STRAY, "out:7", "bio media", Sump.NOON)));
+
+        aftermath.ask(MARIT, row(Occasion.SERVICE), work);
+
+        verify(followUps).ask(MARIT, UNDERTOW, ID, List.of(FollowUp.ofStray("bio media", "Undertow")));
     }
 
     @Test
@@ -101,7 +109,7 @@ class GuidedAftermathTest {
                 null);
         when(mapper.listOpen(3)).thenReturn(List.of(off));
 
-        aftermath.ask(MARIT, row(Occasion.SET_UP), Sump.did(Effect.POWER_ON), done());
+        aftermath.ask(MARIT, row(Occasion.SET_UP), Sump.did(Effect.POWER_ON));
 
         verify(filters).setCleaned(MARIT, 1, Sump.TODAY, Start.Sureness.EXACT);
         verify(mapper).updateOff(3, off.id(), null);
@@ -110,7 +118,7 @@ class GuidedAftermathTest {
 
     @Test
     void what_was_never_started_was_not_set_up() {
-        aftermath.ask(MARIT, row(Occasion.SET_UP), Sump.did(), done());
+        aftermath.ask(MARIT, row(Occasion.SET_UP), Sump.did());
 
         verify(filters, never()).setCleaned(any(), anyLong(), any(), any());
         verifyNoInteractions(followUps);
@@ -118,7 +126,7 @@ class GuidedAftermathTest {
 
     @Test
     void put_away_it_is_out_of_use_and_looked_at_once_dry() {
-        aftermath.ask(MARIT, row(Occasion.STORE), Sump.did(Effect.POWER_OFF), done());
+        aftermath.ask(MARIT, row(Occasion.STORE), Sump.did(Effect.POWER_OFF));
 
         verify(filters).delete(MARIT, 1);
         verify(followUps).ask(MARIT, UNDERTOW, ID, FollowUp.ofStored("Undertow"));
@@ -135,7 +143,7 @@ class GuidedAftermathTest {
 
     @Test
     void moved_it_stays_in_use() {
-        aftermath.ask(MARIT, row(Occasion.MOVE), Sump.did(Effect.POWER_OFF), done());
+        aftermath.ask(MARIT, row(Occasion.MOVE), Sump.did(Effect.POWER_OFF));
 
         verify(filters, never()).delete(any(), anyLong());
     }

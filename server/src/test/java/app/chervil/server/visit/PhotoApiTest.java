@@ -21,6 +21,7 @@ import java.util.concurrent.Future;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.test.web.servlet.MockMvc;
@@ -38,19 +39,21 @@ class PhotoApiTest {
     private final UUID service = UUID.randomUUID();
     private final UUID photo = UUID.randomUUID();
     private SignedIn keeper;
+    private long weir;
 
     @BeforeEach
     void somethingWasServed() throws Exception {
         keeper = site.keeper();
-        log(keeper, service);
+        weir = log(keeper, service);
     }
 
-    private void log(SignedIn who, UUID id) throws Exception {
+    private long log(SignedIn who, UUID id) throws Exception {
         long tank = site.tank(who);
-        JsonNode weir = site.canister(who, tank, "Weir", "2026-03-01");
+        JsonNode canister = site.canister(who, tank, "Weir", "2026-03-01");
         site.put(who, "/api/services/" + id, """
             {"tankId": %d, "doneOn": "2026-05-30", "doneBy": "Ada", "minutes": 6, "note": "",
-             "tasks": [{"taskId": %d, "finding": "LIGHT"}], "flows": []}""".formatted(tank, TestSite.task(weir, "Rinse the pre-filter")));
+             "tasks": [{"taskId": %d, "finding": "LIGHT"}], "flows": []}""".formatted(tank, TestSite.task(canister, "Rinse the pre-filter")));
+        return canister.get("id").asLong();
     }
 
     @Test
@@ -97,7 +100,7 @@ class PhotoApiTest {
         }
         pool.shutdown();
 
-        assertThat(kept).isEqualTo(PhotoOperations.MOST_OF_SERVICE);
+        assertThat(kept).isEqualTo(PhotoOperations.MOST);
         site.get(keeper, "/api/services/" + service + "/photos")
                 .andExpect(jsonPath("$.length()").value(kept));
     }
@@ -123,6 +126,49 @@ class PhotoApiTest {
         site.get(stranger, "/api/services/" + service + "/photos")
                 .andExpect(jsonPath("$.length()").value(0));
         site.delete(keeper, "/api/photos/" + photo).andExpect(status().isNoContent());
+    }
+
+    @Test
+    void how_a_filter_is_built_is_kept_in_photos_of_its_own_with_what_they_show() throws Exception {
+        ofFilter(keeper, weir, photo, "The hose block, lever down").andExpect(status().isNoContent());
+        ofFilter(keeper, weir, photo, "The hose block, lever down").andExpect(status().isNoContent());
+
+        site.get(keeper, "/api/filters/" + weir + "/photos")
+                .andExpect(jsonPath("$.length()").value(1))
+                .andExpect(jsonPath("$[0].moment").value("BUILT"))
+                .andExpect(jsonPath("$[0].caption").value("The hose block, lever down"));
+        site.get(keeper, "/api/services/" + service + "/photos")
+                .andExpect(jsonPath("$.length()").value(0));
+        site.get(keeper, "/api/photos/" + photo).andExpect(content().contentType(MediaType.IMAGE_JPEG));
+        site.delete(keeper, "/api/photos/" + photo).andExpect(status().isNoContent());
+    }
+
+    @Test
+    void a_photo_of_no_filter_of_anothers_or_with_too_long_a_caption_is_refused() throws Exception {
+        ofFilter(keeper, weir, photo, "x".repeat(121))
+                .andExpect(jsonPath("$.errors[0].field").value("caption"));
+        ofFilter(keeper, -1, photo, "").andExpect(jsonPath("$.code").value("filter-not-found"));
+        ofFilter(site.keeper(), weir, photo, "").andExpect(jsonPath("$.code").value("filter-not-found"));
+    }
+
+    @Test
+    void a_photo_of_a_service_shows_it_before_or_after() throws Exception {
+        site.sendFile(
+                        keeper,
+                        HttpMethod.PUT,
+                        "/api/services/" + service + "/photos/" + photo + "?moment=BUILT",
+                        MediaType.IMAGE_JPEG,
+                        Pictures.png(4, 4))
+                .andExpect(jsonPath("$.errors[0].field").value("moment"));
+    }
+
+    private ResultActions ofFilter(SignedIn who, long filter, UUID id, String caption) throws Exception {
+        return site.sendFile(
+                who,
+                HttpMethod.PUT,
+                "/api/filters/" + filter + "/photos/" + id + "?caption=" + caption,
+                MediaType.IMAGE_JPEG,
+                Pictures.png(40, 30));
     }
 
     private ResultActions send(SignedIn who, UUID id, byte[] bytes) throws Exception {
