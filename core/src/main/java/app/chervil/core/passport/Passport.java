@@ -127,6 +127,15 @@ public record Passport(Build build, List<Chamber> chambers, List<OwnStep> ownSte
                         .orElse(true);
     }
 
+    /** Whether a stage was said to lie loose in a part of the housing, so that no tray or bag lifts it. */
+    public boolean liesLooseInTheHousing(int stage) {
+        return stated()
+                && places().stream()
+                        .filter(Place::isFixed)
+                        .flatMap(place -> place.contents().stream())
+                        .anyMatch(content -> content.stage() == stage && content.packing() == Place.Packing.LOOSE);
+    }
+
     /** Whether work on it needs every place lifted first: a pump under them all. */
     private boolean isUnderAll(StageKind kind) {
         return build.is(FilterKind.CANISTER) && build.housing().pump() == Build.Pump.BASE && kind == StageKind.IMPELLER;

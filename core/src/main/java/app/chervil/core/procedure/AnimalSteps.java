@@ -7,6 +7,7 @@ import static app.chervil.core.procedure.Step.Effect.HANDS_IN;
 import static app.chervil.core.procedure.Template.step;
 
 import app.chervil.core.filter.FilterKind;
+import app.chervil.core.filter.StageKind;
 import app.chervil.core.passport.Build;
 import app.chervil.core.procedure.Step.Words;
 import app.chervil.core.tank.Animals;
@@ -43,7 +44,8 @@ final class AnimalSteps {
     /** Steps of a set-up that keep them from harm. */
     static List<Template> guards(Situation situation) {
         List<Template> steps = new ArrayList<>();
-        if (drawsIn(situation.kind()) && situation.keeps(Animals::wantsGuard)) {
+        boolean guarded = situation.kinds().contains(StageKind.PREFILTER_SPONGE);
+        if (drawsIn(situation.kind()) && !guarded && situation.keeps(Animals::wantsGuard)) {
             steps.add(guard(situation));
         }
         if (drawsIn(situation.kind())

@@ -108,9 +108,25 @@ record Bound(Template template, Optional<PathStage> stage, Optional<Tray> tray, 
         Situation situation = fillings.situation();
         String text = fillings.fill(template.words()
                 .text()
+                .replace(
+                        "{lifted}",
+                        scooped(situation) ? "Scoop the {stage} out" : "Lift the {stage} out in its tray or bag")
+                .replace(
+                        "{dipped}",
+                        scooped(situation)
+                                ? "Swirl the {stage} in {bio} by hand, gently"
+                                : "Dip the {stage} in {bio}, in its tray or bag, gently")
+                .replace(
+                        "{laidBack}",
+                        scooped(situation)
+                                ? "Spoon the {stage} back and level it"
+                                : "Put the {stage} back and press it down until it stops")
                 .replace("{stages}", listed(together))
                 .replace("{place}", tray.map(Tray::name).orElse(""))
                 .replace("{stage}", stage.map(PathStage::name).orElse("filter")));
+        if (isMany() && (template.phase() == Phase.TAKE_OUT || template.phase() == Phase.PUT_BACK)) {
+            text += " There are " + stage.map(PathStage::quantity).orElse(1) + ".";
+        }
         boolean rinses = template.words().text().contains("{first}")
                 || template.words().text().contains("{draw}");
         String reason = rinses && template.words().reason().isEmpty()
@@ -137,6 +153,18 @@ record Bound(Template template, Optional<PathStage> stage, Optional<Tray> tray, 
                 template.captures(),
                 template.effects(),
                 drawn);
+    }
+
+    /** Whether several of the same make up the stage. */
+    private boolean isMany() {
+        return stage.filter(one -> one.quantity() > 1).isPresent();
+    }
+
+    /** Whether it lies loose in a part of the housing, so that nothing lifts it but a hand. */
+    private boolean scooped(Situation situation) {
+        return stage.map(situation.path()::indexOf)
+                .filter(situation.passport()::liesLooseInTheHousing)
+                .isPresent();
     }
 
     /** The tub that something goes into when it comes out. */

@@ -273,6 +273,7 @@ final class CommonSteps {
                         "Wipe the lid's seal, grease it thinly, press the head down" + mark + " and close the "
                                 + latches(build) + ".")
                 .because("They close without force. If they need force, a tray or the head is not seated.")
+                .using(Material.GREASE)
                 .does(HANDS_IN, FILTER_SHUT);
     }
 

@@ -41,6 +41,7 @@ final class SetUpSteps {
         if (situation.build().hangsOnHoses()) {
             setUp.hoses();
         }
+        setUp.intake();
         AnimalSteps.guards(situation).forEach(setUp::add);
         setUp.filled();
         setUp.started();
@@ -145,6 +146,31 @@ final class SetUpSteps {
         }
     }
 
+    /** What hangs on the intake: a pre-filter is cut to fit where it is new. */
+    private void intake() {
+        situation.path().stream()
+                .filter(stage -> stage.kind() == StageKind.PREFILTER_SPONGE || stage.kind() == StageKind.STRAINER)
+                .map(stage -> Bound.resting(
+                        stage.kind() == StageKind.STRAINER
+                                ? step(
+                                                Phase.CONNECT,
+                                                "on-intake",
+                                                "Push the {stage} onto the intake until it clicks or sits tight.")
+                                        .does(HANDS_IN)
+                                : step(
+                                                Phase.CONNECT,
+                                                "on-intake",
+                                                "Push the {stage} onto the intake until it sits tight. If it has to be cut, cut it"
+                                                        + " four millimetres over.")
+                                        .because(
+                                                "Loose, it lets water past. It takes most of the dirt and is rinsed in a minute.")
+                                        .mind(SHARP)
+                                        .using(Material.SCISSORS)
+                                        .does(HANDS_IN),
+                        stage))
+                .forEach(steps::add);
+    }
+
     private void hoses() {
         add(step(Phase.CONNECT, "pipes", "Fix the intake a hand's width above the sand, and the outlet at the surface.")
                 .does(HANDS_IN));
@@ -201,7 +227,14 @@ final class SetUpSteps {
     }
 
     private void connected() {
-        add(step(Phase.CONNECT, "connect", "Push each hose onto its port, in to in, out to out, and shut the clips.")
+        String block = build.water().shutOff() == ShutOff.BLOCK
+                ? " Then press the hose block on until it clicks, its lever shut."
+                : "";
+        String port = block.isEmpty() ? "its port" : "its port of the hose block";
+        add(step(
+                        Phase.CONNECT,
+                        "connect",
+                        "Push each hose onto " + port + ", in to in, out to out, and shut the clips." + block)
                 .because("Swapped hoses are the commonest mistake here.")
                 .does(HANDS_IN, HOSES_ON));
     }
@@ -212,15 +245,22 @@ final class SetUpSteps {
                         ? step(Phase.WATER_ON, "ends-in", "Put both hose ends into the water.")
                                 .mind(FLOOD)
                                 .does(HANDS_IN, WATER_ON)
-                        : step(Phase.WATER_ON, "open", "Open the water: valves, or the lever of the hose block.")
+                        : step(
+                                        Phase.WATER_ON,
+                                        "open",
+                                        build.water().shutOff() == ShutOff.BLOCK
+                                                ? "Open the lever of the hose block."
+                                                : "Open both valves.")
                                 .mind(FLOOD)
                                 .does(WATER_ON));
     }
 
     private void started() {
-        add(CommonSteps.level());
+        add(build.is(FilterKind.SUMP) ? toTheWeir() : CommonSteps.level());
         add(start("start"));
         if (build.is(FilterKind.SUMP)) {
+            add(step(Phase.START, "run-mark", "Top the sump up to its run mark: its pipes have filled.")
+                    .because("Below its mark the pump draws air."));
             drained();
         }
         add(step(Phase.WATCH, "leak", watching())
@@ -252,6 +292,12 @@ final class SetUpSteps {
         add(HeaterSteps.on(build));
         add(CommonSteps.finish()
                 .because("A filter that ran here before stays on for six weeks: the new one holds no bacteria yet."));
+    }
+
+    private static Template toTheWeir() {
+        return step(Phase.LEVEL, "level", "Fill the tank to its weir with conditioned water of the same temperature.")
+                .because("Salt water is mixed to the tank’s salinity first.")
+                .does(TOPPED_UP);
     }
 
     private Template start(String code) {

@@ -100,8 +100,17 @@ public record Situation(
         return new Situation(filterName, passport, practice, means, path, work, other);
     }
 
-    /** A stage with its id and what the keeper calls it. */
-    public record PathStage(long id, String name, Stage stage) {
+    /**
+     * A stage with its id and what the keeper calls it.
+     *
+     * @param quantity of the same that make it up, 1 or more
+     */
+    public record PathStage(long id, String name, Stage stage, int quantity) {
+        /** A stage of one piece. */
+        public PathStage(long id, String name, Stage stage) {
+            this(id, name, stage, 1);
+        }
+
         StageKind kind() {
             return stage.kind();
         }

@@ -230,19 +230,19 @@ final class StepCatalogue {
     }
 
     private static Template dip() {
-        return step(Phase.DIP, "dip", "Dip the {stage} in {bio}, in its tray or bag, gently.")
+        return step(Phase.DIP, "dip", "{dipped}.")
                 .because("Silt goes, the bacteria stay. Shaking knocks them off, and drying kills them.");
     }
 
     private static Template bioOut() {
-        return step(Phase.TAKE_OUT, "out", "Lift the {stage} out in its tray or bag and set it under water in {bio}.")
+        return step(Phase.TAKE_OUT, "out", "{lifted} and set it under water in {bio}.")
                 .because("Its bacteria die within the hour if they dry or stand without air.")
                 .does(HANDS_IN, PART_OUT, BIO_OUT);
     }
 
     private static Template bioBack() {
-        return back("Put the {stage} back and press it down until it stops.")
-                .because("Water goes round a tray that is not seated.");
+        return back("{laidBack}.")
+                .because("Water takes the easiest way: round a tray that is not seated, or where a layer is thin.");
     }
 
     static Template out(String text) {

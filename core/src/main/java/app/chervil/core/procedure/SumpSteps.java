@@ -86,7 +86,7 @@ final class SumpSteps {
     static List<Template> deepClean() {
         return List.of(
                 step(
-                                Phase.RINSE_SECOND,
+                                Phase.RINSE_LAST,
                                 "chambers",
                                 "Siphon the dirt from the floor of each chamber that is left, in the order water meets them.")
                         .because("The pump stands and its chamber may run low. What you take counts as water change.")

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.FilterTemplates;
 import app.chervil.core.filter.FlowDirection;
+import app.chervil.core.filter.StageKind;
 import app.chervil.core.passport.Build;
 import app.chervil.core.procedure.Situation.Asked;
 import app.chervil.core.procedure.Situation.PathStage;
@@ -25,7 +26,11 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** The work where turtles, amphibians, fry, shrimp or seahorses live. */
 class AnimalStepsTest {
     private static Situation all(FilterKind kind, Thoroughness thoroughness, Animals... animals) {
-        List<PathStage> path = Catalogued.path(FilterTemplates.waterPath(kind));
+        return situation(kind, Catalogued.path(FilterTemplates.waterPath(kind)), thoroughness, animals);
+    }
+
+    private static Situation situation(
+            FilterKind kind, List<PathStage> path, Thoroughness thoroughness, Animals... animals) {
         List<Asked> tasks = Catalogued.tasks(kind, path);
         Optional<FlowDirection> direction =
                 kind == FilterKind.CANISTER ? Optional.of(FlowDirection.BOTTOM_UP) : Optional.empty();
@@ -132,8 +137,8 @@ class AnimalStepsTest {
 
     @Test
     void a_new_filter_is_guarded_before_it_runs() {
-        assertThat(setUp(FilterKind.CANISTER, Animals.SHRIMP)).containsSubsequence("pipes", "guard", "start");
-        assertThat(setUp(FilterKind.HANG_ON_BACK, Animals.SEAHORSES)).containsSubsequence("guard", "weaken", "start");
+        assertThat(bare(FilterKind.CANISTER, Animals.SHRIMP)).containsSubsequence("pipes", "guard", "start");
+        assertThat(bare(FilterKind.HANG_ON_BACK, Animals.SEAHORSES)).containsSubsequence("guard", "weaken", "start");
         assertThat(setUp(FilterKind.INTERNAL, Animals.AMPHIBIANS))
                 .contains("weaken")
                 .doesNotContain("guard");
@@ -141,6 +146,21 @@ class AnimalStepsTest {
         assertThat(setUp(FilterKind.AIR_SPONGE, Animals.FRY, Animals.AMPHIBIANS))
                 .doesNotContain("guard", "weaken");
         assertThat(setUp(FilterKind.CANISTER)).doesNotContain("guard", "weaken", "turtle-guard");
+    }
+
+    @Test
+    void a_sponge_on_the_intake_is_guard_enough() {
+        assertThat(setUp(FilterKind.CANISTER, Animals.SHRIMP))
+                .containsSubsequence("pipes", "on-intake", "start")
+                .doesNotContain("guard");
+    }
+
+    /** Of a filter with nothing on its intake. */
+    private static List<String> bare(FilterKind kind, Animals... animals) {
+        List<PathStage> path = Catalogued.path(FilterTemplates.waterPath(kind).stream()
+                .filter(stage -> stage.kind() != StageKind.PREFILTER_SPONGE)
+                .toList());
+        return SetUpTest.codes(Procedure.setUp(situation(kind, path, Thoroughness.LIGHT, animals)));
     }
 
     private static List<String> setUp(FilterKind kind, Animals... animals) {

@@ -35,6 +35,34 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** A filter put together and started, as a practitioner would read it aloud. */
 class SetUpTest {
     @Test
+    void hoses_go_onto_what_shuts_them_and_the_words_name_it() {
+        Procedure block = shutBy(ShutOff.BLOCK);
+        assertThat(words(block, "connect"))
+                .contains("its port of the hose block")
+                .endsWith("its lever shut.");
+        assertThat(words(block, "open")).isEqualTo("Open the lever of the hose block.");
+
+        Procedure valves = shutBy(ShutOff.VALVES);
+        assertThat(words(valves, "connect")).doesNotContain("block");
+        assertThat(words(valves, "open")).isEqualTo("Open both valves.");
+    }
+
+    @Test
+    void a_sump_is_filled_to_its_mark_and_topped_up_once_its_pipes_have_filled() {
+        Procedure sump = Procedure.setUp(situation(
+                Passport.usual(Build.usual(FilterKind.SUMP, Optional.empty()), List.of(StageKind.SOCK)),
+                path(StageKind.SOCK)));
+
+        assertThat(codes(sump)).containsSubsequence("fill", "level", "start", "run-mark", "drain-test", "restart");
+        assertThat(words(sump, "level")).startsWith("Fill the tank to its weir");
+    }
+
+    private static Procedure shutBy(ShutOff shutOff) {
+        return usual(
+                Build.usual(FilterKind.CANISTER, Optional.of(FlowDirection.SIDE_THEN_TRAYS), shutOff, Fill.PRIMER));
+    }
+
+    @Test
     void a_bottom_up_canister_is_filled_from_the_bottom_and_before_its_lid_goes_on() {
         Passport passport = new Passport(
                 Build.usual(FilterKind.CANISTER, Optional.of(FlowDirection.BOTTOM_UP), ShutOff.VALVES, Fill.OPEN_TOP),

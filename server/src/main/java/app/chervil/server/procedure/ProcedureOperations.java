@@ -305,7 +305,7 @@ public class ProcedureOperations {
 
     private static List<PathStage> path(Filter filter) {
         return filter.stages().stream()
-                .map(stage -> new PathStage(stage.id(), stage.name(), stage.stage()))
+                .map(stage -> new PathStage(stage.id(), stage.name(), stage.stage(), stage.quantity()))
                 .toList();
     }
 
