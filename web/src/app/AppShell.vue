@@ -10,9 +10,11 @@ import { PLACES } from './places'
 import RailNav from './RailNav.vue'
 import SiteNotice from './SiteNotice.vue'
 
-/** The rail with its places, and the keys that work everywhere. */
+/* The rail with its places, and the keys that work everywhere. */
+
 /** Loaded when they are first wanted. */
 const KeysHelp = defineAsyncComponent(() => import('./KeysHelp.vue'))
+const TourAround = defineAsyncComponent(() => import('./TourAround.vue'))
 const SearchPalette = defineAsyncComponent(() => import('./SearchPalette.vue'))
 
 const router = useRouter()
@@ -21,6 +23,7 @@ const preferences = usePreferences()
 
 const helping = ref(false)
 const searching = ref(false)
+const touring = ref(false)
 let going = false
 
 useKeys((key, event) => {
@@ -45,15 +48,16 @@ const logHere = () =>
 <template>
   <div class="app">
     <a class="skip" href="#content">Skip to content</a>
-    <RailNav @keys="helping = true" @search="searching = true" />
+    <RailNav @keys="helping = true" @search="searching = true" @tour="touring = true" />
     <div id="content" tabindex="-1">
       <SiteNotice />
       <AlertWatch />
       <RestartGuard v-if="route.name !== 'service'" />
       <RouterView :key="route.path" />
     </div>
-    <PhoneBar @search="searching = true" />
+    <PhoneBar @search="searching = true" @tour="touring = true" />
     <KeysHelp v-if="helping" v-model="helping" />
+    <TourAround v-if="touring" v-model="touring" />
     <SearchPalette v-if="searching" v-model="searching" />
   </div>
 </template>

@@ -7,7 +7,7 @@ import { AT_HAND, OF_SITE, PLACES, placeOf } from './places'
 import { useSiteActions } from './siteActions'
 
 /** The bar of a phone: three places, logging in the middle, and the rest behind More. */
-const emit = defineEmits<{ search: [] }>()
+const emit = defineEmits<{ search: []; tour: [] }>()
 
 const route = useRoute()
 const { data: session } = useSession()
@@ -36,6 +36,10 @@ function search() {
   more.value = false
   emit('search')
 }
+function tour() {
+  more.value = false
+  emit('tour')
+}
 </script>
 
 <template>
@@ -45,12 +49,13 @@ function search() {
       :key="one.name"
       :to="{ name: one.name }"
       :class="{ on: one.place === place }"
+      :data-tour="one.place"
       :aria-current="one.place === place ? 'page' : undefined"
     >
       <svg width="24" height="24" viewBox="0 0 24 24" aria-hidden="true"><path :d="one.icon" /></svg>
       {{ one.label }}
     </RouterLink>
-    <button type="button" :class="{ on: behind }" :aria-expanded="more" @click="more = true">
+    <button type="button" data-tour="more" :class="{ on: behind }" :aria-expanded="more" @click="more = true">
       <svg class="dots" width="24" height="24" viewBox="0 0 24 24" aria-hidden="true"><path :d="MORE" /></svg>
       More
     </button>
@@ -63,6 +68,7 @@ function search() {
         {{ one.label }}
       </RouterLink>
       <el-button class="way" text @click="search">Search</el-button>
+      <el-button class="way" text @click="tour">Show me around</el-button>
       <el-button class="way" text @click="actions.turnTheme">{{ actions.themeWords.value }}</el-button>
       <el-button class="way" text @click="actions.leave">Sign out, {{ session?.name }}</el-button>
     </el-drawer>

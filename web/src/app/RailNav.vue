@@ -5,7 +5,7 @@ import { PLACES, placeOf } from './places'
 import SiteMenu from './SiteMenu.vue'
 
 /** The rail of a wide screen: the places, logging, and what sits behind the site's name. */
-const emit = defineEmits<{ keys: []; search: [] }>()
+const emit = defineEmits<{ keys: []; search: []; tour: [] }>()
 
 const route = useRoute()
 const { data: session } = useSession()
@@ -24,12 +24,19 @@ const within = (place: string) => placeOf(route.path) === place
       :key="link.name"
       :to="{ name: link.name }"
       class="place"
+      :data-tour="link.place"
       :class="{ on: within(link.place) }"
       :aria-current="within(link.place) ? 'page' : undefined"
     >
       {{ link.label }}
     </RouterLink>
-    <SiteMenu v-if="session?.name" :session="session" @keys="emit('keys')" @search="emit('search')" />
+    <SiteMenu
+      v-if="session?.name"
+      :session="session"
+      @keys="emit('keys')"
+      @search="emit('search')"
+      @tour="emit('tour')"
+    />
   </nav>
 </template>
 

@@ -9,7 +9,7 @@ import { useSiteActions } from './siteActions'
 
 /** Behind the site's name: people, units, theme, keys, the way out. */
 defineProps<{ session: Session }>()
-const emit = defineEmits<{ keys: []; search: [] }>()
+const emit = defineEmits<{ keys: []; search: []; tour: [] }>()
 
 const router = useRouter()
 const actions = useSiteActions()
@@ -34,6 +34,7 @@ const ways = computed(() => OF_SITE.filter(({ name }) => mayGo({ name })))
         </el-dropdown-item>
         <el-dropdown-item @click="emit('search')">Search</el-dropdown-item>
         <el-dropdown-item @click="emit('keys')">Keys</el-dropdown-item>
+        <el-dropdown-item @click="emit('tour')">Show me around</el-dropdown-item>
         <el-dropdown-item divided @click="actions.leave">Sign out</el-dropdown-item>
       </el-dropdown-menu>
     </template>

@@ -30,22 +30,19 @@ const change = (percent: number) =>
             that. Before anyone has looked it goes by the usual interval, at which such a stage is about
             {{ known.limits.usualLoadingPercent }} % full, and asks a little sooner, because tanks differ.
           </p>
-          <table>
-            <thead>
-              <tr>
-                <th>Task, normal tank</th>
-                <th>usual</th>
-                <th>first date after</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="start in known.starts" :key="start.task">
-                <td>{{ start.task }}</td>
-                <td class="num">{{ start.usualDays }} d</td>
-                <td class="num">{{ start.firstDays }} d</td>
-              </tr>
-            </tbody>
-          </table>
+          <el-table :data="known.starts" row-key="task" aria-label="First dates">
+            <el-table-column label="Task, normal tank" prop="task" min-width="180" />
+            <el-table-column label="usual" align="right" width="110">
+              <template #default="{ row }"
+                ><span class="num">{{ row.usualDays }} d</span></template
+              >
+            </el-table-column>
+            <el-table-column label="first date after" align="right" width="150">
+              <template #default="{ row }"
+                ><span class="num">{{ row.firstDays }} d</span></template
+              >
+            </el-table-column>
+          </el-table>
         </section>
         <section>
           <h2>How a finding moves it</h2>
@@ -123,16 +120,6 @@ section {
 
 p {
   margin: 6px 0;
-}
-
-th {
-  padding: 4px 18px 4px 0;
-  text-align: left;
-}
-
-td {
-  padding: 4px 18px 4px 0;
-  border-top: 1px solid var(--hair);
 }
 
 .grades {

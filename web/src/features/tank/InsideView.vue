@@ -155,6 +155,6 @@ section {
 }
 
 .drawn {
-  margin-top: 12px;
+  margin-block: 12px 28px;
 }
 </style>

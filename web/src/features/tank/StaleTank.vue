@@ -52,34 +52,10 @@ const differences = computed(() => {
 
 <template>
   <ConflictNotice what="this tank" can-take @take="emit('take', current)" @keep="emit('keep', current)">
-    <table>
-      <thead>
-        <tr>
-          <th scope="col">Field</th>
-          <th scope="col">Yours</th>
-          <th scope="col">Saved now</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in differences" :key="row.key">
-          <th scope="row">{{ row.key }}</th>
-          <td>{{ row.mine }}</td>
-          <td>{{ row.theirs }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <el-table :data="differences" row-key="key" aria-label="What differs">
+      <el-table-column label="Field" prop="key" min-width="110" />
+      <el-table-column label="Yours" prop="mine" min-width="130" />
+      <el-table-column label="Saved now" prop="theirs" min-width="130" />
+    </el-table>
   </ConflictNotice>
 </template>
-
-<style scoped>
-table {
-  margin: 8px 0 12px;
-  border-spacing: 0;
-}
-
-th,
-td {
-  padding: 3px 18px 3px 0;
-  text-align: left;
-}
-</style>

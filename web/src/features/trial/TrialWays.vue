@@ -16,59 +16,85 @@ const emit = defineEmits<{ adopt: [way: number] }>()
 /** Where doing it uses up what has a price. */
 const costs = computed(() => props.trial.ways.some((way) => (way.costAWeek ?? 0) > 0))
 const over = computed(() => props.trial.state !== 'RUNNING')
+
+type Way = Trial['ways'][number]
+interface Column {
+  label: string
+  width: number
+  of: (way: Way, place: number) => string
+  /** How sure it is. */
+  range?: (way: Way) => string
+}
+
+const rows = computed(() => props.trial.ways.map((way, place) => ({ way, place })))
+const columns = computed<Column[]>(() => {
+  const { subject, watched } = props.trial
+  const cost: Column[] = costs.value
+    ? [
+        {
+          label: 'Cost a week',
+          width: 90,
+          of: (way) => (way.costAWeek === undefined ? '–' : money(way.costAWeek)),
+        },
+      ]
+    : []
+  return [
+    { label: 'Days so far', width: 80, of: (way) => String(way.daysLived) },
+    { label: 'Times done', width: 80, of: (way) => String(way.times) },
+    { label: 'Readings', width: 90, of: (way) => String(way.readings) },
+    { label: 'Minutes a week', width: 90, of: (way) => way.minutesAWeek?.toFixed(0) ?? '–' },
+    ...cost,
+    {
+      label: `${subject.parameter} rises a week`,
+      width: 220,
+      of: (way) => (way.rise ? riseWords(way.rise.perWeek, subject.unit) : '–'),
+      range: (way) => (way.rise ? `${riseWords(way.rise.low, '')} to ${riseWords(way.rise.high, '')}` : ''),
+    },
+    ...watched.map((one) => ({
+      label: one.parameter,
+      width: 130,
+      of: (_: Way, place: number) => watchedWords(one.byWay[place] ?? {}, one.unit),
+    })),
+  ]
+})
 </script>
 
 <template>
   <div class="wide">
-    <table>
-      <thead>
-        <tr class="small quiet">
-          <th scope="col">Way</th>
-          <th scope="col">Days so far</th>
-          <th scope="col">Times done</th>
-          <th scope="col">Readings</th>
-          <th scope="col">Minutes a week</th>
-          <th v-if="costs" scope="col">Cost a week</th>
-          <th scope="col">{{ trial.subject.parameter }} rises a week</th>
-          <th v-for="one in trial.watched" :key="one.parameter" scope="col">{{ one.parameter }}</th>
-          <th v-if="over" scope="col" class="screen"><span class="seen-by-readers">Keep it</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="(way, i) in trial.ways" :key="i">
-          <th scope="row">{{ wayWords(way.days) }}</th>
-          <td class="num">{{ way.daysLived }}</td>
-          <td class="num">{{ way.times }}</td>
-          <td class="num">{{ way.readings }}</td>
-          <td class="num">{{ way.minutesAWeek?.toFixed(0) ?? '–' }}</td>
-          <td v-if="costs" class="num">{{ way.costAWeek === undefined ? '–' : money(way.costAWeek) }}</td>
-          <td class="num">
-            <template v-if="way.rise"
-              >{{ riseWords(way.rise.perWeek, trial.subject.unit) }}
-              <span class="small quiet"
-                >{{ riseWords(way.rise.low, '') }} to {{ riseWords(way.rise.high, '') }}</span
-              ></template
-            >
-            <template v-else>–</template>
-          </td>
-          <td v-for="one in trial.watched" :key="one.parameter" class="num">
-            {{ watchedWords(one.byWay[i] ?? {}, one.unit) }}
-          </td>
-          <td v-if="over" class="screen">
-            <b v-if="trial.adopted === i">chosen</b>
-            <el-button
-              v-else-if="chooses && way.days !== undefined"
-              type="primary"
-              text
-              :disabled="sending"
-              @click="emit('adopt', i)"
-            >
-              Adopt {{ wayWords(way.days) }}
-            </el-button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <el-table :data="rows" row-key="place" aria-label="What each way took">
+      <el-table-column label="Way" min-width="140">
+        <template #default="{ row }"
+          ><b>{{ wayWords(row.way.days) }}</b></template
+        >
+      </el-table-column>
+      <el-table-column
+        v-for="column in columns"
+        :key="column.label"
+        :label="column.label"
+        align="right"
+        :min-width="column.width"
+      >
+        <template #default="{ row }"
+          ><span class="num">{{ column.of(row.way, row.place) }}</span>
+          <span v-if="column.range" class="small quiet"> {{ column.range(row.way) }}</span></template
+        >
+      </el-table-column>
+      <el-table-column v-if="over" class-name="screen" min-width="130" align="right">
+        <template #header><span class="seen-by-readers">Keep it</span></template>
+        <template #default="{ row }">
+          <b v-if="trial.adopted === row.place">chosen</b>
+          <el-button
+            v-else-if="chooses && row.way.days !== undefined"
+            type="primary"
+            text
+            :disabled="sending"
+            @click="emit('adopt', row.place)"
+          >
+            Adopt {{ wayWords(row.way.days) }}
+          </el-button>
+        </template>
+      </el-table-column>
+    </el-table>
     <p v-if="trial.watched.length" class="small quiet">
       {{ trial.watched.map((one) => one.parameter).join(' and ') }} only watched: what is compared is
       {{ trial.subject.parameter.toLowerCase() }}.
@@ -82,29 +108,8 @@ const over = computed(() => props.trial.state !== 'RUNNING')
   overflow-x: auto;
 }
 
-table {
-  border-collapse: collapse;
-}
-
-th,
-td {
-  padding: 4px 22px 4px 0;
-  text-align: left;
-  font-weight: inherit;
-}
-
-td {
-  text-align: right;
-  white-space: nowrap;
-}
-
-tbody th {
-  font-weight: 640;
-  white-space: nowrap;
-}
-
 @media print {
-  .screen {
+  :deep(.screen) {
     display: none;
   }
 }
