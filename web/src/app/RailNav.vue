@@ -79,6 +79,13 @@ const within = (place: string) => placeOf(route.path) === place
   font-weight: 700;
 }
 
+/* Where colours are the reader's own, a clear border is drawn as well. */
+@media (forced-colors: active) {
+  .place:not(.on) {
+    border-left-color: Canvas;
+  }
+}
+
 @media (width <= 640px) {
   .rail {
     display: none;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { longDay, shortDay } from '@/shared/dates'
-import { capacity } from './plan'
+import { capacity, marked } from './plan'
 import type { PlanDay } from './queries'
 
 /** Minutes of each day as low bars against what people have; a day over its limit overshoots its tick. */
@@ -10,13 +10,14 @@ const props = defineProps<{ days: PlanDay[] }>()
 const HEIGHT = 54
 const most = computed(() => Math.max(60, ...props.days.map((day) => Math.max(day.minutes, capacity(day)))))
 const tall = (minutes: number) => (minutes / most.value) * HEIGHT
+const marks = computed(() => marked(props.days.map((day) => day.on)))
 const bars = computed(() =>
   props.days.map((day, index) => ({
     day,
     x: (100 * index) / props.days.length,
     width: 74 / props.days.length,
     over: day.minutes > capacity(day),
-    month: index === 0 || day.on.endsWith('-01') ? shortDay(day.on) : '',
+    month: marks.value.has(day.on) ? shortDay(day.on) : '',
   })),
 )
 const over = computed(() => bars.value.filter((bar) => bar.over))

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { afterMonday, costWords, hoursWords, itemsOf, weeksOf, workWords } from './plan'
+import { addDays } from '@/shared/dates'
+import { afterMonday, costWords, hoursWords, itemsOf, marked, weeksOf, workWords } from './plan'
 import type { PlanDay, PlannedVisit } from './queries'
 
 const day = (on: string): PlanDay => ({ on, minutes: 0, keeperMinutes: 60, helperMinutes: 0 })
@@ -60,5 +61,20 @@ describe('words', () => {
     expect(workWords(two)).toBe('rinse the pre-filter, water change')
     expect(workWords(visit('2026-11-30', ...two.tasks, task(3, 'Change floss')))).toBe('3 tasks')
     expect(itemsOf(two, [2])).toEqual([{ chain: 2, on: '2026-11-30' }])
+  })
+})
+
+describe('names under the strip', () => {
+  const from = (first: string, many: number) => Array.from({ length: many }, (_, i) => addDays(first, i))
+
+  it('are the first day and the first of each month', () => {
+    expect([...marked(from('2026-11-08', 56))]).toEqual(['2026-11-08', '2026-12-01'])
+    expect([...marked(from('2026-11-02', 28))]).toEqual(['2026-11-02'])
+  })
+
+  it('never run into each other, nor off the edge', () => {
+    expect([...marked(from('2026-11-28', 56))]).toEqual(['2026-12-01', '2027-01-01'])
+    expect([...marked(from('2026-11-10', 56))]).toEqual(['2026-11-10', '2026-12-01'])
+    expect([...marked([])]).toEqual([])
   })
 })

@@ -62,3 +62,14 @@ export const workWords = (visit: PlannedVisit): string =>
     : visit.tasks.map((task) => lowerFirst(task.name)).join(', ')
 
 export const isPinned = (visit: PlannedVisit): boolean => visit.tasks.some((task) => task.pinned)
+
+/** Share of the strip that a day's name takes up on a phone. */
+const NAME = 0.16
+
+/** Days whose names stand under the strip: the first, and the first of each month; none where it would run into the next. */
+export function marked(days: string[]): Set<string> {
+  const months = days.filter((day, i) => day.endsWith('-01') && i <= days.length * (1 - NAME))
+  const next = days.indexOf(months[0] ?? '')
+  const free = next < 0 || next >= days.length * NAME
+  return new Set(free ? [...days.slice(0, 1), ...months] : months)
+}

@@ -15,7 +15,8 @@ import org.jspecify.annotations.Nullable;
 @Mapper
 interface FollowUpMapper {
     /**
-     * Those not done yet that are asked for before an instant, of filters in use, oldest first.
+     * Those not done yet that are asked for before an instant, of filters in use, oldest first; of the same look asked for
+     * twice, the later one.
      *
      * @param catchers kinds of stage that catch blown dirt
      */
@@ -49,6 +50,16 @@ interface FollowUpMapper {
                   and service.recorded_at >= follow_up.due_at
                   and stage.kind = any(#{catchers})
               ))
+              and not exists (
+                select 1
+                from follow_up later
+                left join service on service.site_id = later.site_id and service.id = later.work_id
+                where later.site_id = follow_up.site_id
+                  and later.filter_id = follow_up.filter_id
+                  and later.words = follow_up.words
+                  and (later.due_at, later.id) > (follow_up.due_at, follow_up.id)
+                  and service.withdrawn_at is null
+              )
             order by follow_up.due_at, follow_up.id
             """)
     List<FollowUpRow> listOpen(long site, Instant before, String[] catchers);

@@ -96,6 +96,20 @@ class ChainApiTest {
         assertThat(looks()).isEmpty();
     }
 
+    @Test
+    void stirred_up_twice_it_is_one_look_until_the_second_is_taken_back() throws Exception {
+        UUID first = vacuumed;
+        vacuumed = UUID.randomUUID();
+        chore("SUBSTRATE_VACUUM", "2026-06-01");
+        assertThat(looks()).hasSize(1);
+
+        site.delete(keeper, "/api/chores-done/" + vacuumed);
+        assertThat(looks()).hasSize(1);
+
+        site.delete(keeper, "/api/chores-done/" + first);
+        assertThat(looks()).isEmpty();
+    }
+
     private org.springframework.test.web.servlet.ResultActions chore(String kind, String on) throws Exception {
         return site.put(keeper, "/api/chores-done/" + vacuumed, """
                 {"tankId": %d, "kind": "%s", "doneOn": "%s"}""".formatted(tank, kind, on));
