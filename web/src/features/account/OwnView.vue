@@ -44,7 +44,10 @@ async function changePassword() {
             <span>
               <strong>{{ one.here ? 'Here' : one.device.replace(/^a/, 'A') }}</strong>
               <template v-if="one.here">, {{ one.device }}</template>
-              <span class="quiet"> at {{ one.address }}, last used {{ momentWords(one.lastUsedAt) }}</span>
+              <span class="quiet"
+                ><template v-if="one.address"> at {{ one.address }}</template
+                >, last used {{ momentWords(one.lastUsedAt) }}</span
+              >
             </span>
             <el-button
               v-if="!one.here"

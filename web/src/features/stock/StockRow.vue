@@ -66,7 +66,6 @@ async function openOne() {
         <RouterLink :to="{ name: 'store-item', params: { item: entry.id } }">{{ item.name }}</RouterLink>
       </h2>
       <p class="small quiet">{{ usedFor }}</p>
-      <p v-if="item.kit" class="small quiet">{{ fitWords(entry) }}</p>
     </div>
     <p>
       <b v-if="entry.shelf" class="num">{{ amountWords(entry.shelf.ready, item.unit) }}</b>
@@ -110,6 +109,7 @@ async function openOne() {
       </el-button>
       <p v-if="errors.amount || trouble" class="error small" role="alert">{{ errors.amount ?? trouble }}</p>
     </form>
+    <p v-if="item.kit" class="fits small quiet">{{ fitWords(entry) }}</p>
   </article>
 </template>
 
@@ -143,6 +143,10 @@ async function openOne() {
 
 .cost span {
   font-family: var(--text);
+}
+
+.fits {
+  grid-column: 1 / -1;
 }
 
 form {

@@ -63,6 +63,16 @@ describe('what the stores come to', () => {
     const partly = { filter: 'Creek', tank: 'Mangrove edge', lacks: ['Seal rings, 60 mm'] }
 
     expect(kit([whole, partly])).toBe('Fits Weir. Creek uses all of it but seal rings, 60 mm.')
+    expect(
+      kit([
+        partly,
+        { ...partly, filter: 'Lagoon' },
+        { ...partly, filter: 'Ripple', lacks: ['Rings', 'Grease'] },
+      ]),
+    ).toBe(
+      'Creek and Lagoon use all of it but seal rings, 60 mm. Ripple uses all of it but rings and grease.',
+    )
+    expect(kit([whole, { ...whole, filter: 'Creek' }])).toBe('Fits Weir and Creek.')
     expect(kit([])).toBe('No filter here uses its parts in these sizes.')
   })
 

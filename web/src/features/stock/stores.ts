@@ -78,16 +78,25 @@ export function lastsWords(item: StockItem, now: Day = today()): string {
   return `lasts until ${shortDay(runsOut, now)}, ${order}`
 }
 
-/** "Fits Weir. Creek uses all of it but seal rings, 60 mm." */
+/** "Fits Weir. Creek and Lagoon use all of it but seal rings, 60 mm." */
 export function fitWords({ fits }: StockItem): string {
-  const names = (whole: boolean) => fits.filter((fit) => (fit.lacks.length === 0) === whole)
-  const whole = names(true).map((fit) => fit.filter)
-  const partly = names(false).map(
-    (fit) => `${fit.filter} uses all of it but ${fit.lacks.map(lowerFirst).join(', ')}.`,
-  )
   if (!fits.length) return 'No filter here uses its parts in these sizes.'
-  return [whole.length ? `Fits ${whole.join(', ')}.` : '', ...partly].filter(Boolean).join(' ')
+  const byLack = new Map<string, string[]>()
+  for (const { filter, lacks } of fits) {
+    const lack = listed(lacks.map(lowerFirst))
+    byLack.set(lack, [...(byLack.get(lack) ?? []), filter])
+  }
+  const whole = byLack.get('')
+  byLack.delete('')
+  const partly = [...byLack].map(
+    ([lack, filters]) => `${listed(filters)} ${filters.length > 1 ? 'use' : 'uses'} all of it but ${lack}.`,
+  )
+  return [...(whole ? [`Fits ${listed(whole)}.`] : []), ...partly].join(' ')
 }
+
+/** "Weir, Creek and Lagoon" */
+const listed = (words: string[]) =>
+  words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}` : (words[0] ?? '')
 
 export const KIND_WORDS: Record<StockMove['kind'], string> = {
   COUNTED: 'counted',
