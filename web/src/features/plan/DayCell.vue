@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import Sortable from 'sortablejs'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { longDay, type Day } from '@/shared/dates'
 import { capacity, costWords, isPinned, workWords, type Cell } from './plan'
 import type { DayPrice, PlannedVisit } from './queries'
@@ -19,9 +20,8 @@ const props = defineProps<{
 const emit = defineEmits<{
   choose: [visit: PlannedVisit]
   lift: [visit: PlannedVisit]
-  over: [on: Day]
-  drop: [on: Day]
-  leave: []
+  /** What was carried by mouse or finger is let go. */
+  loose: []
   press: [event: KeyboardEvent, visit: PlannedVisit]
 }>()
 
@@ -29,15 +29,45 @@ const has = computed(() => (props.cell.day ? capacity(props.cell.day) : 0))
 const beyond = computed(() => (props.cell.day?.minutes ?? 0) - has.value)
 const filled = computed(() => `${String(Math.min(100, (100 * (props.cell.day?.minutes ?? 0)) / has.value))}%`)
 const date = computed(() => Number(props.cell.on.slice(8)))
+
+/** A finger that rests this long on a visit lifts it; shorter, it scrolls. */
+const LIFT_MS = 250
+const box = ref<HTMLElement>()
+let sortable: Sortable | undefined
+
+/* The library carries the picture of a visit; where it lies is Vue's, so that nothing is moved in the document here. */
+onMounted(() => {
+  if (!box.value) return
+  sortable = Sortable.create(box.value, {
+    group: 'visits',
+    draggable: '.chip',
+    disabled: props.still,
+    forceFallback: true,
+    fallbackOnBody: true,
+    delay: LIFT_MS,
+    delayOnTouchOnly: true,
+    onStart: ({ item }) => {
+      const visit = props.cell.visits.find((one) => one.id === item.dataset.visit)
+      if (visit) emit('lift', visit)
+    },
+    onMove: () => false,
+    onEnd: () => emit('loose'),
+  })
+})
+watch(
+  () => props.still,
+  (still) => sortable?.option('disabled', still),
+)
+onBeforeUnmount(() => sortable?.destroy())
 </script>
 
 <template>
   <section
+    ref="box"
     class="cell"
     :class="{ outside: !cell.day, away: cell.day && has === 0, today: cell.on === today, over }"
     :aria-label="longDay(cell.on)"
-    @dragover.prevent="cell.day && emit('over', cell.on)"
-    @drop.prevent="cell.day && emit('drop', cell.on)"
+    :data-on="cell.day && cell.on"
   >
     <p class="head small">
       <span
@@ -58,13 +88,11 @@ const date = computed(() => Number(props.cell.on.slice(8)))
       :key="visit.id"
       type="button"
       class="chip"
-      :draggable="!still"
+      :data-visit="visit.id"
       :class="{ chosen: visit.id === chosen, carried: visit.id === carried?.id }"
       :aria-label="`${visit.tank}, ${longDay(visit.on)}, ${visit.minutes} minutes, ${workWords(visit)}${isPinned(visit) ? ', pinned' : ''}`"
       @click="emit('choose', visit)"
       @keydown="emit('press', $event, visit)"
-      @dragstart="emit('lift', visit)"
-      @dragend="emit('leave')"
     >
       <span class="name">{{ visit.tank }}</span>
       <span class="num">{{ visit.minutes }}</span>

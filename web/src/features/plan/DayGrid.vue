@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref } from 'vue'
 import { addDays, longDay, shortDay, weekday, type Day } from '@/shared/dates'
 import DayCell from './DayCell.vue'
@@ -49,6 +50,13 @@ function drop(on: Day) {
   if (visit && on !== visit.on) emit('move', visit, on)
 }
 
+/** Where mouse or finger is while it carries a visit; what it carries does not stand in its way. */
+useEventListener(document, 'pointermove', ({ clientX, clientY }: PointerEvent) => {
+  if (!carried.value) return
+  const cell = document.elementFromPoint(clientX, clientY)?.closest<HTMLElement>('.cell[data-on]')
+  if (cell?.dataset.on) over.value = cell.dataset.on
+})
+
 const STEPS: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -7, ArrowDown: 7 }
 
 async function carry(event: KeyboardEvent, visit: PlannedVisit) {
@@ -87,9 +95,7 @@ async function carry(event: KeyboardEvent, visit: PlannedVisit) {
         :price="byDay.get(cell.on)"
         @choose="emit('choose', $event)"
         @lift="lift"
-        @over="over = $event"
-        @drop="drop"
-        @leave="leave"
+        @loose="drop(over ?? cell.on)"
         @press="carry"
       />
     </div>

@@ -392,20 +392,7 @@ public final class DoorsBench {
 
     /** An id of the invited site for a variable of a path. */
     private String known(String path, String name) throws SQLException {
-        String table =
-                switch (name) {
-                    case "tank", "filter", "account", "service", "photo" -> name;
-                    case "task" -> "care_task";
-                    case "other" -> "service";
-                    case "guided" -> "guided_service";
-                    case "look" -> "stage_look";
-                    case "pause" -> "pause";
-                    case "followUp" -> "follow_up";
-                    case "future" -> "future_run";
-                    case "mark" -> "pass";
-                    case "id" -> table(path);
-                    default -> "";
-                };
+        String table = PathIds.table(path, name).orElse("");
         if (table.equals("pass")) {
             return text("select left(mark, 16) from pass where site_id = 1 and used_at is null limit 1");
         }
@@ -419,27 +406,6 @@ public final class DoorsBench {
             case "name" -> "litres";
             case "key" -> "conditioner";
             default -> UUID.randomUUID().toString();
-        };
-    }
-
-    private static String table(String path) {
-        String[] parts = path.split("/");
-        String before = parts[java.util.Arrays.asList(parts).indexOf("{id}") - 1];
-        return switch (before) {
-            case "calendars" -> "calendar_feed";
-            case "chores-done" -> "chore_done";
-            case "media-replacements" -> "media_replacement";
-            case "exceptions" -> "day_exception";
-            case "readings" -> "reading";
-            case "items" -> "stock_item";
-            case "moves", "openings" -> "stock_move";
-            case "trials" -> "trial";
-            case "trouble-cases" -> "trouble_case";
-            case "vessels" -> "vessel";
-            case "water-changes" -> "water_change";
-            case "condition-checks" -> "condition_check";
-            case "medications" -> "medication";
-            default -> throw new IllegalArgumentException(path);
         };
     }
 
