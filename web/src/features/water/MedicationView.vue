@@ -15,14 +15,14 @@ const tank = useTank(() => props.tank)
 const medications = useMedications(() => props.tank)
 const medicate = useMedicate(() => props.tank)
 const end = useEndMedication(() => props.tank)
-const { sending, errors, trouble, send } = useSending()
+const { sending, errors, trouble, asks, send } = useSending()
 
 const form = reactive({ product: '', firstDay: today(), lastDay: '' })
 const listed = computed(() => (medications.data.value ?? []).toReversed())
 
-async function begin() {
+async function begin(confirmed = false) {
   const saved = await send(() =>
-    medicate.mutateAsync({ ...form, lastDay: form.lastDay === '' ? undefined : form.lastDay }),
+    medicate.mutateAsync({ ...form, lastDay: form.lastDay === '' ? undefined : form.lastDay, confirmed }),
   )
   if (saved) Object.assign(form, { product: '', firstDay: today(), lastDay: '' })
 }
@@ -41,7 +41,7 @@ async function begin() {
         The product’s label and a vet come first. While a medication lasts, work that disturbs the bacteria is
         on hold; take carbon out if the label says so.
       </p>
-      <form novalidate @submit.prevent="begin">
+      <form novalidate @submit.prevent="begin()">
         <TextField v-model="form.product" label="Product" name="product" :error="errors.product" />
         <DayField v-model="form.firstDay" label="First day" name="firstDay" :error="errors.firstDay" />
         <DayField
@@ -52,7 +52,12 @@ async function begin() {
           :error="errors.lastDay"
         />
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-        <el-button type="primary" native-type="submit" :disabled="sending">Begin</el-button>
+        <p class="acts">
+          <el-button type="primary" native-type="submit" :disabled="sending">Begin</el-button>
+          <el-button v-if="asks" :disabled="sending" @click="begin(true)"
+            >It is safe for them, begin</el-button
+          >
+        </p>
       </form>
       <h2>So far</h2>
       <p v-if="listed.length === 0" class="quiet">None.</p>
@@ -78,12 +83,16 @@ form {
   margin: 14px 0 24px;
 }
 
-li {
+li,
+.acts {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
   align-items: center;
   min-height: var(--touch);
+}
+
+li {
   border-bottom: 1px solid var(--hair);
 }
 </style>

@@ -6,3 +6,6 @@ alter table tank
             jsonb_typeof(animals::jsonb) = 'array'
             and animals::jsonb <@ '["TURTLES", "AMPHIBIANS", "FRY", "SHRIMP", "SEAHORSES"]'
         );
+
+-- What was asked about a medication for the sake of animals, and stood by.
+alter table medication add column confirmed text;

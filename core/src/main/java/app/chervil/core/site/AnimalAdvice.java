@@ -10,6 +10,7 @@ import app.chervil.core.tank.Stocking;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 
 /** What a practitioner would say of a tank for the sake of the animals that live in it (docs/sources.md#animals). */
@@ -44,6 +45,20 @@ public final class AnimalAdvice {
                     + ", so its care may be planned too late.");
         }
         return said;
+    }
+
+    /** What is asked before a medication is begun; empty where nobody lives who is known to die of what fish are treated with. */
+    public static Optional<String> onMedication(Set<Animals> animals) {
+        if (animals.contains(Animals.SHRIMP)) {
+            return Optional.of(
+                    "Shrimp live here, and many medicines hold copper, which kills them. Does its label say that it is"
+                            + " safe for shrimp?");
+        }
+        return animals.contains(Animals.AMPHIBIANS)
+                ? Optional.of(
+                        "Amphibians live here and take medicines up through their skin. Does its label, or a vet, say that it"
+                                + " is safe for them?")
+                : Optional.empty();
     }
 
     private static boolean isGuarded(Filter filter) {

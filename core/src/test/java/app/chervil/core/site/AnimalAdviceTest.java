@@ -104,6 +104,15 @@ class AnimalAdviceTest {
     }
 
     @Test
+    void a_medicine_is_asked_about_where_it_can_kill() {
+        assertThat(AnimalAdvice.onMedication(Set.of(Animals.SHRIMP, Animals.FRY)))
+                .hasValueSatisfying(words -> assertThat(words).contains("copper"));
+        assertThat(AnimalAdvice.onMedication(Set.of(Animals.AMPHIBIANS)))
+                .hasValueSatisfying(words -> assertThat(words).contains("skin"));
+        assertThat(AnimalAdvice.onMedication(Set.of(Animals.TURTLES))).isEmpty();
+    }
+
+    @Test
     void shrimp_are_kept_from_copper_and_turtles_counted_for_what_they_eat() {
         assertThat(advice(tank(Stocking.NORMAL, Animals.SHRIMP)))
                 .singleElement()

@@ -1,5 +1,7 @@
 package app.chervil.server.water;
 
+import app.chervil.core.site.AnimalAdvice;
+import app.chervil.core.site.Tank;
 import app.chervil.core.water.Condition;
 import app.chervil.core.water.Condition.Advice;
 import app.chervil.core.water.Parameter;
@@ -21,6 +23,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -97,13 +100,18 @@ public class HusbandryOperations {
         }
     }
 
-    /** A treatment. */
+    /**
+     * A treatment.
+     *
+     * @param confirmed whether the keeper was asked if it harms who lives there, and stands by it
+     */
     public record MedicationInput(
             @NotBlank(message = "Which product?") @Size(max = 80, message = "At most 80 characters.")
             String product,
 
             @NotNull(message = "Since when?") LocalDate firstDay,
-            @Nullable LocalDate lastDay) {}
+            @Nullable LocalDate lastDay,
+            @Nullable Boolean confirmed) {}
 
     /** The last day of a treatment. */
     public record MedicationEnd(
@@ -247,15 +255,30 @@ public class HusbandryOperations {
         }
     }
 
-    /** Begins a medication; bio-disturbing work is on hold while it lasts. */
+    /**
+     * Begins a medication; bio-disturbing work is on hold while it lasts.
+     *
+     * @throws Rejected if it can kill an animal of this tank, and nobody stood by it
+     */
     @Transactional
     public List<MedicationView> medicate(SignedIn who, long tank, MedicationInput input) {
-        tanks.find(who, tank);
+        Tank treated = tanks.find(who, tank);
         tanks.checkDay("firstDay", input.firstDay());
         checkEnd(input.firstDay(), input.lastDay());
+        Optional<String> harm = AnimalAdvice.onMedication(treated.setting().animals());
+        if (harm.isPresent() && !Boolean.TRUE.equals(input.confirmed())) {
+            throw new Rejected(List.of(asked("product", harm.get())));
+        }
         mapper.insertMedication(
                 who.siteId(),
-                new MedicationRow(0, tank, input.product().strip(), input.firstDay(), input.lastDay(), who.name()));
+                new MedicationRow(
+                        0,
+                        tank,
+                        input.product().strip(),
+                        input.firstDay(),
+                        input.lastDay(),
+                        who.name(),
+                        harm.orElse(null)));
         return medications(who, tank);
     }
 

@@ -111,7 +111,8 @@ final class WaterRows {
             String product,
             LocalDate firstDay,
             @Nullable LocalDate lastDay,
-            String writtenBy) {}
+            String writtenBy,
+            @Nullable String confirmed) {}
 
     /** Table media_replacement. */
     record ReplacementRow(

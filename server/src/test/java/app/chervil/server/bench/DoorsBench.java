@@ -402,6 +402,7 @@ public final class DoorsBench {
             return found;
         }
         return switch (name) {
+            case "site" -> "1";
             case "kind" -> "WATER_CHANGE";
             case "name" -> "litres";
             case "key" -> "conditioner";

@@ -9,7 +9,7 @@ import java.util.Set;
 /** Which table a variable in the path of an operation is an id of. */
 final class PathIds {
     private static final Set<String> NAMED_LIKE_THEIR_TABLE =
-            Set.of("tank", "filter", "account", "service", "photo", "pause", "site", "device", "alert", "passkey");
+            Set.of("tank", "filter", "account", "service", "photo", "pause", "device", "alert");
 
     private static final Map<String, String> TABLES = Map.of(
             "task", "care_task",
@@ -42,8 +42,8 @@ final class PathIds {
             Map.entry("tank-events", "tank_event"),
             Map.entry("events", "tank_event"));
 
-    /** What is no id of a row. */
-    private static final Set<String> WORDS = Set.of("kind", "name", "key", "login", "secret");
+    /** What is no id of a row that belongs to a site. */
+    private static final Set<String> WORDS = Set.of("kind", "name", "key", "login", "secret", "site", "passkey");
 
     private PathIds() {}
 

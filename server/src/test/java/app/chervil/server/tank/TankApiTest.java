@@ -1,5 +1,6 @@
 package app.chervil.server.tank;
 
+import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.containsInAnyOrder;
 import static org.hamcrest.Matchers.containsString;
 import static org.hamcrest.Matchers.hasItem;
@@ -15,11 +16,15 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 @ChervilTest
 class TankApiTest {
     @Autowired
     TestSite site;
+
+    @Autowired
+    JdbcTemplate database;
 
     SignedIn keeper;
 
@@ -132,6 +137,25 @@ class TankApiTest {
         site.put(keeper, "/api/tanks/" + tank, change(2, dragons))
                 .andExpect(status().isBadRequest())
                 .andExpect(jsonPath("$.errors[0].field").value(startsWith("tank.setting.animals")));
+    }
+
+    @Test
+    void a_medication_is_asked_about_where_shrimp_live_and_the_answer_is_kept() throws Exception {
+        String shrimp = TestSite.TANK.replace("\"stocking\":", "\"animals\": [\"SHRIMP\"], \"stocking\":");
+        long tank = site.read(site.post(keeper, "/api/tanks", shrimp)).get("id").asLong();
+        String medicine = "{\"product\": \"Salve\", \"firstDay\": \"2026-05-30\"%s}";
+
+        site.post(keeper, "/api/tanks/" + tank + "/medications", medicine.formatted(""))
+                .andExpect(status().isUnprocessableContent())
+                .andExpect(jsonPath("$.errors[0].field").value("product"))
+                .andExpect(jsonPath("$.errors[0].code").value("asked"));
+        site.post(keeper, "/api/tanks/" + tank + "/medications", medicine.formatted(", \"confirmed\": true"))
+                .andExpect(status().is2xxSuccessful())
+                .andExpect(jsonPath("$[0].product").value("Salve"));
+
+        assertThat(database.queryForObject(
+                        "select confirmed from medication where site_id = ?", String.class, keeper.siteId()))
+                .startsWith("Shrimp live here");
     }
 
     @Test
