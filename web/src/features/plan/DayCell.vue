@@ -21,7 +21,7 @@ const emit = defineEmits<{
   choose: [visit: PlannedVisit]
   lift: [visit: PlannedVisit]
   /** What was carried by mouse or finger is let go. */
-  loose: []
+  loose: [at: { clientX: number; clientY: number } | undefined]
   press: [event: KeyboardEvent, visit: PlannedVisit]
 }>()
 
@@ -34,6 +34,12 @@ const date = computed(() => Number(props.cell.on.slice(8)))
 const LIFT_MS = 250
 const box = ref<HTMLElement>()
 let sortable: Sortable | undefined
+
+/** Where mouse or finger was when it let go. */
+function pointOf(event: Sortable.SortableEvent) {
+  const { originalEvent } = event as { originalEvent?: MouseEvent | TouchEvent }
+  return originalEvent && 'changedTouches' in originalEvent ? originalEvent.changedTouches[0] : originalEvent
+}
 
 /* The library carries the picture of a visit; where it lies is Vue's, so that nothing is moved in the document here. */
 onMounted(() => {
@@ -51,7 +57,7 @@ onMounted(() => {
       if (visit) emit('lift', visit)
     },
     onMove: () => false,
-    onEnd: () => emit('loose'),
+    onEnd: (event) => emit('loose', pointOf(event)),
   })
 })
 watch(

@@ -52,7 +52,8 @@ const lift = (id: string) => {
   item.dataset.visit = id
   days.get('2026-06-01')?.onStart?.({ item } as unknown as Sortable.SortableEvent)
 }
-const letGo = () => days.get('2026-06-01')?.onEnd?.({} as Sortable.SortableEvent)
+const letGo = (originalEvent?: object) =>
+  days.get('2026-06-01')?.onEnd?.({ originalEvent } as unknown as Sortable.SortableEvent)
 
 describe('a visit carried by mouse or finger', () => {
   afterEach(() => days.clear())
@@ -88,6 +89,19 @@ describe('a visit carried by mouse or finger', () => {
     letGo()
 
     expect(wrapper.findComponent(DayGrid).emitted('move')).toEqual([[VISIT, '2026-06-03']])
+  })
+
+  it('goes where a quick hand or a finger let it go, though it was seen nowhere between', async () => {
+    for (const end of [{ clientX: 5, clientY: 5 }, { changedTouches: [{ clientX: 5, clientY: 5 }] }]) {
+      const wrapper = await open()
+      lift('v1')
+      document.elementFromPoint = () => document.querySelector('[data-on="2026-06-03"]')
+      letGo(end)
+
+      expect(wrapper.findComponent(DayGrid).emitted('move')).toEqual([[VISIT, '2026-06-03']])
+      wrapper.unmount()
+      days.clear()
+    }
   })
 
   it('cannot be lifted where the plan is only looked at, nor moved in the document by the library', async () => {

@@ -51,11 +51,19 @@ function drop(on: Day) {
 }
 
 /** Where mouse or finger is while it carries a visit; what it carries does not stand in its way. */
-useEventListener(document, 'pointermove', ({ clientX, clientY }: PointerEvent) => {
-  if (!carried.value) return
+useEventListener(document, 'pointermove', (event: PointerEvent) => {
+  if (carried.value) overAt(event)
+})
+
+function overAt({ clientX, clientY }: { clientX: number; clientY: number }) {
   const cell = document.elementFromPoint(clientX, clientY)?.closest<HTMLElement>('.cell[data-on]')
   if (cell?.dataset.on) over.value = cell.dataset.on
-})
+}
+
+function letGo(at: { clientX: number; clientY: number } | undefined, from: Day) {
+  if (at) overAt(at)
+  drop(over.value ?? from)
+}
 
 const STEPS: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -7, ArrowDown: 7 }
 
@@ -95,7 +103,7 @@ async function carry(event: KeyboardEvent, visit: PlannedVisit) {
         :price="byDay.get(cell.on)"
         @choose="emit('choose', $event)"
         @lift="lift"
-        @loose="drop(over ?? cell.on)"
+        @loose="(at) => letGo(at, cell.on)"
         @press="carry"
       />
     </div>

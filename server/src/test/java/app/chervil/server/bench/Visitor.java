@@ -9,8 +9,16 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.net.http.HttpResponse.BodySubscriber;
+import java.net.http.HttpResponse.BodySubscribers;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionStage;
+import java.util.concurrent.Flow;
 
 /** Somebody who asks a server over HTTP, with cookies of their own. */
 final class Visitor {
@@ -51,7 +59,37 @@ final class Visitor {
                 .header("Content-Type", type)
                 .method(method, body.isEmpty() ? BodyPublishers.noBody() : BodyPublishers.ofString(body));
         cookie("XSRF-TOKEN").ifPresent(token -> request.header("X-XSRF-TOKEN", token));
-        return client.send(request.build(), BodyHandlers.ofString());
+        return client.send(request.build(), Visitor::whole);
+    }
+
+    /** All of an answer; a stream that never ends is hung up on once it has begun. */
+    private static BodySubscriber<String> whole(HttpResponse.ResponseInfo answer) {
+        boolean endless = answer.headers()
+                .firstValue("Content-Type")
+                .filter(type -> type.startsWith("text/event-stream"))
+                .isPresent();
+        return endless ? new HangingUp() : BodySubscribers.ofString(StandardCharsets.UTF_8);
+    }
+
+    private static final class HangingUp implements BodySubscriber<String> {
+        @Override
+        public CompletionStage<String> getBody() {
+            return CompletableFuture.completedFuture("");
+        }
+
+        @Override
+        public void onSubscribe(Flow.Subscription subscription) {
+            subscription.cancel();
+        }
+
+        @Override
+        public void onNext(List<ByteBuffer> item) {}
+
+        @Override
+        public void onError(Throwable problem) {}
+
+        @Override
+        public void onComplete() {}
     }
 
     /** Sends bytes as they are, with a token of one's choice. */
