@@ -32,6 +32,8 @@ const date = computed(() => Number(props.cell.on.slice(8)))
 
 /** A finger that rests this long on a visit lifts it; shorter, it scrolls. */
 const LIFT_MS = 250
+/** So far a hand may slip while it clicks. */
+const NUDGE_PX = 5
 const box = ref<HTMLElement>()
 let sortable: Sortable | undefined
 
@@ -50,6 +52,7 @@ onMounted(() => {
     disabled: props.still,
     forceFallback: true,
     fallbackOnBody: true,
+    fallbackTolerance: NUDGE_PX,
     delay: LIFT_MS,
     delayOnTouchOnly: true,
     onStart: ({ item }) => {
