@@ -1,10 +1,18 @@
 import { describe, expect, it } from 'vitest'
-import { ageWords, daysBetween, shortDay, today, windowWords } from './dates'
+import { ageWords, betweenWords, daysBetween, shortDay, today, windowWords } from './dates'
 
 describe('dates', () => {
   it('counts whole days across a change of clocks', () => {
     expect(daysBetween('2026-03-28', '2026-03-30')).toBe(2)
     expect(daysBetween('2026-10-26', '2026-10-24')).toBe(-2)
+  })
+
+  it('says when a window is open, also where it is one day or years away', () => {
+    const window = (earliest: string, latest: string) => ({ earliest, ideal: latest, latest })
+
+    expect(betweenWords(window('2026-12-05', '2026-12-12'), '2026-11-25')).toBe('between 5 Dec and 12 Dec')
+    expect(betweenWords(window('2026-12-17', '2026-12-17'), '2026-11-25')).toBe('on 17 Dec')
+    expect(betweenWords(window('2036-12-05', '2036-12-12'), '2026-11-25')).toBe('not for years')
   })
 
   it('takes today from the clock it is given, not from UTC', () => {

@@ -72,6 +72,14 @@ export function windowWords(window: Window, at: Day = today()): string {
     : `${shortDay(window.earliest)} to ${shortDay(window.latest)}`
 }
 
+/** "between 5 Dec and 12 Dec", or "on 17 Dec" where it is one day. */
+export function betweenWords(window: Window, at: Day = today()): string {
+  const words = windowWords(window, at)
+  if (window.earliest === window.latest) return `on ${words}`
+  const [from, to] = words.split(' to ')
+  return from && to ? `between ${from} and ${to}` : words
+}
+
 /** "3 years", "5 months", "12 days": how long ago a day is. */
 export function ageWords(since: Day, at: Day = today()): string {
   const days = daysBetween(since, at)

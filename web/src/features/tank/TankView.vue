@@ -14,7 +14,7 @@ import SumLinks from '@/shared/components/SumLinks.vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import StateTag from '@/shared/components/StateTag.vue'
-import { daysBetween, today, windowWords } from '@/shared/dates'
+import { betweenWords, daysBetween, today } from '@/shared/dates'
 import { useKeys } from '@/shared/keys'
 import { say } from '@/shared/units'
 import { labelOf, DIRECTION, FILTER_KIND } from '@/shared/words'
@@ -117,7 +117,7 @@ const mayGo = useMayGo()
             <StateTag
               v-if="opening"
               :standing="opening.standing"
-              :words="`open between ${windowWords(opening.window).replace(' to ', ' and ')}`"
+              :words="`open ${betweenWords(opening.window)}`"
             />
             <FilterLinks :tank="props.tank" :filter="filter" :is-new="isNew(filter)" />
           </div>
