@@ -297,6 +297,51 @@ public final class CareCatalogue {
                         effort(8, 0, Material.HOSE_BRUSH),
                         Graded.of(1.5, 180),
                         "Holes that grow shut take flow without a sign in the filter."));
+            case BAFFLE ->
+                List.of(rule(
+                        CLEAR,
+                        21,
+                        7,
+                        90,
+                        effort(4, 0, Material.SOFT_BRUSH),
+                        Graded.of(1, 90),
+                        "Full of slime, it throws the water back into the box."));
+            case PLANTS ->
+                List.of(rule(
+                        CLEAR,
+                        45,
+                        14,
+                        120,
+                        effort(8, 0, Material.SCISSORS),
+                        ByAge.cappedAt(120),
+                        "Roots grow into the pump and stop it."));
+            case VALVES ->
+                List.of(
+                        rule(
+                                INSPECT,
+                                365,
+                                180,
+                                730,
+                                effort(5, 0),
+                                ByAge.cappedAt(730),
+                                "A valve that does not hold empties the tank onto the floor."),
+                        part(1825, 730, 2555, effort(25, 0, Material.VALVES), "Old valves stiffen, then break."));
+            case CLIPS ->
+                List.of(
+                        rule(
+                                INSPECT,
+                                90,
+                                30,
+                                365,
+                                effort(4, 0),
+                                ByAge.cappedAt(365),
+                                "A slack clip drips, a slack cup lets the filter drop."),
+                        part(
+                                730,
+                                365,
+                                1460,
+                                effort(10, 0, Material.CLIPS),
+                                "Rubber hardens and clips lose their spring."));
         };
     }
 

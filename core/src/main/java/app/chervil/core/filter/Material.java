@@ -35,7 +35,9 @@ public enum Material {
     IMPELLER_SET("Impeller set", Use.SPENT),
     SEAL_RINGS("Set of seal rings", Use.SPENT),
     SLEEVE("Quartz sleeve", Use.SPENT),
-    HOSE("New hose", Use.SPENT);
+    HOSE("New hose", Use.SPENT),
+    VALVES("Set of valves", Use.SPENT),
+    CLIPS("Set of clips and cups", Use.SPENT);
 
     /** After use. */
     public enum Use {
@@ -77,7 +79,9 @@ public enum Material {
                     IMPELLER_SET,
                     SEAL_RINGS,
                     SLEEVE,
-                    HOSE -> true;
+                    HOSE,
+                    VALVES,
+                    CLIPS -> true;
             default -> false;
         };
     }

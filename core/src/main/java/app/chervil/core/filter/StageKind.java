@@ -36,7 +36,11 @@ public enum StageKind {
     RETURN_PUMP("return pump", Texture.PROPELLER, Home.NONE),
     TOP_OFF("top-off", Texture.NONE, Home.NONE, BESIDE),
     SURFACE_SKIMMER("surface skimmer", Texture.MESH, Home.NONE, OUTSIDE),
-    OUTLET("outlet", Texture.HOSE, Home.NONE, OUTSIDE);
+    OUTLET("outlet", Texture.HOSE, Home.NONE, OUTSIDE),
+    BAFFLE("spill baffle", Texture.COARSE, Home.SOME, OUTSIDE),
+    PLANTS("plants", Texture.BIO, Home.NONE, OUTSIDE),
+    VALVES("valves", Texture.RING, Home.NONE, OUTSIDE),
+    CLIPS("clips and cups", Texture.RING, Home.NONE, OUTSIDE);
 
     private final String words;
     private final Texture texture;

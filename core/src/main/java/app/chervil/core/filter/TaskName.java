@@ -13,11 +13,18 @@ public final class TaskName {
         return action == CareAction.REPLACE && stage == StageKind.RETURN_PUMP;
     }
 
+    private static boolean isTrimming(CareAction action, StageKind stage) {
+        return action == CareAction.CLEAR && stage == StageKind.PLANTS;
+    }
+
     private static String what(CareAction action, StageKind stage) {
         return isRotor(action, stage) ? " the " + ROTOR : article(stage) + stage.words();
     }
 
     public static String of(CareAction action, StageKind stage) {
+        if (isTrimming(action, stage)) {
+            return "Trim the roots of the plants";
+        }
         return switch (action) {
             case RINSE, CHANGE, CLEAR, DIP, REPLACE, REGENERATE, REBUILD, CLEAN, BRUSH, DESCALE, SQUEEZE ->
                 verb(action) + what(action, stage);
@@ -42,6 +49,9 @@ public final class TaskName {
 
     /** What was done, in the past: "Pre-filter rinsed". */
     public static String done(CareAction action, StageKind stage) {
+        if (isTrimming(action, stage)) {
+            return "Roots of the plants trimmed";
+        }
         String what = FirstLetter.upper(isRotor(action, stage) ? ROTOR : stage.words()) + " ";
         return switch (action) {
             case INSPECT -> what + (stage == StageKind.SEALS ? "greased and checked" : "checked for wear");

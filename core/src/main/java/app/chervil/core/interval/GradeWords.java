@@ -109,7 +109,17 @@ public final class GradeWords {
                         "some holes narrow",
                         "half of them shut",
                         "hardly any water comes out");
+            case BAFFLE ->
+                List.of(
+                        "water runs through evenly",
+                        "a film on it",
+                        "slimy, still lets water through",
+                        "water backs up behind it",
+                        "water runs over it or back");
             case AIR_LINE,
+                    PLANTS,
+                    VALVES,
+                    CLIPS,
                     FLEECE_ROLL,
                     CARBON,
                     RESIN,

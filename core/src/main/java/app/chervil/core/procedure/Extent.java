@@ -99,9 +99,10 @@ record Extent(
         return stops || waterLeaves;
     }
 
-    /** What comes off with the hoses: pulled off full ones, an outlet lets the tank run out. */
+    /** What comes off with the hoses: pulled off full ones, an outlet lets the tank run out, and a valve is seen to off its port. */
     private static boolean isOnHoses(StageKind kind, Build build) {
-        return kind == StageKind.HOSES || (kind == StageKind.OUTLET && build.hangsOnHoses());
+        return kind == StageKind.HOSES
+                || ((kind == StageKind.OUTLET || kind == StageKind.VALVES) && build.hangsOnHoses());
     }
 
     /** Hoses on the body stay on while it is opened where it stands. */

@@ -148,6 +148,60 @@ final class PartSteps {
                         .does(HANDS_IN));
     }
 
+    static List<Template> valvesTried() {
+        return List.of(step(
+                        Phase.HOSES,
+                        "valves-tried",
+                        "Watch each of the {stage} over the drip tray for a minute, shut. Do they hold without a drip, and did they"
+                                + " turn without force?")
+                .because("One that drips or sticks is changed before its filter is opened again.")
+                .mind(WET_FLOOR)
+                .waiting(1)
+                .does(HANDS_IN));
+    }
+
+    /** Without valves nothing but air in the hoses holds the tank's water back. */
+    static List<Template> newValves() {
+        return List.of(
+                step(
+                                Phase.HOSES,
+                                "valves-drain",
+                                "Lift both hose ends out of the tank's water and fix them there. Then open the valves over a bucket"
+                                        + " and let the hoses drain.")
+                        .because("While the valves are off, only air in the hoses holds the tank's water back.")
+                        .mind(FLOOD)
+                        .using(Material.BUCKET)
+                        .does(HANDS_IN),
+                step(
+                                Phase.HOSES,
+                                "valves-new",
+                                "Ease the old {stage} off. Set the new ones on, rings greased, their clips tight, and shut them.")
+                        .because("Hold old beside new first: of another size they leak.")
+                        .using(Material.VALVES)
+                        .does(HANDS_IN),
+                step(Phase.HOSES, "valves-back", "Put both hose ends back into the water. Do the new {stage} hold?")
+                        .mind(FLOOD)
+                        .does(HANDS_IN));
+    }
+
+    static List<Template> clipsTried() {
+        return List.of(step(
+                        Phase.HOSES,
+                        "clips-tried",
+                        "Press each cup to the glass and pull at each clip. What is slack or hard is changed.")
+                .does(HANDS_IN));
+    }
+
+    static List<Template> newClips() {
+        return List.of(step(
+                        Phase.HOSES,
+                        "clips-new",
+                        "Change the {stage} one after the other, so that hose and filter never hang loose.")
+                .because("A hose without its clip slips off when the pump starts.")
+                .using(Material.CLIPS)
+                .does(HANDS_IN));
+    }
+
     static List<Template> newSleeve() {
         return List.of(
                 LampSteps.cool(),

@@ -115,6 +115,26 @@ final class StepCatalogue {
                         step(Phase.RINSE_FIRST, "float", "Brush slot and float of the {stage}, and rinse them.")
                                 .using(Material.SOFT_BRUSH),
                         back("Set the {stage} back. Does its float rise and fall freely?"));
+            case BAFFLE ->
+                List.of(
+                        out("Lift the {stage} off the outlet."),
+                        step(Phase.RINSE_FIRST, "baffle", "Brush the slime off the {stage} in tank water.")
+                                .using(Material.SOFT_BRUSH),
+                        back("Set the {stage} back. Does water run through it, and none back into the box?"));
+            case PLANTS ->
+                List.of(
+                        step(Phase.TAKE_OUT, "out", "Lift the basket of {stage} out, and keep the roots wet.")
+                                .does(HANDS_IN, PART_OUT),
+                        step(
+                                        Phase.HOUSING,
+                                        "trim",
+                                        "Cut roots back that reach pump or intake, and take out what is rotten.")
+                                .because("What grows into the pump stops it.")
+                                .mind(SHARP)
+                                .using(Material.SCISSORS),
+                        back("Set the {stage} back, their roots clear of the pump."));
+            case VALVES -> action == CareAction.REPLACE ? PartSteps.newValves() : PartSteps.valvesTried();
+            case CLIPS -> action == CareAction.REPLACE ? PartSteps.newClips() : PartSteps.clipsTried();
             case OUTLET ->
                 List.of(step(
                                 Phase.HOSES,

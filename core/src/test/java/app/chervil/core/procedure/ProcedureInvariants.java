@@ -163,7 +163,10 @@ final class ProcedureInvariants {
                     .isBetween(0, hoses);
             assertThat(first(steps, Effect.WATER_ON)).isGreaterThan(first(steps, Effect.HOSES_ON));
             boolean siphon = situation.build().water().shutOff() == ShutOff.NONE;
-            assertThat(steps.stream().anyMatch(step -> step.care().cautions().contains(Caution.FLOOD)))
+            // New valves let go of the water for a while, whatever else shuts it.
+            assertThat(steps.stream()
+                            .filter(step -> !step.id().startsWith("valves-"))
+                            .anyMatch(step -> step.care().cautions().contains(Caution.FLOOD)))
                     .isEqualTo(siphon);
         }
     }
