@@ -31,13 +31,13 @@ const change = (percent: number) =>
             {{ known.limits.usualLoadingPercent }} % full, and asks a little sooner, because tanks differ.
           </p>
           <el-table :data="known.starts" row-key="task" aria-label="First dates">
-            <el-table-column label="Task, normal tank" prop="task" min-width="180" />
-            <el-table-column label="usual" align="right" width="110">
+            <el-table-column label="Task, normal tank" prop="task" min-width="120" />
+            <el-table-column label="usual" align="right" width="76">
               <template #default="{ row }"
                 ><span class="num">{{ row.usualDays }} d</span></template
               >
             </el-table-column>
-            <el-table-column label="first date after" align="right" width="150">
+            <el-table-column label="first date after" align="right" width="128">
               <template #default="{ row }"
                 ><span class="num">{{ row.firstDays }} d</span></template
               >

@@ -53,9 +53,9 @@ const differences = computed(() => {
 <template>
   <ConflictNotice what="this tank" can-take @take="emit('take', current)" @keep="emit('keep', current)">
     <el-table :data="differences" row-key="key" aria-label="What differs">
-      <el-table-column label="Field" prop="key" min-width="110" />
-      <el-table-column label="Yours" prop="mine" min-width="130" />
-      <el-table-column label="Saved now" prop="theirs" min-width="130" />
+      <el-table-column label="Field" prop="key" min-width="84" />
+      <el-table-column label="Yours" prop="mine" min-width="100" />
+      <el-table-column label="Saved now" prop="theirs" min-width="100" />
     </el-table>
   </ConflictNotice>
 </template>

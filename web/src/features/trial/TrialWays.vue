@@ -61,7 +61,7 @@ const columns = computed<Column[]>(() => {
 
 <template>
   <div class="wide">
-    <el-table :data="rows" row-key="place" aria-label="What each way took">
+    <el-table :data="rows" row-key="place" :scrollbar-tabindex="0" aria-label="What each way took">
       <el-table-column label="Way" min-width="140">
         <template #default="{ row }"
           ><b>{{ wayWords(row.way.days) }}</b></template
