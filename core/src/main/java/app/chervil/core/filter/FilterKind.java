@@ -19,4 +19,12 @@ public enum FilterKind {
     public String words() {
         return words;
     }
+
+    /** Whether it pulls the tank's water in with force. */
+    public boolean drawsIn() {
+        return switch (this) {
+            case CANISTER, HANG_ON_BACK, INTERNAL, SUMP -> true;
+            case AIR_SPONGE, UV_UNIT -> false;
+        };
+    }
 }

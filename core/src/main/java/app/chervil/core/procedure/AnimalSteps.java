@@ -45,10 +45,10 @@ final class AnimalSteps {
     static List<Template> guards(Situation situation) {
         List<Template> steps = new ArrayList<>();
         boolean guarded = situation.kinds().contains(StageKind.PREFILTER_SPONGE);
-        if (drawsIn(situation.kind()) && !guarded && situation.keeps(Animals::wantsGuard)) {
+        if (situation.kind().drawsIn() && !guarded && situation.keeps(Animals::wantsGuard)) {
             steps.add(guard(situation));
         }
-        if (drawsIn(situation.kind())
+        if (situation.kind().drawsIn()
                 && (keeps(situation, Animals.AMPHIBIANS) || keeps(situation, Animals.SEAHORSES))) {
             steps.add(step(
                             Phase.CONNECT,
@@ -83,14 +83,6 @@ final class AnimalSteps {
                 .does(HANDS_IN);
     }
 
-    /** Whether it pulls water in with force. */
-    static boolean drawsIn(FilterKind kind) {
-        return switch (kind) {
-            case CANISTER, HANG_ON_BACK, INTERNAL, SUMP -> true;
-            case AIR_SPONGE, UV_UNIT -> false;
-        };
-    }
-
     /** A step as it is done where they live. */
     static Step minding(Step step, Situation situation) {
         return situation.practice().animals().isEmpty() ? step : germs(said(step, situation), situation);
@@ -99,14 +91,12 @@ final class AnimalSteps {
     private static Step said(Step step, Situation situation) {
         boolean skin = keeps(situation, Animals.AMPHIBIANS);
         boolean turtles = keeps(situation, Animals.TURTLES);
-        Words what = step.what();
         return switch (code(step)) {
             case "gloves" ->
                 skin
-                        ? saying(
-                                step,
+                        ? step.saying(new Words(
                                 "Cover cuts, put on gloves without powder, rinse them well, and lay out towel and drip tray.",
-                                "An amphibian's skin takes up what clings to a hand or glove.")
+                                "An amphibian's skin takes up what clings to a hand or glove."))
                         : step;
             case "finish" -> adding(step, skin, "Rinse the soap off well: amphibians take it up through their skin.");
             case "housing" -> adding(step, skin, "No soap.");
@@ -124,10 +114,9 @@ final class AnimalSteps {
                         "Its guard has to be back: turtles knock heaters down.");
             case "tip" ->
                 situation.keeps(Animals::slipsThrough)
-                        ? saying(
-                                step,
+                        ? step.saying(new Words(
                                 "Tip the water that is left in the canister through a fine net, and put back what lives.",
-                                what.reason())
+                                step.what().reason()))
                         : step;
             default -> step;
         };
@@ -147,25 +136,14 @@ final class AnimalSteps {
         List<Caution> stricter = Stream.concat(
                         Stream.of(SALMONELLA), cautions.stream().filter(one -> one != GERMS))
                 .toList();
-        Step.Care care =
-                new Step.Care(stricter, step.care().materials(), step.care().timerMinutes());
-        return new Step(
-                step.id(), step.what(), step.about(), care, step.captures(), step.effects(), step.drawnLitres());
+        return step.minding(
+                new Step.Care(stricter, step.care().materials(), step.care().timerMinutes()));
     }
 
     private static Step adding(Step step, boolean applies, String reason) {
-        return applies ? saying(step, step.what().text(), (step.what().reason() + " " + reason).strip()) : step;
-    }
-
-    private static Step saying(Step step, String text, String reason) {
-        return new Step(
-                step.id(),
-                new Words(text, reason),
-                step.about(),
-                step.care(),
-                step.captures(),
-                step.effects(),
-                step.drawnLitres());
+        return applies
+                ? step.saying(new Words(step.what().text(), (step.what().reason() + " " + reason).strip()))
+                : step;
     }
 
     private static String code(Step step) {

@@ -26,6 +26,16 @@ public record Step(
         Optional<Capture> captures,
         Set<Effect> effects,
         double drawnLitres) {
+    /** The same in other words. */
+    Step saying(Words words) {
+        return new Step(id, words, about, care, captures, effects, drawnLitres);
+    }
+
+    /** The same with other things to mind. */
+    Step minding(Care other) {
+        return new Step(id, what, about, other, captures, effects, drawnLitres);
+    }
+
     /**
      * What to do and why.
      *

@@ -62,11 +62,7 @@ public final class AnimalAdvice {
     }
 
     private static boolean isGuarded(Filter filter) {
-        return switch (filter.kind()) {
-            case AIR_SPONGE, UV_UNIT -> true;
-            case CANISTER, HANG_ON_BACK, INTERNAL, SUMP ->
-                filter.stages().stream().anyMatch(stage -> stage.kind() == StageKind.PREFILTER_SPONGE);
-        };
+        return !filter.kind().drawsIn() || filter.path().contains(StageKind.PREFILTER_SPONGE);
     }
 
     private static String unguarded(Filter filter, Set<Animals> animals, Units units) {
