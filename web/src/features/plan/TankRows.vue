@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { useElementSize } from '@vueuse/core'
+import { computed, useTemplateRef } from 'vue'
 import { daysBetween, longDay, shortDay } from '@/shared/dates'
-import { capacity, isPinned, workWords } from './plan'
+import { capacity, isPinned, lanes, workWords } from './plan'
 import type { Plan, PlannedVisit } from './queries'
 
 /** One line of days for each tank, so that what follows what on a tank is seen at once. */
@@ -15,13 +16,40 @@ const tanks = computed(() => {
     row.visits.push(visit)
     rows.set(visit.tankId, row)
   }
-  return [...rows.values()].sort((a, b) => a.tank.localeCompare(b.tank))
+  return [...rows.values()]
+    .sort((a, b) => a.tank.localeCompare(b.tank))
+    .map(({ tank, visits }) => ({ tank, ...placed(visits) }))
 })
 const left = (on: string) =>
   `${String((100 * (daysBetween(props.plan.today, on) + 0.5)) / props.plan.days.length)}%`
-/** Never smaller than a finger needs; neighbours lie on two levels so that none covers another. */
-const size = (visit: PlannedVisit) => `${String(24 + Math.min(10, visit.minutes / 8))}px`
-const level = (index: number) => (index % 2 ? '74%' : '26%')
+const head = useTemplateRef('head')
+const { width } = useElementSize(head)
+const dayWidth = computed(() => (width.value || NARROW) / props.plan.days.length)
+/** Never smaller than a finger needs. */
+const size = (visit: PlannedVisit) => 24 + Math.min(10, visit.minutes / 8)
+const LANE = 36
+const NARROW = 700
+/** Neighbours lie in lanes, as many as it takes, so that none covers another. */
+const placed = (visits: PlannedVisit[]) => {
+  const taken = lanes(
+    visits.map((visit) => ({
+      at: dayWidth.value * daysBetween(props.plan.today, visit.on),
+      size: size(visit) + 2,
+    })),
+  )
+  return {
+    height: `${String(LANE * (1 + Math.max(0, ...taken)))}px`,
+    visits: visits.map((visit, index) => ({
+      visit,
+      style: {
+        left: left(visit.on),
+        top: `${String(LANE * ((taken[index] ?? 0) + 0.5))}px`,
+        width: `${String(size(visit))}px`,
+        height: `${String(size(visit))}px`,
+      },
+    })),
+  }
+}
 const spaced = (visit: PlannedVisit) => visit.tasks.some((task) => task.spaced)
 const mondays = computed(() => props.plan.days.filter((_, index) => index % 7 === 0))
 const away = computed(() => props.plan.days.filter((day) => capacity(day) === 0))
@@ -32,7 +60,7 @@ const wide = computed(() => `${String(100 / props.plan.days.length)}%`)
   <div class="rows">
     <div class="row head" aria-hidden="true">
       <span />
-      <span class="line">
+      <span ref="head" class="line">
         <span v-for="day in mondays" :key="day.on" class="week small quiet" :style="{ left: left(day.on) }">{{
           shortDay(day.on)
         }}</span>
@@ -40,15 +68,15 @@ const wide = computed(() => `${String(100 / props.plan.days.length)}%`)
     </div>
     <section v-for="row in tanks" :key="row.tank" class="row" :aria-label="row.tank">
       <h3>{{ row.tank }}</h3>
-      <span class="line">
+      <span class="line" :style="{ height: row.height }">
         <i v-for="day in away" :key="day.on" class="away" :style="{ left: left(day.on), width: wide }" />
         <button
-          v-for="(visit, index) in row.visits"
+          v-for="{ visit, style } in row.visits"
           :key="visit.id"
           type="button"
           class="dot"
           :class="{ chosen: visit.id === chosen, spaced: spaced(visit), pinned: isPinned(visit) }"
-          :style="{ left: left(visit.on), top: level(index), width: size(visit), height: size(visit) }"
+          :style="style"
           :title="`${longDay(visit.on)}, ${visit.minutes} min: ${workWords(visit)}`"
           :aria-label="`${longDay(visit.on)}, ${visit.minutes} minutes: ${workWords(visit)}${spaced(visit) ? ', disturbs the bacteria' : ''}`"
           @click="emit('choose', visit)"
@@ -67,12 +95,11 @@ const wide = computed(() => `${String(100 / props.plan.days.length)}%`)
   display: grid;
   grid-template-columns: 140px minmax(0, 1fr);
   align-items: center;
-  min-height: 72px;
+  min-height: 38px;
 }
 
 .line {
   position: relative;
-  height: 70px;
   border-bottom: 1px solid var(--line);
 }
 

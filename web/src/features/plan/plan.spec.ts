@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { addDays } from '@/shared/dates'
-import { afterMonday, costWords, hoursWords, itemsOf, marked, weeksOf, workWords } from './plan'
+import { afterMonday, costWords, hoursWords, itemsOf, lanes, marked, weeksOf, workWords } from './plan'
 import type { PlanDay, PlannedVisit } from './queries'
 
 const day = (on: string): PlanDay => ({ on, minutes: 0, keeperMinutes: 60, helperMinutes: 0 })
@@ -76,5 +76,37 @@ describe('names under the strip', () => {
     expect([...marked(from('2026-11-28', 56))]).toEqual(['2026-12-01', '2027-01-01'])
     expect([...marked(from('2026-11-10', 56))]).toEqual(['2026-11-10', '2026-12-01'])
     expect([...marked([])]).toEqual([])
+  })
+})
+
+describe('lanes', () => {
+  const spots = (...at: number[]) => at.map((each) => ({ at: each, size: 24 }))
+
+  it('are one where nothing touches, and none where there is nothing', () => {
+    expect(lanes(spots(0, 24, 50))).toEqual([0, 0, 0])
+    expect(lanes([])).toEqual([])
+  })
+
+  it('are as many as lie over one another, the first free one taken', () => {
+    expect(lanes(spots(0, 10, 20, 24, 40))).toEqual([0, 1, 2, 0, 1])
+  })
+
+  it('go by size', () => {
+    expect(
+      lanes([
+        { at: 0, size: 10 },
+        { at: 20, size: 34 },
+        { at: 37, size: 10 },
+      ]),
+    ).toEqual([0, 1, 0])
+  })
+
+  it('never let one cover another in its lane', () => {
+    const at = Array.from({ length: 80 }, (_, i) => i * 11 + (i % 7))
+    const taken = lanes(spots(...at))
+    for (const lane of new Set(taken)) {
+      const own = at.filter((_, i) => taken[i] === lane)
+      own.slice(1).forEach((each, i) => expect(each - (own[i] ?? 0)).toBeGreaterThanOrEqual(24))
+    }
   })
 })

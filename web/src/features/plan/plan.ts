@@ -73,3 +73,20 @@ export function marked(days: string[]): Set<string> {
   const free = next < 0 || next >= days.length * NAME
   return new Set(free ? [...days.slice(0, 1), ...months] : months)
 }
+
+/** Something drawn as wide as high around a place on a line. */
+export interface Spot {
+  at: number
+  size: number
+}
+
+/** The first lane in which each spot covers none before it; spots come from left to right. */
+export function lanes(spots: Spot[]): number[] {
+  const ends: number[] = []
+  return spots.map(({ at, size }) => {
+    const free = ends.findIndex((end) => end <= at - size / 2)
+    const lane = free < 0 ? ends.length : free
+    ends[lane] = at + size / 2
+    return lane
+  })
+}

@@ -279,8 +279,9 @@ class GuidedJourneyIT extends InTheDemo {
 
         List<?> days = (List<?>) page.evaluate("""
             async () => {
-              const today = (await (await fetch('/api/plan?weeks=8')).json()).today
-              const { visits } = await (await fetch('/api/plan?weeks=8')).json()
+              const plan = async () => (await fetch('/api/plan?weeks=8')).json()
+              while ((await plan()).improving) await new Promise((later) => setTimeout(later, 500))
+              const { today, visits } = await plan()
               const after = (name) => visits.filter((visit) => visit.tasks.some((task) =>
                   task.filter === 'Old Basin' && task.name.startsWith(name))).map((visit) =>
                   (Date.parse(visit.on) - Date.parse(today)) / 86400000)[0]

@@ -7,6 +7,7 @@ import app.chervil.core.filter.CareAction;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.Material;
 import app.chervil.core.interval.Forecast;
+import app.chervil.core.interval.Window;
 import app.chervil.core.plan.Chain;
 import app.chervil.core.plan.Chain.Demand;
 import app.chervil.core.plan.Chain.Place;
@@ -55,6 +56,7 @@ public final class Gathering {
     private final Map<String, Integer> roomNumbers = new HashMap<>();
     private final Map<Long, Long> changeOfTank = new HashMap<>();
     private final Map<Long, Long> sockOfTank = new HashMap<>();
+    private final Map<Long, Long> openingOfPart = new HashMap<>();
 
     private Gathering(LocalDate today, People people) {
         this.today = today;
@@ -77,6 +79,13 @@ public final class Gathering {
 
     private void filter(TankBook tank, CareBook book) {
         List<TaskForecast> tasks = book.forecasts();
+        tasks.stream()
+                .filter(task -> task.task().action() == CareAction.OPEN)
+                .findFirst()
+                .ifPresent(opening -> tasks.stream()
+                        .filter(part -> waitsFor(opening, part))
+                        .forEach(part -> openingOfPart.put(
+                                part.task().id(), opening.task().id())));
         for (TaskForecast task : tasks) {
             if (!task.task().withOpening()) {
                 add(work(tank, book, task));
@@ -92,6 +101,15 @@ public final class Gathering {
                                 && service.done().containsKey(task.task().id())))
                 .forEach(service -> logged.add(
                         new Logged(new Place(tank.tank().id(), book.filter().id()), day(service.doneOn()))));
+    }
+
+    /** Whether a part is looked after on the day of an opening, since it can wait for it and need not wait longer. */
+    private static boolean waitsFor(TaskForecast opening, TaskForecast part) {
+        Window own = part.forecast().window();
+        return part.reach() == Reach.INSIDE
+                && part.task().action() != CareAction.OPEN
+                && own.earliest().isBefore(own.latest())
+                && own.ideal().equals(opening.forecast().window().ideal());
     }
 
     private static boolean catchesBlownDirt(TaskForecast task) {
@@ -231,11 +249,16 @@ public final class Gathering {
                 today, tanks, work, waiting, logged, new SetUps(ROOM_MINUTES, TANK_MINUTES, openings, rooms), people);
     }
 
-    /** A vacuum goes with the water change; blown-off dirt is caught by the sock, which is changed the same day. */
+    /**
+     * A vacuum goes with the water change; blown-off dirt is caught by the sock, which is changed the same day; head and
+     * seals are seen to while the canister is open.
+     */
     private Work linked(Work one) {
         Optional<Long> with = one.subject()
                 .chore()
-                .flatMap(kind -> partner(kind, one.chain().place().tank()));
+                .map(kind -> partner(kind, one.chain().place().tank()))
+                .orElseGet(
+                        () -> Optional.ofNullable(openingOfPart.get(one.chain().id())));
         if (with.isEmpty() || !work.containsKey(with.get())) {
             return one;
         }

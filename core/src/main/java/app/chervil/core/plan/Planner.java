@@ -12,6 +12,10 @@ import java.util.Set;
  */
 public final class Planner {
     private static final int REPLANS_A_LANE = 10;
+
+    /** Turns for each chain of a tank on which a replan left a rule broken. */
+    private static final int REPAIRS_A_LANE = 60;
+
     private static final int LEAST_TURNS = 30_000;
     private static final int MOST_TURNS_A_LANE = 900;
 
@@ -77,6 +81,7 @@ public final class Planner {
         }
         search.anneal(near, REPLANS_A_LANE * near.size());
         search.settle(near);
+        search.repair(near, REPAIRS_A_LANE * near.size());
         return result(board, search);
     }
 

@@ -129,7 +129,7 @@ final class Search {
     void repair() {
         List<Integer> broken = new ArrayList<>();
         for (int tank = 0; tank < board.sites().tanks; tank++) {
-            if (breaksRules(tank)) {
+            if (breaksRules(board.sites().lanesOfTank.get(tank))) {
                 broken.add(tank);
             }
         }
@@ -139,8 +139,16 @@ final class Search {
         }
     }
 
-    private boolean breaksRules(int tank) {
-        for (int lane : board.sites().lanesOfTank.get(tank)) {
+    /** Works on a few lanes while one of them breaks rules. */
+    void repair(List<Integer> lanes, int times) {
+        if (breaksRules(lanes)) {
+            anneal(lanes, times);
+            settle(lanes);
+        }
+    }
+
+    private boolean breaksRules(List<Integer> lanes) {
+        for (int lane : lanes) {
             int[] was = board.remove(lane);
             long cost = board.cost(lane, was);
             board.place(lane, was);

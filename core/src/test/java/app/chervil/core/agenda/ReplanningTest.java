@@ -4,9 +4,11 @@ import static app.chervil.core.site.SampleSite.TODAY;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.chervil.core.agenda.People.Person;
+import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Finding;
 import app.chervil.core.plan.Chain.Hands;
 import app.chervil.core.plan.Instance.How;
+import app.chervil.core.plan.Trouble;
 import app.chervil.core.site.SampleSite;
 import app.chervil.core.tank.TankChore;
 import app.chervil.core.water.Amount;
@@ -69,6 +71,35 @@ class ReplanningTest {
         return standing.plan().of(chain(standing, words)).stream()
                 .map(standing::date)
                 .toList();
+    }
+
+    /** Its canister has a head and seals to be seen to, as well as foam and media. */
+    private static SampleSite withHead(LocalDate cleaned) {
+        return SampleSite.today()
+                .tank(
+                        1,
+                        "Brook",
+                        "Lab",
+                        cleaned,
+                        List.of(
+                                StageKind.PREFILTER_SPONGE,
+                                StageKind.COARSE_FOAM,
+                                StageKind.BIO_MEDIA,
+                                StageKind.IMPELLER,
+                                StageKind.SEALS));
+    }
+
+    @Test
+    void the_head_is_seen_to_while_the_canister_is_open() {
+        for (int daysAgo : List.of(90, 100, 110, 120, 130, 200)) {
+            Standing plan = first(withHead(TODAY.minusDays(daysAgo)));
+
+            List<LocalDate> openings = days(plan, "open canister Weir");
+            List<LocalDate> heads = days(plan, "clean the impeller (Weir)");
+            assertThat(openings).as("cleaned %d days ago", daysAgo).containsAll(heads);
+            assertThat(heads).isNotEmpty();
+            assertThat(plan.audit().troubles()).noneMatch(Trouble.Apart.class::isInstance);
+        }
     }
 
     @Test
