@@ -40,6 +40,8 @@ export default defineConfig({
     // Views with many fields take their time where much else runs.
     testTimeout: 20_000,
     environment: 'happy-dom',
+    isolate: false,
+    setupFiles: ['src/testing/afterwards.ts'],
     include: ['src/**/*.spec.ts'],
   },
 })

@@ -1,7 +1,7 @@
 import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
-import { enableAutoUnmount, flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { createPinia } from 'pinia'
-import { afterEach, vi } from 'vitest'
+import { vi } from 'vitest'
 import type { Component } from 'vue'
 import { createMemoryHistory, createRouter } from 'vue-router'
 
@@ -10,9 +10,6 @@ import { createMemoryHistory, createRouter } from 'vue-router'
  * the body it is sent.
  */
 export type Answers = Record<string, unknown>
-
-// A view of an earlier test must not hear the keys of a later one.
-enableAutoUnmount(afterEach)
 
 const NAMES = [
   'rounds',

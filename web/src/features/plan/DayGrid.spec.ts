@@ -1,20 +1,11 @@
-import type Sortable from 'sortablejs'
-import { afterEach, describe, expect, it, vi } from 'vitest'
+import Sortable from 'sortablejs'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { mountView, settled, stubServer } from '@/testing/mounting'
 import DayGrid from './DayGrid.vue'
 import type { Plan } from './queries'
 
 /** What each day was given to carry visits with, by its day. */
 const days = new Map<string, Sortable.Options>()
-vi.mock('sortablejs', () => ({
-  default: {
-    create: (box: HTMLElement, options: Sortable.Options) => {
-      days.set(box.dataset.on ?? '', options)
-      return { option: () => undefined, destroy: () => undefined }
-    },
-  },
-}))
-
 const VISIT = {
   id: 'v1',
   on: '2026-06-01',
@@ -56,7 +47,16 @@ const letGo = (originalEvent?: object) =>
   days.get('2026-06-01')?.onEnd?.({ originalEvent } as unknown as Sortable.SortableEvent)
 
 describe('a visit carried by mouse or finger', () => {
-  afterEach(() => days.clear())
+  beforeEach(() => {
+    vi.spyOn(Sortable, 'create').mockImplementation((box, options = {}) => {
+      days.set(box.dataset.on ?? '', options)
+      return { option: () => undefined, destroy: () => undefined } as unknown as Sortable
+    })
+  })
+  afterEach(() => {
+    days.clear()
+    vi.restoreAllMocks()
+  })
 
   it('goes to the day it is let go over', async () => {
     const wrapper = await open()

@@ -1,9 +1,9 @@
-import { describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { mountView, settled, stubServer } from '@/testing/mounting'
 import GoOn from './GoOn.vue'
 import ThenPick from './ThenPick.vue'
 
-vi.mock('@/shared/ids', () => ({ newId: () => 'b2' }))
+const NEXT = '00000000-0000-4000-8000-000000000002'
 
 const OFF = { id: 'heater-off:filter', effects: ['HEATER_OFF'] }
 const done = (step: string) => ({
@@ -22,8 +22,13 @@ const guided = (more: object) => ({
 })
 
 describe('after one filter', () => {
+  beforeEach(() => {
+    vi.spyOn(crypto, 'randomUUID').mockReturnValue(NEXT)
+  })
+  afterEach(() => vi.restoreAllMocks())
+
   it('goes on with the next, and says which service it follows', async () => {
-    const asked = stubServer({ 'PUT /api/guided-services/b2': guided({ id: 'b2' }) })
+    const asked = stubServer({ [`PUT /api/guided-services/${NEXT}`]: guided({ id: NEXT }) })
     const { wrapper } = await mountView(GoOn, { guided: guided({}) })
 
     await wrapper.get('button').trigger('click')

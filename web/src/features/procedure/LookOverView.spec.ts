@@ -1,8 +1,8 @@
-import { describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { mountView, refusal, settled, stubServer } from '@/testing/mounting'
 import LookOverView from './LookOverView.vue'
 
-vi.mock('@/shared/ids', () => ({ newId: () => 'a1' }))
+const ID = '00000000-0000-4000-8000-000000000001'
 
 const PROCEDURE = {
   filterName: 'Weir',
@@ -19,11 +19,16 @@ const PROCEDURE = {
 const TANK = { 'GET /api/tanks/2': { id: 2, tank: { name: 'Brook bench', setting: { water: 'FRESH' } } } }
 
 describe('looking a neglected filter over', () => {
+  beforeEach(() => {
+    vi.spyOn(crypto, 'randomUUID').mockReturnValue(ID)
+  })
+  afterEach(() => vi.restoreAllMocks())
+
   it('tells every step, and begins as a look-over', async () => {
     const asked = stubServer({
       ...TANK,
       'GET /api/filters/3/look-over': PROCEDURE,
-      'PUT /api/guided-services/a1': {},
+      [`PUT /api/guided-services/${ID}`]: {},
     })
     const { wrapper, router } = await mountView(LookOverView, { tank: 2, filter: 3 })
 
@@ -42,7 +47,7 @@ describe('looking a neglected filter over', () => {
     stubServer({
       ...TANK,
       'GET /api/filters/3/look-over': PROCEDURE,
-      'PUT /api/guided-services/a1': refusal(422, { detail: 'Not now.', errors: [] }),
+      [`PUT /api/guided-services/${ID}`]: refusal(422, { detail: 'Not now.', errors: [] }),
     })
     const { wrapper, router } = await mountView(LookOverView, { tank: 2, filter: 3 })
 

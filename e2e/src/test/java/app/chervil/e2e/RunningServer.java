@@ -56,7 +56,7 @@ final class RunningServer implements AutoCloseable {
                     ? Integer.parseInt(environment.get("CHERVIL_PORT"))
                     : freePort();
             FirstStart first = FirstStart.made();
-            ProcessBuilder builder = FirstStart.command(List.of(first.archiveFlag()), List.of(flags));
+            ProcessBuilder builder = first.command(List.of(flags));
             boolean demo = List.of(flags).contains(FirstStart.DEMO);
             builder.environment().put("CHERVIL_DB_URL", demo ? first.demo() : FirstStart.empty());
             builder.environment().put("CHERVIL_PORT", Integer.toString(port));
