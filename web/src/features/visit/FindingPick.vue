@@ -21,7 +21,7 @@ function byKey(event: KeyboardEvent) {
       <label v-for="(grade, i) in FINDINGS" :key="grade.value" :class="{ on: grade.value === finding }">
         <input v-model="finding" type="radio" :name="name" :value="grade.value" />
         <FindingTile :finding="grade.value" :size="84" aria-hidden="true" />
-        <span class="grade">{{ i + 1 }} {{ grade.label }}</span>
+        <span class="grade"><span>{{ i + 1 }}</span> {{ grade.label }}</span>
         <span class="hint">{{ props.grades?.[i] ?? grade.hint }}</span>
       </label>
     </div>
@@ -98,6 +98,10 @@ input {
 
   .grade {
     font-size: 13px;
+  }
+
+  .grade span {
+    display: block;
   }
 
   .hint {
