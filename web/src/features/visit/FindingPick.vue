@@ -21,7 +21,9 @@ function byKey(event: KeyboardEvent) {
       <label v-for="(grade, i) in FINDINGS" :key="grade.value" :class="{ on: grade.value === finding }">
         <input v-model="finding" type="radio" :name="name" :value="grade.value" />
         <FindingTile :finding="grade.value" :size="84" aria-hidden="true" />
-        <span class="grade"><span>{{ i + 1 }}</span> {{ grade.label }}</span>
+        <span class="grade"
+          ><span>{{ i + 1 }}</span> {{ grade.label }}</span
+        >
         <span class="hint">{{ props.grades?.[i] ?? grade.hint }}</span>
       </label>
     </div>
@@ -83,10 +85,7 @@ input {
   white-space: nowrap;
 }
 
-.hint {
-  font-size: 14px;
-}
-
+.hint,
 .unseen {
   font-size: 14px;
 }

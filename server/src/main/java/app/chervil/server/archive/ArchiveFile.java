@@ -10,6 +10,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.DateTimeException;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.zip.ZipEntry;
@@ -22,6 +24,9 @@ import tools.jackson.databind.json.JsonMapper;
 final class ArchiveFile implements AutoCloseable {
     static final String FORMAT = "chervil-archive";
     static final int VERSION = 1;
+
+    /** Under which numbers rows that were brought in were known where they came from. */
+    static final String OTHER_NUMBERS = "numbers.jsonl";
 
     /** Most that all tables may unpack to. */
     static final long MOST_BYTES = 400_000_000;
@@ -105,7 +110,18 @@ final class ArchiveFile implements AutoCloseable {
 
     /** Reads the rows of a table; none if it holds no such table. */
     void rows(ArchiveTable table, Line line) {
-        ZipEntry entry = zip.getEntry(name(table));
+        lines(name(table), line);
+    }
+
+    /** What its rows are called elsewhere; a line that says nothing of the kind is passed over. */
+    List<OtherNumber> otherNumbers() {
+        List<OtherNumber> numbers = new ArrayList<>();
+        lines(OTHER_NUMBERS, (number, text) -> OtherNumber.read(text).ifPresent(numbers::add));
+        return numbers;
+    }
+
+    private void lines(String name, Line line) {
+        ZipEntry entry = zip.getEntry(name);
         if (entry == null) {
             return;
         }
@@ -129,7 +145,7 @@ final class ArchiveFile implements AutoCloseable {
                 line.read(++number, text.toString());
             }
         } catch (IOException damaged) {
-            throw Rejected.field("archive", "damaged", "The archive is damaged: " + name(table) + " cannot be read.");
+            throw Rejected.field("archive", "damaged", "The archive is damaged: " + name + " cannot be read.");
         }
     }
 

@@ -93,6 +93,11 @@ interface ArchiveMapper {
             """)
     List<Numbered> listNumbers(long site, UUID origin);
 
+    /** Numbers that rows brought to a site have where they came from. */
+    @Select(
+            "select origin, relation, theirs, ours from brought where site_id = #{site} order by origin, relation, theirs")
+    List<OtherNumber> listOtherNumbers(long site);
+
     /** Numbers of a table that are taken at a site. */
     @Select("select site_taken(#{site}, #{relation})")
     List<Long> listTaken(long site, String relation);

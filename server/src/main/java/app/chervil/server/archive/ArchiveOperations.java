@@ -19,6 +19,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -37,6 +38,7 @@ import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -100,6 +102,7 @@ public class ArchiveOperations {
             for (String table : tables.keySet()) {
                 rows(zip, who, table, row -> true);
             }
+            otherNumbers(zip, who, row -> true);
             services(zip, who, null);
             for (Tank tank : tanks.list(who)) {
                 readings(zip, who, tank);
@@ -125,6 +128,7 @@ public class ArchiveOperations {
                         .map(ArchiveTable::relation)
                         .toList());
         Belonging belonging = new Belonging();
+        Set<String> written = new HashSet<>();
         try (OutputStream output = Files.newOutputStream(file);
                 ZipOutputStream zip = new ZipOutputStream(output, StandardCharsets.UTF_8)) {
             head(zip, who, tables);
@@ -132,12 +136,20 @@ public class ArchiveOperations {
                 if (table.of() == ArchiveTable.Of.SITE) {
                     rows(zip, who, table.relation(), row -> true);
                 } else if (table.of() == ArchiveTable.Of.TANK) {
-                    rows(zip, who, table.relation(), row -> belonging
-                            .tank(table, json.readTree(row))
-                            .filter(of -> of == id)
-                            .isPresent());
+                    rows(zip, who, table.relation(), row -> {
+                        JsonNode read = json.readTree(row);
+                        boolean of = belonging
+                                .tank(table, read)
+                                .filter(tankId -> tankId == id)
+                                .isPresent();
+                        if (of && table.numbered()) {
+                            written.add(table.name() + read.get("id").asLong());
+                        }
+                        return of;
+                    });
                 }
             }
+            otherNumbers(zip, who, row -> written.contains(row.relation() + row.ours()));
             services(zip, who, id);
             readings(zip, who, tank);
             photos(zip, who, id);
@@ -191,6 +203,17 @@ public class ArchiveOperations {
             }
         }
         zip.closeEntry();
+    }
+
+    private void otherNumbers(ZipOutputStream zip, SignedIn who, Predicate<OtherNumber> wanted) throws IOException {
+        List<OtherNumber> numbers =
+                mapper.listOtherNumbers(who.siteId()).stream().filter(wanted).toList();
+        if (!numbers.isEmpty()) {
+            text(
+                    zip,
+                    ArchiveFile.OTHER_NUMBERS,
+                    numbers.stream().map(OtherNumber::line).collect(Collectors.joining()));
+        }
     }
 
     private void photos(ZipOutputStream zip, SignedIn who, @Nullable Long tank) throws IOException {

@@ -21,6 +21,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -45,6 +46,7 @@ final class Bringing {
     private final Photos photos;
     private final Choice choice;
     private final boolean own;
+    private final OtherNumbers others;
 
     private final Map<ArchiveTable, Map<String, Placed>> placed = new EnumMap<>(ArchiveTable.class);
     private final Belonging belonging = new Belonging();
@@ -102,10 +104,13 @@ final class Bringing {
         this.archive = archive;
         this.photos = photos;
         this.choice = choice;
-        this.own = archive.head().mark().equals(mapper.mark(who.siteId()));
+        UUID mark = mapper.mark(who.siteId());
+        this.own = archive.head().mark().equals(mark);
+        this.others = new OtherNumbers(mapper, who.siteId(), mark, archive.otherNumbers());
         mapper.listNumbers(who.siteId(), archive.head().mark())
                 .forEach(number ->
                         numbers(ArchiveTable.valueOf(number.relation())).put(number.theirs(), number.ours()));
+        others.here().forEach((row, number) -> numbers(row.table()).putIfAbsent(row.ours(), number));
         this.ownParameters = mapper.listOwnParameters(who.siteId()).stream()
                 .collect(Collectors.toMap(OwnParameter::name, OwnParameter::ours));
         this.deletedHere = mapper.listTanks(who.siteId()).stream()
@@ -140,6 +145,7 @@ final class Bringing {
         }
         if (!drawn.isEmpty()) {
             mapper.saveNumbers(who.siteId(), archive.head().mark(), JSON.writeValueAsString(drawn));
+            others.remember(drawn);
         }
         List<Long> back = chosenHere().keySet().stream()
                 .filter(id -> deletedHere.getOrDefault(id, false))

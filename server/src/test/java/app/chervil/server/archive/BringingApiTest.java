@@ -12,6 +12,8 @@ import app.chervil.server.visit.Pictures;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -239,6 +241,88 @@ class BringingApiTest {
         bring(taker, "", archive(giver, ""));
 
         site.get(taker, "/api/services/" + service).andExpect(status().isNotFound());
+    }
+
+    /** A service at the tank of that keeper's own numbers. */
+    private void serve(SignedIn keeper, int number, String day) throws Exception {
+        long own = site.read(site.get(keeper, "/api/tanks")).get(0).get("id").asLong();
+        site.put(keeper, "/api/services/" + new UUID(giver.siteId(), number), """
+            {"tankId": %d, "doneOn": "%s", "doneBy": "Bo", "minutes": 3, "note": "Seen to", "flows": [], "tasks": []}""".formatted(own, day));
+    }
+
+    @Test
+    void a_tank_that_comes_back_from_its_new_keeper_is_the_same_tank_with_what_was_done_meanwhile() throws Exception {
+        bring(taker, "", archive(giver, "?tank=" + tank));
+        serve(taker, 71, "2026-05-29");
+
+        JsonNode back = bring(giver, "", archive(taker, ""));
+
+        assertThat(back.get("own").asBoolean()).isFalse();
+        assertThat(back.get("tanks").get(0).get("standing").asString()).isEqualTo("HERE");
+        assertThat(count(back, "TANK")).containsExactly(0, 1);
+        assertThat(count(back, "SERVICE")).containsExactly(1, 8);
+        assertThat(site.read(site.get(giver, "/api/tanks")).size()).isEqualTo(1);
+        assertThat(due(giver)).isEqualTo(due(taker));
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void a_tank_that_reaches_somebody_by_two_ways_is_there_once(boolean straightFirst) throws Exception {
+        SignedIn third = site.keeper();
+        bring(taker, "", archive(giver, "?tank=" + tank));
+        serve(taker, 72, "2026-05-29");
+        List<byte[]> ways = new ArrayList<>(List.of(archive(giver, ""), archive(taker, "")));
+        if (!straightFirst) {
+            Collections.reverse(ways);
+        }
+
+        for (byte[] way : ways) {
+            assertThat(bring(third, "", way).get("faultCount").asInt()).isZero();
+        }
+
+        assertThat(site.read(site.get(third, "/api/tanks")).size()).isEqualTo(1);
+        assertThat(site.read(site.get(third, "/api/services")).get("total").asInt())
+                .isEqualTo(9);
+        assertThat(due(third)).isEqualTo(due(taker));
+    }
+
+    @Test
+    void an_archive_of_one_tank_tells_no_numbers_of_another() throws Exception {
+        long other = site.tank(giver);
+        site.canister(giver, other, "Sluice", "2026-03-01");
+        bring(taker, "", archive(giver, ""));
+        long weir = site.read(site.get(taker, "/api/filters"))
+                .valueStream()
+                .filter(one -> one.get("name").asString().equals("Weir"))
+                .findFirst()
+                .orElseThrow()
+                .get("tankId")
+                .asLong();
+
+        String numbers =
+                new String(Opened.files(archive(taker, "?tank=" + weir)).get("numbers.jsonl"), StandardCharsets.UTF_8);
+
+        assertThat(numbers).contains("\"relation\":\"TANK\",\"theirs\":" + tank);
+        assertThat(numbers).doesNotContain("\"relation\":\"TANK\",\"theirs\":" + other);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "not json",
+                "{}",
+                "{\"origin\":\"nobody\",\"relation\":\"TANK\",\"theirs\":1,\"ours\":1}",
+                "{\"origin\":\"00000000-0000-0000-0000-000000000001\",\"relation\":\"ACCOUNT\",\"theirs\":1,\"ours\":1}",
+                "{\"origin\":\"00000000-0000-0000-0000-000000000001\",\"relation\":\"TANK\",\"theirs\":1e40,\"ours\":1}"
+            })
+    void numbers_that_say_nothing_are_passed_over(String line) throws Exception {
+        bring(taker, "", archive(giver, ""));
+        SignedIn third = site.keeper();
+
+        JsonNode view = bring(third, "", with(archive(taker, ""), "numbers.jsonl", text -> line + '\n'));
+
+        assertThat(view.get("faultCount").asInt()).isZero();
+        assertThat(count(view, "TANK")).containsExactly(1, 0);
     }
 
     @ParameterizedTest
