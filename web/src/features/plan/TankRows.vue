@@ -29,6 +29,7 @@ const dayWidth = computed(() => (width.value || NARROW) / props.plan.days.length
 const size = (visit: PlannedVisit) => 24 + Math.min(10, visit.minutes / 8)
 const LANE = 36
 const NARROW = 700
+const DATE = 56
 /** Neighbours lie in lanes, as many as it takes, so that none covers another. */
 const placed = (visits: PlannedVisit[]) => {
   const taken = lanes(
@@ -51,7 +52,12 @@ const placed = (visits: PlannedVisit[]) => {
   }
 }
 const spaced = (visit: PlannedVisit) => visit.tasks.some((task) => task.spaced)
-const mondays = computed(() => props.plan.days.filter((_, index) => index % 7 === 0))
+/** Days that are named above, as far apart as their names need. */
+const named = computed(() => {
+  const weeks = Math.ceil(DATE / (7 * dayWidth.value))
+  const room = props.plan.days.length - DATE / dayWidth.value
+  return props.plan.days.filter((_, index) => index % (7 * weeks) === 0 && index <= room)
+})
 const away = computed(() => props.plan.days.filter((day) => capacity(day) === 0))
 const wide = computed(() => `${String(100 / props.plan.days.length)}%`)
 </script>
@@ -61,7 +67,7 @@ const wide = computed(() => `${String(100 / props.plan.days.length)}%`)
     <div class="row head" aria-hidden="true">
       <span />
       <span ref="head" class="line">
-        <span v-for="day in mondays" :key="day.on" class="week small quiet" :style="{ left: left(day.on) }">{{
+        <span v-for="day in named" :key="day.on" class="week small quiet" :style="{ left: left(day.on) }">{{
           shortDay(day.on)
         }}</span>
       </span>
@@ -112,6 +118,7 @@ const wide = computed(() => `${String(100 / props.plan.days.length)}%`)
 .week {
   position: absolute;
   bottom: 4px;
+  white-space: nowrap;
   transform: translateX(-4px);
 }
 
