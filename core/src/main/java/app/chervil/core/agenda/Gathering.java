@@ -79,13 +79,10 @@ public final class Gathering {
 
     private void filter(TankBook tank, CareBook book) {
         List<TaskForecast> tasks = book.forecasts();
-        tasks.stream()
-                .filter(task -> task.task().action() == CareAction.OPEN)
-                .findFirst()
-                .ifPresent(opening -> tasks.stream()
-                        .filter(part -> waitsFor(opening, part))
-                        .forEach(part -> openingOfPart.put(
-                                part.task().id(), opening.task().id())));
+        book.opening().ifPresent(opening -> tasks.stream()
+                .filter(part -> waitsFor(opening, part))
+                .forEach(part ->
+                        openingOfPart.put(part.task().id(), opening.task().id())));
         for (TaskForecast task : tasks) {
             if (!task.task().withOpening()) {
                 add(work(tank, book, task));

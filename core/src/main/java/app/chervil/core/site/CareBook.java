@@ -113,6 +113,13 @@ public final class CareBook {
         return new Clues(tank, this, now).history();
     }
 
+    /** The opening of the whole filter; empty where it has none. */
+    public Optional<TaskForecast> opening() {
+        return forecasts().stream()
+                .filter(one -> one.task().action() == CareAction.OPEN)
+                .findFirst();
+    }
+
     /** Care that is done whenever the filter is opened. */
     public List<CareRule> goingWithOpening() {
         return filter.inUse().stream()

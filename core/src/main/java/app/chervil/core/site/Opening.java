@@ -46,12 +46,9 @@ public record Opening(long task, Size size, List<Long> along, String why) {
 
     /** The next opening of a filter; empty where it is not opened, or has neither head, seals nor hoses that are cared for. */
     private static Optional<Opening> of(CareBook book, LocalDate today) {
-        List<TaskForecast> forecasts = book.forecasts();
-        Optional<TaskForecast> opening = forecasts.stream()
-                .filter(one -> one.task().action() == CareAction.OPEN)
-                .findFirst();
-        List<TaskForecast> head = forecasts.stream().filter(Opening::isOfMajor).toList();
-        return opening.filter(one -> !head.isEmpty()).map(one -> new Next(book, one, head, today).told());
+        List<TaskForecast> head =
+                book.forecasts().stream().filter(Opening::isOfMajor).toList();
+        return book.opening().filter(one -> !head.isEmpty()).map(one -> new Next(book, one, head, today).told());
     }
 
     private static boolean isOfMajor(TaskForecast one) {
