@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { mountView, settled, stubServer } from '@/testing/mounting'
 import { mayGo } from './router'
 import SiteNotice from './SiteNotice.vue'
@@ -13,11 +13,6 @@ const session = (role: 'KEEPER' | 'HELPER' | 'VIEWER', deletedAt?: string) => ({
 })
 
 describe('the notice above every page', () => {
-  beforeEach(() => {
-    document.body.innerHTML = ''
-    localStorage.clear()
-  })
-
   it('says until when a deleted site can be brought back, and brings it back', async () => {
     const asked = stubServer({
       'GET /api/session': session('KEEPER', '2026-06-01T12:00:00Z'),

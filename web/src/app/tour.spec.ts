@@ -1,5 +1,5 @@
 import { mount } from '@vue/test-utils'
-import { afterEach, describe, expect, it, vi } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { PLACES } from './places'
 import { TOUR } from './tour'
 import TourAround from './TourAround.vue'
@@ -26,11 +26,6 @@ const open = () =>
   })
 
 describe('the walk past the places', () => {
-  afterEach(() => {
-    document.body.innerHTML = ''
-    vi.restoreAllMocks()
-  })
-
   it('has a sentence for every place', () => {
     const told = TOUR.map(({ place }) => place)
     expect(told).toEqual(expect.arrayContaining([...PLACES.map(({ name }) => name), 'log', 'more']))

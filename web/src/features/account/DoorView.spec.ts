@@ -1,15 +1,10 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { mountView, refusal, settled, stubServer } from '@/testing/mounting'
 import DoorView from './DoorView.vue'
 
 const STRANGER = { needsSetup: false, demoAccounts: [] }
 
 describe('the door', () => {
-  beforeEach(() => {
-    document.body.innerHTML = ''
-    localStorage.clear()
-  })
-
   it('offers the invented accounts by button, in the demo alone', async () => {
     const demoAccounts = [{ login: 'marit', name: 'Marit', role: 'KEEPER' }]
     const asked = stubServer({

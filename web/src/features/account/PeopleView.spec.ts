@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { mountView, refusal, settled, stubServer, type Answers } from '@/testing/mounting'
 import OwnView from './OwnView.vue'
 import PeopleView from './PeopleView.vue'
@@ -37,11 +37,6 @@ const press = async (words: string) => {
 }
 
 describe('the people of a site', () => {
-  beforeEach(() => {
-    document.body.innerHTML = ''
-    localStorage.clear()
-  })
-
   it('are read by helpers, without a way to change them', async () => {
     site({}, 'HELPER')
 
@@ -109,11 +104,6 @@ describe('the people of a site', () => {
 })
 
 describe('one’s own page', () => {
-  beforeEach(() => {
-    document.body.innerHTML = ''
-    localStorage.clear()
-  })
-
   it('ends a session elsewhere and not the one that asks', async () => {
     const at = { address: '192.0.2.7', begunAt: '2026-06-01T08:00:00Z', lastUsedAt: '2026-06-01T09:00:00Z' }
     const asked = site({

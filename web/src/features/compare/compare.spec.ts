@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { mountView, stubServer } from '@/testing/mounting'
 import CompareView from './CompareView.vue'
 import { placeOf, stretchOf } from './scale'
@@ -16,10 +16,6 @@ const EFFECT = {
   words: 'With a pre-filter before it, filters fill 0.5 times as fast.',
 }
 const COMPARED = { runs: 35, filters: 3, days: 45, effects: [EFFECT], untold: ['another filter on the tank'] }
-
-beforeEach(() => {
-  document.body.innerHTML = ''
-})
 
 describe('the scale of how fast filters fill', () => {
   it.each([

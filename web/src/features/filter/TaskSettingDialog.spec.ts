@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { mountView, refusal, settled, stubServer } from '@/testing/mounting'
 import type { Task } from './queries'
 import TaskSettingDialog from './TaskSettingDialog.vue'
@@ -43,10 +43,6 @@ async function save(dialog: HTMLElement | null) {
 }
 
 describe('adjusting a task', () => {
-  beforeEach(() => {
-    document.body.innerHTML = ''
-  })
-
   it('says where it starts and how far learning may go', async () => {
     const { dialog } = await open({})
 

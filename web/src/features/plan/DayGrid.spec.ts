@@ -53,10 +53,7 @@ describe('a visit carried by mouse or finger', () => {
       return { option: () => undefined, destroy: () => undefined } as unknown as Sortable
     })
   })
-  afterEach(() => {
-    days.clear()
-    vi.restoreAllMocks()
-  })
+  afterEach(() => days.clear())
 
   it('goes to the day it is let go over', async () => {
     const wrapper = await open()

@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { mountView, settled, stubServer } from '@/testing/mounting'
 import GoOn from './GoOn.vue'
 import ThenPick from './ThenPick.vue'
@@ -25,8 +25,6 @@ describe('after one filter', () => {
   beforeEach(() => {
     vi.spyOn(crypto, 'randomUUID').mockReturnValue(NEXT)
   })
-  afterEach(() => vi.restoreAllMocks())
-
   it('goes on with the next, and says which service it follows', async () => {
     const asked = stubServer({ [`PUT /api/guided-services/${NEXT}`]: guided({ id: NEXT }) })
     const { wrapper } = await mountView(GoOn, { guided: guided({}) })

@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { mountView, refusal, settled, stubServer } from '@/testing/mounting'
 import LookOverView from './LookOverView.vue'
 
@@ -22,8 +22,6 @@ describe('looking a neglected filter over', () => {
   beforeEach(() => {
     vi.spyOn(crypto, 'randomUUID').mockReturnValue(ID)
   })
-  afterEach(() => vi.restoreAllMocks())
-
   it('tells every step, and begins as a look-over', async () => {
     const asked = stubServer({
       ...TANK,

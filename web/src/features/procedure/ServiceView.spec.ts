@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { mountView, refusal, settled, stubServer, type Answers } from '@/testing/mounting'
 import type { GuidedEvent, Step } from './queries'
 import ServiceView from './ServiceView.vue'
@@ -46,11 +46,6 @@ async function open(more: Answers = {}) {
 }
 
 describe('the service view', () => {
-  beforeEach(() => {
-    localStorage.clear()
-    document.body.innerHTML = ''
-  })
-
   it('shows one step large with its caution, and the next two small', async () => {
     const { wrapper } = await open()
 

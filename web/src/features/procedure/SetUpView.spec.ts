@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { mountView, refusal, settled, stubServer, type Answers } from '@/testing/mounting'
 import SetUpView from './SetUpView.vue'
 
@@ -40,10 +40,6 @@ async function open(answers: Answers = {}) {
 }
 
 describe('a set-up', () => {
-  beforeEach(() => {
-    document.body.innerHTML = ''
-  })
-
   it('tells what it takes before it begins', async () => {
     const { wrapper } = await open()
 

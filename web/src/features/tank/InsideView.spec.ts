@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { choose, mountView, refusal, settled, stubServer, type Answers } from '@/testing/mounting'
 import InsideView from './InsideView.vue'
 
@@ -64,10 +64,6 @@ async function open(answers: Answers = {}) {
 }
 
 describe('inside a filter', () => {
-  beforeEach(() => {
-    document.body.innerHTML = ''
-  })
-
   it('says whose word it is, and draws what is usual', async () => {
     const { wrapper } = await open()
 

@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { mountView, refusal, settled, stubServer, type Answers } from '@/testing/mounting'
 import NewTankView from './NewTankView.vue'
 
@@ -34,10 +34,6 @@ async function open(answers: Answers) {
 }
 
 describe('a new tank', () => {
-  beforeEach(() => {
-    document.body.innerHTML = ''
-  })
-
   it('names everything that is missing at once, before anything is sent', async () => {
     const { wrapper, save, sent } = await open({})
 

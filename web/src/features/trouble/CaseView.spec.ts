@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { choose, mountView, refusal, settled, stubServer, type Answers } from '@/testing/mounting'
 import CasesView from './CasesView.vue'
 import CaseView from './CaseView.vue'
@@ -73,10 +73,6 @@ async function open(answers: Answers) {
 }
 
 describe('a case', () => {
-  beforeEach(() => {
-    localStorage.clear()
-  })
-
   it('begins with what is likeliest by this tank’s log, and says why', async () => {
     const { wrapper } = await open(server().answers)
 

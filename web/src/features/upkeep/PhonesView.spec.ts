@@ -1,12 +1,8 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { mountView, stubServer } from '@/testing/mounting'
 import PhonesView from './PhonesView.vue'
 
 describe('phones in the house', () => {
-  beforeEach(() => {
-    document.body.innerHTML = ''
-  })
-
   it('begin at the plain page, and what they show is compared here', async () => {
     stubServer({
       'GET /api/house': {

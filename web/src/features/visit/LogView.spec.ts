@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { mountView, refusal, settled, stubServer, type Answers } from '@/testing/mounting'
 import LogView from './LogView.vue'
 
@@ -86,11 +86,6 @@ async function open(more: Answers, props: Record<string, unknown> = {}, path = '
 }
 
 describe('logging a service', () => {
-  beforeEach(() => {
-    localStorage.clear()
-    document.body.innerHTML = ''
-  })
-
   it('asks how a stage looked only once it is ticked', async () => {
     const { wrapper } = await open({})
     expect(wrapper.text()).not.toContain('How did the coarse foam look')

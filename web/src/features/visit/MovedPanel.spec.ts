@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { mountView, refusal, settled, stubServer } from '@/testing/mounting'
 import MovedPanel from './MovedPanel.vue'
 import type { Saved } from './queries'
@@ -60,10 +60,6 @@ async function open(saved: Saved, answers: Record<string, unknown> = {}) {
 }
 
 describe('after saving', () => {
-  beforeEach(() => {
-    document.body.innerHTML = ''
-  })
-
   it('tells the old and the new window of what was done, and why', async () => {
     const { wrapper } = await open(SAVED)
 

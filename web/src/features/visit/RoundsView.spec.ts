@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { mountView, refusal, settled, stubServer } from '@/testing/mounting'
 import type { Rounds } from './queries'
 import RoundsView from './RoundsView.vue'
@@ -46,10 +46,6 @@ function rounds(change: Partial<Rounds>): Rounds {
 }
 
 describe('rounds', () => {
-  beforeEach(() => {
-    document.body.innerHTML = ''
-  })
-
   it('teach the first step where there is no tank', async () => {
     stubServer({ 'GET /api/rounds': rounds({ tanks: 0 }) })
 

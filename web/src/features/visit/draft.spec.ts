@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { nextTick } from 'vue'
 import { blankDraft, blankFlow, keptDraft, toInput } from './draft'
 
@@ -6,10 +6,6 @@ const FOAM = { id: 11, stageId: 4, graded: true }
 const FOAM_REPLACED = { id: 12, stageId: 4, graded: false }
 
 describe('a service being written', () => {
-  beforeEach(() => {
-    localStorage.clear()
-  })
-
   it('gives the finding of a stage to its graded tasks alone', () => {
     const draft = { ...blankDraft('Ines'), done: [11, 12], findings: { 'stage 4': 'HEAVY' as const } }
 

@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { mountView, refusal, settled, stubServer } from '@/testing/mounting'
 import NewReadingsView from './NewReadingsView.vue'
 
@@ -35,10 +35,6 @@ async function open(answers: Record<string, unknown> = {}) {
 }
 
 describe('entering readings', () => {
-  beforeEach(() => {
-    localStorage.clear()
-  })
-
   it('types with its own keys into the value that is chosen', async () => {
     const { wrapper, router, stored, save, key } = await open()
     await wrapper.find('#value-PH').trigger('focus')

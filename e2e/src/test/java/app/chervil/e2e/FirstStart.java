@@ -20,8 +20,8 @@ import java.util.stream.Stream;
 
 /**
  * What one start of the demo leaves behind for all that follow: a database with the invented site, which others are copied
- * from, and the unpacked application with an archive of its loaded classes, without which each start takes twice as long. Made
- * once for a build, by whichever journey comes first.
+ * from, and the unpacked application with an archive of its loaded classes, which is what makes a start fast. Made once for a build,
+ * by whichever journey comes first.
  */
 final class FirstStart {
     static final String DEMO = "--chervil.demo=true";
