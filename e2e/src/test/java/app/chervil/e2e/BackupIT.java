@@ -49,11 +49,7 @@ class BackupIT {
         here = Files.createDirectories(folder.resolve("here/real"));
         there = folder.resolve("there");
         file = folder.resolve("all.backup");
-        String filled;
-        try (RunningServer server = RunningServer.demo()) {
-            filled = server.database();
-            server.kill();
-        }
+        String filled = FirstStart.made().database(true);
         admin("drop database if exists " + NAME + " with (force)");
         admin("create database " + NAME + " template \"" + filled + "\"");
         execute(url(base(), NAME), """

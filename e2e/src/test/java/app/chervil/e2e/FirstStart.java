@@ -19,21 +19,21 @@ import java.util.UUID;
 import java.util.stream.Stream;
 
 /**
- * What one start of the demo leaves behind for all that follow: a database with the invented site, which others are copied
- * from, and the unpacked application with an archive of its loaded classes, which is what makes a start fast. Made once for a build,
- * by whichever journey comes first.
+ * What one start of the demo and one of an empty machine leave behind for all that follow: databases that others are copied
+ * from, and the unpacked application with an archive of its loaded classes, which is what makes a start fast. Made once for a
+ * build, by whichever journey comes first.
  */
 final class FirstStart {
     static final String DEMO = "--chervil.demo=true";
 
     private static final Path TARGET = Path.of("target").toAbsolutePath();
 
-    private final String template;
+    private final String build;
     private final Path unpacked;
 
-    private FirstStart(String template, Path unpacked) {
-        this.template = template;
-        this.unpacked = unpacked;
+    private FirstStart(String build) {
+        this.build = build;
+        this.unpacked = TARGET.resolve("app-" + build);
     }
 
     static FirstStart made() throws IOException {
@@ -41,14 +41,14 @@ final class FirstStart {
         // The invented site is dated from the day it is made.
         String build = LocalDate.now(ZoneOffset.UTC).toEpochDay() + "_"
                 + Long.toHexString(Files.getLastModifiedTime(jar).toMillis());
-        FirstStart first = new FirstStart("chervil_demo_" + build, TARGET.resolve("app-" + build));
+        FirstStart first = new FirstStart(build);
         try (RandomAccessFile file =
                         new RandomAccessFile(TARGET.resolve("first-start.lock").toFile(), "rw");
                 FileLock lock = file.getChannel().lock()) {
             if (!lock.isValid()) {
                 throw new IOException("no lock for the first start");
             }
-            if (!exists(first.template) || !Files.exists(first.archive())) {
+            if (!exists(first.template(true)) || !exists(first.template(false)) || !Files.exists(first.archive())) {
                 first.make(jar);
             }
         }
@@ -56,24 +56,45 @@ final class FirstStart {
     }
 
     private void make(Path jar) throws IOException {
-        execute("drop database if exists " + template + " with (force)");
         unpack(jar);
-        String name = "chervil_" + UUID.randomUUID().toString().replace("-", "");
-        execute("create database " + name);
-        ProcessBuilder builder = command(List.of("-XX:ArchiveClassesAtExit=" + archive()), List.of(DEMO));
-        builder.environment().put("CHERVIL_DB_URL", url(name));
+        String demo = newName();
+        String empty = newName();
+        Process first = start(List.of("-XX:ArchiveClassesAtExit=" + archive()), List.of(DEMO), demo);
+        Process second = start(List.of(), List.of(), empty);
+        end(first, demo);
+        end(second, empty);
+        rename(demo, template(true));
+        rename(empty, template(false));
+    }
+
+    private Process start(List<String> java, List<String> flags, String database) throws IOException {
+        execute("create database " + database);
+        ProcessBuilder builder = command(java, flags);
+        builder.environment().put("CHERVIL_DB_URL", url(database));
         builder.environment().put("CHERVIL_PORT", "0");
-        Path log = TARGET.resolve("first-start.log");
-        Process process = builder.redirectOutput(log.toFile()).start();
-        while (!Files.readString(log).contains("Started ChervilApplication")) {
+        return builder.redirectOutput(log(database).toFile()).start();
+    }
+
+    /** Ends a server once it is ready. */
+    private static void end(Process process, String database) throws IOException {
+        while (!Files.readString(log(database)).contains("Started ChervilApplication")) {
             if (!process.isAlive()) {
-                throw new IOException("The server ended before it was ready; see " + log);
+                throw new IOException("The server ended before it was ready; see " + log(database));
             }
             pause();
         }
         process.destroy();
         process.onExit().join();
-        execute("alter database " + name + " rename to " + template);
+        Files.delete(log(database));
+    }
+
+    private static Path log(String database) {
+        return TARGET.resolve(database + ".log");
+    }
+
+    private static void rename(String database, String name) {
+        execute("drop database if exists " + name + " with (force)");
+        execute("alter database " + database + " rename to " + name);
     }
 
     /** In place of what earlier builds left. */
@@ -129,20 +150,39 @@ final class FirstStart {
         return unpacked.resolve("classes.jsa");
     }
 
-    /** Address of a new database with the invented site. */
-    String demo() {
-        return fresh(" template " + template);
+    private String template(boolean demo) {
+        return "chervil_" + (demo ? "demo_" : "empty_") + build;
     }
 
-    /** Address of a new database with nothing in it. */
-    static String empty() {
-        return fresh("");
+    /**
+     * A new database.
+     *
+     * @param demo whether with the invented site, else with nothing in it
+     * @return its name
+     */
+    String database(boolean demo) {
+        String name = newName();
+        execute("create database " + name + " template " + template(demo));
+        return name;
     }
 
-    private static String fresh(String like) {
-        String name = "chervil_" + UUID.randomUUID().toString().replace("-", "");
-        execute("create database " + name + like);
-        return url(name);
+    /**
+     * Puts a database as it was at first in the place of one that a server goes on with. What the server remembers is known by
+     * revisions of a site, so those and the numbers of sites are ones it has not seen.
+     *
+     * @param times how often this was done to it
+     */
+    void renew(String database, boolean demo, int times) {
+        execute("drop database " + database + " with (force)");
+        execute("create database " + database + " template " + template(demo));
+        long beyond = times * 1_000_000L;
+        execute(database, "update site_revision set revision = revision + " + beyond);
+        execute(database, "update tank_revision set revision = revision + " + beyond);
+        execute(database, "select setval(pg_get_serial_sequence('site', 'id'), " + beyond + ")");
+    }
+
+    private static String newName() {
+        return "chervil_" + UUID.randomUUID().toString().replace("-", "");
     }
 
     private static Path jar(Path folder) throws IOException {
@@ -153,7 +193,8 @@ final class FirstStart {
         }
     }
 
-    private static String url(String name) {
+    /** Address of a database of the tests' cluster. */
+    static String url(String name) {
         String base = System.getenv("CHERVIL_DB_BASE");
         if (base == null) {
             throw new IllegalStateException("CHERVIL_DB_BASE is not set: run the tests with ./chervil test");
@@ -162,7 +203,7 @@ final class FirstStart {
     }
 
     private static boolean exists(String name) {
-        try (Connection connection = connection();
+        try (Connection connection = connection("postgres");
                 Statement statement = connection.createStatement();
                 ResultSet found = statement.executeQuery("select 1 from pg_database where datname = '" + name + "'")) {
             return found.next();
@@ -172,7 +213,11 @@ final class FirstStart {
     }
 
     private static void execute(String sql) {
-        try (Connection connection = connection();
+        execute("postgres", sql);
+    }
+
+    private static void execute(String database, String sql) {
+        try (Connection connection = connection(database);
                 Statement statement = connection.createStatement()) {
             statement.execute(sql);
         } catch (SQLException failure) {
@@ -180,8 +225,8 @@ final class FirstStart {
         }
     }
 
-    private static Connection connection() throws SQLException {
+    private static Connection connection(String database) throws SQLException {
         return DriverManager.getConnection(
-                url("postgres"), System.getenv("CHERVIL_DB_USER"), System.getenv("CHERVIL_DB_PASSWORD"));
+                url(database), System.getenv("CHERVIL_DB_USER"), System.getenv("CHERVIL_DB_PASSWORD"));
     }
 }

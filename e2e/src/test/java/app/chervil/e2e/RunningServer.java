@@ -1,5 +1,7 @@
 package app.chervil.e2e;
 
+import static java.net.HttpURLConnection.HTTP_OK;
+
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -7,11 +9,17 @@ import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
-/** The packaged server as its own process, on a database and port of its own. */
+/** The packaged server as its own process, on a database and port of its own. Those of journeys stay for the next journey. */
 final class RunningServer implements AutoCloseable {
     private static final String CODE = "SETUP-CODE ";
 
@@ -22,61 +30,99 @@ final class RunningServer implements AutoCloseable {
         PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
     }
 
+    /** Servers that stay while this process lives, by whether they have the invented site. */
+    private static final Map<Boolean, RunningServer> KEPT = new HashMap<>();
+
+    /** For longer than a pool hands out a connection unasked after it was used. */
+    private static final Duration POOL_ASKS_AGAIN = Duration.ofMillis(700);
+
     private final ProcessBuilder builder;
     private final int port;
+    private final String database;
     private Process process;
     private String setupCode = "";
+    private int renewed;
 
-    private RunningServer(ProcessBuilder builder, int port) throws IOException {
+    private RunningServer(ProcessBuilder builder, int port, String database) throws IOException {
         this.builder = builder;
         this.port = port;
+        this.database = database;
         this.process = builder.start();
     }
 
+    /** The demo as it is at first. */
     static RunningServer demo() {
-        return start(FirstStart.DEMO);
+        return kept(true);
     }
 
+    /** A machine on which nobody has an account. */
     static RunningServer empty() {
-        return start();
+        return kept(false);
     }
 
-    /** The demo with settings of its own. */
+    /** The demo with settings of its own, in a process of its own. */
     static RunningServer demo(Map<String, String> environment) {
-        return start(environment, FirstStart.DEMO);
-    }
-
-    private static RunningServer start(String... flags) {
-        return start(Map.of(), flags);
-    }
-
-    private static RunningServer start(Map<String, String> environment, String... flags) {
         try {
-            int port = environment.containsKey("CHERVIL_PORT")
-                    ? Integer.parseInt(environment.get("CHERVIL_PORT"))
-                    : freePort();
-            FirstStart first = FirstStart.made();
-            ProcessBuilder builder = first.command(List.of(flags));
-            boolean demo = List.of(flags).contains(FirstStart.DEMO);
-            builder.environment().put("CHERVIL_DB_URL", demo ? first.demo() : FirstStart.empty());
-            builder.environment().put("CHERVIL_PORT", Integer.toString(port));
-            builder.environment().putAll(environment);
-            RunningServer server = new RunningServer(builder, port);
-            server.awaitStart();
+            return start(environment, true);
+        } catch (IOException failure) {
+            throw new IllegalStateException("Could not start the server", failure);
+        }
+    }
+
+    /**
+     * One that an earlier journey used, on a new database under the old name: starting a server and warming it is most of what
+     * it would do for a journey.
+     */
+    private static RunningServer kept(boolean demo) {
+        try {
+            RunningServer known = KEPT.get(demo);
+            if (known != null && known.process.isAlive()) {
+                known.renew(demo);
+                return known;
+            }
+            RunningServer server = start(Map.of(), demo);
+            Runtime.getRuntime().addShutdownHook(new Thread(server::kill));
+            KEPT.put(demo, server);
             return server;
         } catch (IOException failure) {
             throw new IllegalStateException("Could not start the server", failure);
         }
     }
 
-    String url(String path) {
-        return "http://127.0.0.1:" + port + path;
+    private static RunningServer start(Map<String, String> environment, boolean demo) throws IOException {
+        int port = environment.containsKey("CHERVIL_PORT")
+                ? Integer.parseInt(environment.get("CHERVIL_PORT"))
+                : freePort();
+        FirstStart first = FirstStart.made();
+        ProcessBuilder builder = first.command(demo ? List.of(FirstStart.DEMO) : List.of());
+        String database = first.database(demo);
+        builder.environment().put("CHERVIL_DB_URL", FirstStart.url(database));
+        builder.environment().put("CHERVIL_PORT", Integer.toString(port));
+        builder.environment().putAll(environment);
+        RunningServer server = new RunningServer(builder, port, database);
+        server.awaitStart();
+        return server;
     }
 
-    /** Name of its database. */
-    String database() {
-        String url = builder.environment().getOrDefault("CHERVIL_DB_URL", "");
-        return url.substring(url.lastIndexOf('/') + 1);
+    private void renew(boolean demo) throws IOException {
+        renewed++;
+        FirstStart.made().renew(database, demo, renewed);
+        try {
+            Thread.sleep(POOL_ASKS_AGAIN.toMillis());
+            HttpClient client = HttpClient.newHttpClient();
+            HttpRequest ready = HttpRequest.newBuilder(URI.create(url("/manage/health/readiness")))
+                    .build();
+            while (client.send(ready, HttpResponse.BodyHandlers.discarding()).statusCode() != HTTP_OK) {
+                Thread.sleep(50);
+            }
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IOException(stopped);
+        }
+    }
+
+    String url(String path) {
+        return "http://127.0.0.1:" + port + path;
     }
 
     String setupCode() {
@@ -98,9 +144,12 @@ final class RunningServer implements AutoCloseable {
         }
     }
 
+    /** Ends it, unless it stays for another journey. */
     @Override
     public void close() {
-        process.destroy();
+        if (!KEPT.containsValue(this)) {
+            process.destroy();
+        }
     }
 
     private void awaitStart() throws IOException {
