@@ -38,7 +38,7 @@ export default defineConfig({
   server: { host: '127.0.0.1', proxy: { '/api': 'http://127.0.0.1:8080' } },
   test: {
     // Views with many fields take their time where much else runs.
-    testTimeout: 60_000,
+    testTimeout: 20_000,
     environment: 'happy-dom',
     isolate: false,
     setupFiles: ['src/testing/afterwards.ts'],

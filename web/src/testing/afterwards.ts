@@ -15,3 +15,8 @@ afterAll(() => {
   vi.useRealTimers()
   vi.unstubAllGlobals()
 })
+
+/** As browsers say it. Here it would be all of its HTML, and what places the lists of fields asks for it at every move. */
+Element.prototype.toString = function () {
+  return `[object ${this.constructor.name}]`
+}

@@ -2,9 +2,15 @@ package app.chervil.core.calc;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
+import java.util.regex.Pattern;
 
 /** Numbers in sentences. */
 public final class Digits {
+    private static final BigDecimal THOUSAND = BigDecimal.valueOf(1000);
+
+    /** Between two digits of the whole part, of which threes follow. */
+    private static final Pattern THOUSANDS = Pattern.compile("(?<!\\.\\d{0,30})(?<=\\d)(?=(?:\\d{3})+(?!\\d))");
+
     private Digits() {}
 
     /**
@@ -15,5 +21,14 @@ public final class Digits {
     public static String of(double value, int digits) {
         BigDecimal rounded = BigDecimal.valueOf(value).round(new MathContext(digits));
         return rounded.signum() == 0 ? "0" : rounded.stripTrailingZeros().toPlainString();
+    }
+
+    /** A number as it is, without an exponent, its thousands parted by commas; the same on every machine. */
+    public static String grouped(BigDecimal value) {
+        BigDecimal bare = value.stripTrailingZeros();
+        String plain = bare.toPlainString();
+        return bare.abs().compareTo(THOUSAND) < 0
+                ? plain
+                : THOUSANDS.matcher(plain).replaceAll(",");
     }
 }

@@ -77,8 +77,7 @@ public record Units(Map<Quantity, Unit> chosen) {
         BigDecimal rounded = unit == Unit.SPECIFIC_GRAVITY
                 ? BigDecimal.valueOf(shown).setScale(DIGITS, RoundingMode.HALF_EVEN)
                 : BigDecimal.valueOf(shown).round(new MathContext(Math.max(DIGITS, whole(shown))));
-        BigDecimal plain = rounded.stripTrailingZeros();
-        return String.format("%,." + Math.max(0, plain.scale()) + "f", plain);
+        return Digits.grouped(rounded);
     }
 
     private static int whole(double shown) {

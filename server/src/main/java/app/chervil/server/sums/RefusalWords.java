@@ -1,16 +1,20 @@
 package app.chervil.server.sums;
 
+import app.chervil.core.calc.Digits;
 import app.chervil.core.sums.Field;
 import app.chervil.core.sums.Measure;
 import app.chervil.core.sums.Refused;
 import app.chervil.core.sums.Sum;
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
 /** Why a sum was refused, in words, at its field. */
 final class RefusalWords {
+    private static final int DECIMALS = 3;
+
     private static final Map<String, String> SAID = Map.ofEntries(
             Map.entry("expected.kind", "An air lift has no pump curve; catch its flow instead."),
             Map.entry("expected.liftM", "At this height the pump moves nothing: its maximum head is no higher."),
@@ -102,8 +106,8 @@ final class RefusalWords {
     }
 
     private static String plain(double value) {
-        BigDecimal number = BigDecimal.valueOf(value).stripTrailingZeros();
-        return String.format("%,." + Math.min(3, Math.max(0, number.scale())) + "f", number);
+        BigDecimal number = BigDecimal.valueOf(value);
+        return Digits.grouped(number.setScale(Math.min(DECIMALS, Math.max(0, number.scale())), RoundingMode.HALF_UP));
     }
 
     private static String symbol(Measure measure) {
