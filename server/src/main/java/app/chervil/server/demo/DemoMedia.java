@@ -40,17 +40,20 @@ class DemoMedia {
     void lay(SignedIn keeper) {
         long nursery = tank(keeper, "Newt nursery").id();
         SpotInput seeding = new SpotInput(SpotKind.SEEDING, filter(keeper, "Brook bench"), nursery);
-        UUID starter = begin(keeper, "Sponge for the newts", BioMedium.FOAM, 40, SPARE_DAYS_AGO, seeding);
+        UUID starter = begin(keeper, new Lot("Sponge for the newts", BioMedium.FOAM, 40), SPARE_DAYS_AGO, seeding);
         move(keeper, starter, MOVED_DAYS_AGO, new SpotInput(SpotKind.IN_FILTER, filter(keeper, "Newt nursery"), null));
-        begin(keeper, "Bag A", BioMedium.POROUS, 250, SEEDED_DAYS_AGO, seeding);
-        UUID rings = begin(keeper, "Old rings", BioMedium.RING, 400, SPARE_DAYS_AGO, seeding);
+        begin(keeper, new Lot("Bag A", BioMedium.POROUS, 250), SEEDED_DAYS_AGO, seeding);
+        UUID rings = begin(keeper, new Lot("Old rings", BioMedium.RING, 400), SPARE_DAYS_AGO, seeding);
         move(keeper, rings, SHELVED_DAYS_AGO, new SpotInput(SpotKind.WET_SHELF, null, null));
     }
 
-    private UUID begin(SignedIn keeper, String name, BioMedium kind, double grams, int daysAgo, SpotInput spot) {
-        PieceInput input = new PieceInput(name, kind, grams, today.minusDays(daysAgo), id(name + " first"), spot, null);
-        return pieces.begin(keeper, id(name), input).id();
+    private UUID begin(SignedIn keeper, Lot lot, int daysAgo, SpotInput spot) {
+        UUID first = id(lot.name + " first");
+        PieceInput input = new PieceInput(lot.name, lot.kind, lot.grams, today.minusDays(daysAgo), first, spot, null);
+        return pieces.begin(keeper, id(lot.name), input).id();
     }
+
+    private record Lot(String name, BioMedium kind, double grams) {}
 
     private void move(SignedIn keeper, UUID piece, int daysAgo, SpotInput to) {
         pieces.move(keeper, piece, id(piece + " moved"), new PieceMove(today.minusDays(daysAgo), to, null, null));

@@ -4,6 +4,7 @@ import app.chervil.server.account.AccountOperations;
 import app.chervil.server.account.NewAccount;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
+import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -18,8 +19,7 @@ class DemoSite implements SmartInitializingSingleton {
     private static final Logger LOG = LoggerFactory.getLogger(DemoSite.class);
 
     private final AccountOperations accounts;
-    private final DemoTanks tanks;
-    private final DemoFurtherTanks further;
+    private final List<DemoTank> tanks;
     private final DemoPlanning planning;
 
     private final DemoStores stores;
@@ -29,8 +29,7 @@ class DemoSite implements SmartInitializingSingleton {
 
     DemoSite(
             AccountOperations accounts,
-            DemoTanks tanks,
-            DemoFurtherTanks further,
+            List<DemoTank> tanks,
             DemoPlanning planning,
             DemoStores stores,
             DemoSums sums,
@@ -38,7 +37,6 @@ class DemoSite implements SmartInitializingSingleton {
             DemoMedia media) {
         this.accounts = accounts;
         this.tanks = tanks;
-        this.further = further;
         this.planning = planning;
         this.stores = stores;
         this.sums = sums;
@@ -55,13 +53,7 @@ class DemoSite implements SmartInitializingSingleton {
         SignedIn marit = accounts.create("Tern House", person("Marit"), Role.KEEPER);
         accounts.add(marit, person("Osei"), Role.HELPER);
         accounts.add(marit, person("Lin"), Role.HELPER);
-        tanks.rockPool(marit);
-        tanks.brookBench(marit);
-        tanks.blackwaterNook(marit);
-        further.eelgrassBed(marit);
-        further.mangroveEdge(marit);
-        further.newtNursery(marit);
-        further.turtleBank(marit);
+        tanks.forEach(tank -> tank.live(marit));
         planning.arrange(marit);
         stores.fill(marit);
         sums.keep(marit);
