@@ -5,7 +5,7 @@ import FindingTile from '@/shared/components/FindingTile.vue'
 import { useMayGo } from '@/shared/allowed'
 import { shortDay } from '@/shared/dates'
 import { useServices, type Change } from './queries'
-import { besides, told, worst } from './telling'
+import { besides, by, told, worst } from './telling'
 
 /** What was done on a tank and what changed on it, latest first. */
 const props = defineProps<{ tank: number; changes: Change[] }>()
@@ -60,7 +60,7 @@ const events = computed(() => {
           <span v-if="service">
             {{ told(service) }}
             <span class="small quiet">
-              {{ service.minutes ? `${service.minutes} min, ` : '' }}{{ service.doneBy
+              {{ service.minutes ? `${service.minutes} min, ` : '' }}{{ by(service)
               }}{{ service.note ? `. ${service.note}` : '' }} {{ besides(service) }}
             </span>
           </span>

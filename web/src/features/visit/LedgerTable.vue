@@ -3,7 +3,7 @@ import { useMediaQuery } from '@vueuse/core'
 import FindingTile from '@/shared/components/FindingTile.vue'
 import { shortDay } from '@/shared/dates'
 import type { LedgerEntry } from './queries'
-import { besides, told, worst } from './telling'
+import { besides, by, told, worst } from './telling'
 
 /** Services as rows that sort; on a phone each is a card. */
 defineProps<{ entries: LedgerEntry[] }>()
@@ -30,7 +30,7 @@ const narrow = useMediaQuery('(width <= 640px)')
       <FindingTile v-if="worst(service)" v-bind="worst(service)!" :size="26" class="tile" />
       {{ told(service) }}
       <span class="small quiet"
-        >{{ service.note }} {{ besides(service) }} {{ service.doneBy
+        >{{ service.note }} {{ besides(service) }} {{ by(service)
         }}{{ service.minutes ? `, ${String(service.minutes)} min` : '' }}</span
       >
     </li>
@@ -58,7 +58,9 @@ const narrow = useMediaQuery('(width <= 640px)')
         </div>
       </template>
     </el-table-column>
-    <el-table-column label="By" prop="service.doneBy" sortable width="110" />
+    <el-table-column label="By" prop="service.doneBy" sortable width="130">
+      <template #default="{ row }">{{ by(row.service) }}</template>
+    </el-table-column>
     <el-table-column label="Minutes" prop="service.minutes" sortable width="110" align="right" />
     <el-table-column width="110" align="right">
       <template #header><span class="seen-by-readers">Correct</span></template>

@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { mountView, settled, stubServer } from '@/testing/mounting'
 import LedgerView from './LedgerView.vue'
+import { by } from './telling'
 
 function entry(id: number) {
   const task = {
@@ -63,6 +64,13 @@ describe('the ledger', () => {
     const line = wrapper.get('tbody tr').text()
     for (const part of ['Rock pool', 'Sock changed, heavy', 'Snails', 'Osei', '5'])
       expect(line).toContain(part)
+  })
+
+  it('says who wrote a service down where somebody else did it', () => {
+    const { service } = entry(1)
+
+    expect(by(service as never)).toBe('Osei')
+    expect(by({ ...service, writtenDownBy: 'Marit' } as never)).toBe('Osei, written down by Marit')
   })
 
   it('asks the server for a page at a time', async () => {

@@ -9,6 +9,12 @@ export function worst(service: Service): { finding: Finding; seen: string | unde
     .toSorted((a, b) => gradeOf(b.finding) - gradeOf(a.finding))[0]
 }
 
+/** Who did it, and who wrote it down where that is somebody else. */
+export function by(service: Service): string {
+  const { doneBy, writtenDownBy } = service
+  return writtenDownBy ? `${doneBy}, written down by ${writtenDownBy}` : doneBy
+}
+
 /** A service in one line: "Pre-filter rinsed, heavy · flow 640 L/h → 880 L/h". */
 export function told(service: Service): string {
   const tasks = service.tasks.map((task) =>

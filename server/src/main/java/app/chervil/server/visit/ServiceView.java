@@ -10,6 +10,8 @@ import org.jspecify.annotations.Nullable;
  * A stored service.
  *
  * @param version to send back with a correction
+ * @param doneBy as it was said; it may be somebody without an account
+ * @param writtenDownBy whose account wrote it down, absent if that is who did it
  * @param minutes absent if not noted
  * @param photos how many
  */
@@ -19,6 +21,7 @@ public record ServiceView(
         long tankId,
         LocalDate doneOn,
         String doneBy,
+        @Nullable String writtenDownBy,
         @Nullable Integer minutes,
         String note,
         List<DoneView> tasks,

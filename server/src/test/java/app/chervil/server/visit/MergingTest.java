@@ -132,7 +132,7 @@ class MergingTest {
             List<DoneView> done,
             List<FlowView> flows,
             Circumstances known) {
-        return new ServiceView(UUID.randomUUID(), 1, 3, DAY, by, minutes, note, done, flows, known, 0);
+        return new ServiceView(UUID.randomUUID(), 1, 3, DAY, by, null, minutes, note, done, flows, known, 0);
     }
 
     private static DoneView done(long task, @Nullable Finding finding) {

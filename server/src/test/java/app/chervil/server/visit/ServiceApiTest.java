@@ -219,6 +219,24 @@ class ServiceApiTest {
     }
 
     @Test
+    void who_wrote_it_down_is_told_where_somebody_else_did_it() throws Exception {
+        SignedIn helper = site.helperOf(keeper);
+        site.put(helper, path, rinse("HEAVY", "2026-06-01"));
+        site.put(
+                helper,
+                "/api/services/" + UUID.randomUUID(),
+                rinse("LIGHT", "2026-05-24").replace("\"Ines\"", '"' + helper.name() + '"'));
+
+        site.get(keeper, "/api/services")
+                .andExpect(jsonPath("$.entries[0].service.doneBy").value("Ines"))
+                .andExpect(jsonPath("$.entries[0].service.writtenDownBy").value(helper.name()))
+                .andExpect(jsonPath("$.entries[1].service.doneBy").value(helper.name()))
+                .andExpect(jsonPath("$.entries[1].service.writtenDownBy").doesNotExist());
+        site.get(keeper, "/api/tanks/" + tank + "/services")
+                .andExpect(jsonPath("$[0].writtenDownBy").value(helper.name()));
+    }
+
+    @Test
     void the_ledger_comes_in_pages_latest_first() throws Exception {
         for (int day = 21; day <= 25; day++) {
             site.put(keeper, "/api/services/" + UUID.randomUUID(), rinse("LIGHT", "2026-05-" + day));

@@ -311,7 +311,7 @@ class ServiceOperationsTest {
     }
 
     private static ServiceRow row(UUID id, String by) {
-        return new ServiceRow(id, 1, 3, TODAY, by, null, "", null, null, false);
+        return new ServiceRow(id, 1, 3, TODAY, by, null, null, "", null, null, false);
     }
 
     private static DoneRow done(UUID service) {
