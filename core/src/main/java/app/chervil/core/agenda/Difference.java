@@ -62,6 +62,11 @@ final class Difference {
         return !before.hours().equals(after.hours());
     }
 
+    /** Whether they are of different days. */
+    boolean inDays() {
+        return !before.madeOn().equals(after.madeOn());
+    }
+
     /** Whether keepers decided anything in between. */
     boolean inDecisions() {
         return !before.decisions().equals(after.decisions());

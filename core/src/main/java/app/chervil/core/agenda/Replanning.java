@@ -115,7 +115,9 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
                     .flatMap(decision -> agenda.find(decision.chain()).stream())
                     .forEach(work -> touched.add(work.chain().place().tank()));
         }
-        return Planner.replan(instance, touched, SEED);
+        return difference.inHours() || difference.inDays()
+                ? Planner.replanAll(instance, touched, SEED)
+                : Planner.replan(instance, touched, SEED);
     }
 
     /** What a plan rests on, before any day is given. */

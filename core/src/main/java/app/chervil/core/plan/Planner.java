@@ -63,15 +63,31 @@ public final class Planner {
     }
 
     /**
-     * Plans anew from the days published in the instance, after something changed.
+     * Plans anew from the days published in the instance, after something changed on some tanks. Work on others stays where
+     * people were told it is, unless it no longer may.
      *
      * @param touched tanks on which it changed
      */
     public static Plan replan(Instance instance, Collection<Long> touched, long seed) {
         Board board = new Board(instance);
         Search search = new Search(board, seed);
+        List<Integer> settled = search.start(published(board));
+        List<Integer> near = near(board, touched);
+        settled.addAll(near);
+        search.settle(settled);
+        return searched(board, search, near);
+    }
+
+    /** The same after a day has passed or people have other hours: each chain is looked at once more. */
+    public static Plan replanAll(Instance instance, Collection<Long> touched, long seed) {
+        Board board = new Board(instance);
+        Search search = new Search(board, seed);
         search.start(published(board));
         search.sweep(1);
+        return searched(board, search, near(board, touched));
+    }
+
+    private static List<Integer> near(Board board, Collection<Long> touched) {
         Set<Long> tanks = new HashSet<>(touched);
         List<Integer> near = new ArrayList<>();
         for (Lane lane : board.lanes) {
@@ -79,6 +95,10 @@ public final class Planner {
                 near.add(lane.index);
             }
         }
+        return near;
+    }
+
+    private static Plan searched(Board board, Search search, List<Integer> near) {
         search.anneal(near, REPLANS_A_LANE * near.size());
         search.settle(near);
         search.repair(near, REPAIRS_A_LANE * near.size());

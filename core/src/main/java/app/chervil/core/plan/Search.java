@@ -60,17 +60,24 @@ final class Search {
         keepAll();
     }
 
-    /** Puts every lane where it lay before, as far as it still may; others where they fit best. */
-    void start(List<int[]> days) {
+    /**
+     * Puts every lane where it lay before, as far as it still may; others where they fit best.
+     *
+     * @return those others
+     */
+    List<Integer> start(List<int[]> days) {
+        List<Integer> others = new ArrayList<>();
         for (Lane lane : board.lanes) {
             int[] on = days.get(lane.index);
             if (!fits(lane, on)) {
                 on = path.find(lane.index);
+                others.add(lane.index);
             }
             total += board.cost(lane.index, on);
             board.place(lane.index, on);
         }
         keepAll();
+        return others;
     }
 
     /** Puts every lane on exactly these days. */
