@@ -122,6 +122,10 @@ class ArchitectureTest {
             classes().that().areAnnotatedWith(Mapper.class).should(beUsedInTheirPackageOnly());
 
     @ArchTest
+    static final ArchRule a_mapper_writes_all_its_statements_in_one_place =
+            classes().that().areAnnotatedWith(Mapper.class).should(haveNoAnnotationsBesideTheirXml());
+
+    @ArchTest
     static final ArchRule transactions_belong_to_operations = methods()
             .that()
             .areAnnotatedWith(Transactional.class)
@@ -203,6 +207,22 @@ class ArchitectureTest {
                 mapper.getDirectDependenciesToSelf().stream()
                         .filter(use -> !use.getOriginClass().getPackage().equals(mapper.getPackage()))
                         .forEach(use -> events.add(SimpleConditionEvent.violated(mapper, use.getDescription())));
+            }
+        };
+    }
+
+    private static ArchCondition<JavaClass> haveNoAnnotationsBesideTheirXml() {
+        return new ArchCondition<>("have either all statements in XML or none") {
+            @Override
+            public void check(JavaClass mapper, ConditionEvents events) {
+                String xml = '/' + mapper.getName().replace('.', '/') + ".xml";
+                boolean inXml = ArchitectureTest.class.getResource(xml) != null;
+                mapper.getMethods().stream()
+                        .filter(method -> inXml
+                                && method.getAnnotations().stream().anyMatch(one -> one.getRawType()
+                                        .getPackageName()
+                                        .startsWith("org.apache.ibatis")))
+                        .forEach(method -> events.add(SimpleConditionEvent.violated(mapper, method.getDescription())));
             }
         };
     }

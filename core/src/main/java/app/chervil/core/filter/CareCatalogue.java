@@ -32,18 +32,14 @@ public final class CareCatalogue {
 
     private static final CareRule DRAIN_TEST = rule(
             TEST,
-            180,
-            90,
-            365,
+            days(180, 90, 365),
             effort(10, 0),
             ByAge.cappedAt(365),
             "What runs down in a power cut must find room, and nothing may hold the check valve open.");
 
     private static final CareRule DEEP_CLEAN = rule(
             CLEAN,
-            60,
-            30,
-            120,
+            days(60, 30, 120),
             effort(25, 2, Material.SIPHON, Material.BUCKET, Material.SOFT_BRUSH),
             ByAge.cappedAt(120),
             "Dirt settles in every chamber, and becomes nitrate there.");
@@ -64,31 +60,29 @@ public final class CareCatalogue {
         return switch (stage.kind()) {
             case STRAINER ->
                 List.of(rule(
-                        CLEAR, 30, 14, 90, effort(3, 0), Graded.of(1, 90), "A blocked strainer starves the pump."));
+                        CLEAR,
+                        days(30, 14, 90),
+                        effort(3, 0),
+                        Graded.of(1, 90),
+                        "A blocked strainer starves the pump."));
             case PREFILTER_SPONGE ->
                 List.of(rule(
                         RINSE,
-                        14,
-                        5,
-                        30,
+                        days(14, 5, 30),
                         effort(5, 1, Material.BUCKET),
                         Graded.withFlow(1.5, 0.45, 35),
                         "It catches most of the dirt, so it fills first."));
             case SPONGE ->
                 List.of(rule(
                         SQUEEZE,
-                        21,
-                        7,
-                        60,
+                        days(21, 7, 60),
                         effort(8, 2, Material.SPONGE_BAG, Material.BUCKET),
                         Graded.of(2, 75),
                         "The sponge holds the bacteria and the dirt alike."));
             case AIR_LINE ->
                 List.of(rule(
                         CLEAN,
-                        120,
-                        60,
-                        365,
+                        days(120, 60, 365),
                         effort(5, 0, Material.AIR_STONE),
                         ByAge.cappedAt(365),
                         "A clogged stone loads the air pump; a stuck valve floods it."));
@@ -96,9 +90,7 @@ public final class CareCatalogue {
             case FLEECE_ROLL ->
                 List.of(rule(
                         REPLACE,
-                        30,
-                        7,
-                        180,
+                        days(30, 7, 180),
                         effort(10, 0, Material.FLEECE_ROLL),
                         new Learning.ByLength(),
                         "A roll that ran out filters nothing."));
@@ -106,9 +98,7 @@ public final class CareCatalogue {
                 List.of(
                         rule(
                                 RINSE,
-                                60,
-                                14,
-                                270,
+                                days(60, 14, 270),
                                 effort(8, 1, Material.BUCKET),
                                 Graded.withFlow(2, 0.60, 300),
                                 "Foam slows the flow as it fills."),
@@ -119,45 +109,35 @@ public final class CareCatalogue {
             case BIO_MEDIA ->
                 List.of(rule(
                         DIP,
-                        150,
-                        60,
-                        540,
+                        days(150, 60, 540),
                         effort(8, 2, Material.BUCKET),
                         Graded.of(2, 540),
                         "Silt on the media keeps water from the bacteria."));
             case CARBON ->
                 List.of(rule(
                         CHANGE,
-                        30,
-                        14,
-                        56,
+                        days(30, 14, 56),
                         effort(5, 0, Material.CARBON, Material.MEDIA_BAG),
                         new Learning.ByTint(),
                         "Carbon fills with what it takes up, unseen."));
             case RESIN ->
                 List.of(rule(
                         REGENERATE,
-                        60,
-                        21,
-                        180,
+                        days(60, 21, 180),
                         effort(20, 0, Material.RESIN_BAG),
                         new Learning.ByColour(),
                         "Its colour tells; without a look, two months."));
             case PHOSPHATE_REMOVER ->
                 List.of(rule(
                         CHANGE,
-                        35,
-                        14,
-                        70,
+                        days(35, 14, 70),
                         effort(10, 0, Material.PHOSPHATE_REMOVER),
                         ByAge.cappedAt(70),
                         "Spent remover lets phosphate climb again."));
             case UV_LAMP ->
                 List.of(rule(
                         REPLACE,
-                        375,
-                        250,
-                        500,
+                        days(375, 250, 500),
                         effort(15, 0, Material.UV_LAMP, Material.SOFT_CLOTH),
                         new Learning.ByHours(9000),
                         "Its germicidal output fades long before the glow does."));
@@ -165,9 +145,7 @@ public final class CareCatalogue {
                 List.of(
                         rule(
                                 CLEAN,
-                                120,
-                                60,
-                                365,
+                                days(120, 60, 365),
                                 effort(10, 0, Material.SOFT_CLOTH),
                                 Graded.of(1.5, 365),
                                 "Film on the sleeve stops the light."),
@@ -176,17 +154,13 @@ public final class CareCatalogue {
                 List.of(
                         rule(
                                 CLEAN,
-                                120,
-                                60,
-                                365,
+                                days(120, 60, 365),
                                 effort(10, 0, Material.SOFT_BRUSH),
                                 ByAge.cappedAt(365),
                                 "Slime and grit wear the shaft."),
                         rule(
                                 INSPECT,
-                                365,
-                                180,
-                                730,
+                                days(365, 180, 730),
                                 effort(15, 0),
                                 ByAge.cappedAt(730),
                                 "Worn shafts and bushings grow loud, then stop."),
@@ -200,9 +174,7 @@ public final class CareCatalogue {
                 List.of(
                         rule(
                                 INSPECT,
-                                365,
-                                180,
-                                487,
+                                days(365, 180, 487),
                                 effort(10, 0, Material.GREASE),
                                 ByAge.cappedAt(487),
                                 "A dry or flat seal drips."),
@@ -211,9 +183,7 @@ public final class CareCatalogue {
                 List.of(
                         rule(
                                 BRUSH,
-                                180,
-                                60,
-                                365,
+                                days(180, 60, 365),
                                 effort(20, 0, Material.HOSE_BRUSH),
                                 Graded.of(1.5, 365),
                                 "Growth in the hoses takes flow without a sign in the filter."),
@@ -222,9 +192,7 @@ public final class CareCatalogue {
                 List.of(
                         rule(
                                 DESCALE,
-                                180,
-                                90,
-                                365,
+                                days(180, 90, 365),
                                 effort(30, 0, Material.VINEGAR, Material.BUCKET),
                                 ByAge.cappedAt(365),
                                 "Lime slows the rotor and heats the pump."),
@@ -237,81 +205,63 @@ public final class CareCatalogue {
             case OVERFLOW ->
                 List.of(rule(
                         CLEAR,
-                        30,
-                        14,
-                        90,
+                        days(30, 14, 90),
                         effort(3, 0, Material.SOFT_BRUSH),
                         Graded.of(1.5, 90),
                         "A blocked weir floods the floor."));
             case SETTLING ->
                 List.of(rule(
                         SIPHON,
-                        30,
-                        14,
-                        90,
+                        days(30, 14, 90),
                         effort(10, 0, Material.SIPHON, Material.BUCKET),
                         Graded.of(1, 120),
                         "Dirt that lies there becomes nitrate."));
             case SKIMMER ->
                 List.of(rule(
                         CLEAN,
-                        30,
-                        14,
-                        90,
+                        days(30, 14, 90),
                         effort(10, 0, Material.SOFT_BRUSH),
                         ByAge.cappedAt(90),
                         "Scum on its neck keeps foam from rising, and salt shuts its air inlet."));
             case REFUGIUM ->
                 List.of(rule(
                         CLEAR,
-                        30,
-                        14,
-                        90,
+                        days(30, 14, 90),
                         effort(10, 0, Material.BUCKET),
                         Graded.of(2, 90),
                         "Growth that is thinned takes up more, and stays out of the pump."));
             case TOP_OFF ->
                 List.of(rule(
                         TEST,
-                        30,
-                        14,
-                        90,
+                        days(30, 14, 90),
                         effort(3, 0),
                         ByAge.cappedAt(90),
                         "A float that sticks floods the floor or lets the pump run dry."));
             case SURFACE_SKIMMER ->
                 List.of(rule(
                         CLEAR,
-                        14,
-                        5,
-                        60,
+                        days(14, 5, 60),
                         effort(5, 0, Material.SOFT_BRUSH),
                         Graded.of(1, 60),
                         "Leaves and slime hold its float down, and it draws air."));
             case OUTLET ->
                 List.of(rule(
                         BRUSH,
-                        60,
-                        30,
-                        180,
+                        days(60, 30, 180),
                         effort(8, 0, Material.HOSE_BRUSH),
                         Graded.of(1.5, 180),
                         "Holes that grow shut take flow without a sign in the filter."));
             case BAFFLE ->
                 List.of(rule(
                         CLEAR,
-                        21,
-                        7,
-                        90,
+                        days(21, 7, 90),
                         effort(4, 0, Material.SOFT_BRUSH),
                         Graded.of(1, 90),
                         "Full of slime, it throws the water back into the box."));
             case PLANTS ->
                 List.of(rule(
                         CLEAR,
-                        45,
-                        14,
-                        120,
+                        days(45, 14, 120),
                         effort(8, 0, Material.SCISSORS),
                         ByAge.cappedAt(120),
                         "Roots grow into the pump and stop it."));
@@ -319,9 +269,7 @@ public final class CareCatalogue {
                 List.of(
                         rule(
                                 INSPECT,
-                                365,
-                                180,
-                                730,
+                                days(365, 180, 730),
                                 effort(5, 0),
                                 ByAge.cappedAt(730),
                                 "A valve that does not hold empties the tank onto the floor."),
@@ -330,9 +278,7 @@ public final class CareCatalogue {
                 List.of(
                         rule(
                                 INSPECT,
-                                90,
-                                30,
-                                365,
+                                days(90, 30, 365),
                                 effort(4, 0),
                                 ByAge.cappedAt(365),
                                 "A slack clip drips, a slack cup lets the filter drop."),
@@ -369,9 +315,7 @@ public final class CareCatalogue {
         Effort effort = new Effort(35, 15, 1, List.of(Material.THREE_BUCKETS, Material.GLOVES));
         return rule(
                 OPEN,
-                start,
-                30,
-                300,
+                days(start, 30, 300),
                 effort,
                 Graded.withFlow(3, 0.65, 365),
                 "Opened when its foam and pad ask for it, no sooner.");
@@ -380,8 +324,8 @@ public final class CareCatalogue {
     private static CareRule sock(SockSchool school) {
         Effort effort = effort(5, 0, Material.SOCK);
         return school == SockSchool.NUTRIENT_EXPORT
-                ? rule(CHANGE, 4, 2, 7, effort, Graded.of(1, 21), "Dirt taken out early never becomes nitrate.")
-                : rule(CHANGE, 14, 4, 28, effort, Graded.of(1, 28), "Changed before it overflows.");
+                ? rule(CHANGE, days(4, 2, 7), effort, Graded.of(1, 21), "Dirt taken out early never becomes nitrate.")
+                : rule(CHANGE, days(14, 4, 28), effort, Graded.of(1, 28), "Changed before it overflows.");
     }
 
     private static CareRule cartridge(Stage.Make make) {
@@ -389,47 +333,51 @@ public final class CareCatalogue {
         return make == Stage.Make.WASHABLE
                 ? rule(
                         REBUILD,
-                        30,
-                        14,
-                        56,
+                        days(30, 14, 56),
                         effort(15, 1, Material.LOOSE_CARBON, Material.SCISSORS),
                         ByAge.cappedAt(56),
                         why)
-                : rule(CHANGE, 30, 14, 56, effort(5, 1, Material.CARTRIDGE), ByAge.cappedAt(56), why);
+                : rule(CHANGE, days(30, 14, 56), effort(5, 1, Material.CARTRIDGE), ByAge.cappedAt(56), why);
     }
 
     private static List<CareRule> finePad(Stage.Make make) {
         Graded learning = Graded.withFlow(1.5, 0.60, 105);
         return make == Stage.Make.DISPOSABLE
                 ? List.of(rule(
-                        CHANGE, 21, 7, 60, effort(5, 0, Material.FINE_PAD), learning, "The finest stage shuts first."))
+                        CHANGE,
+                        days(21, 7, 60),
+                        effort(5, 0, Material.FINE_PAD),
+                        learning,
+                        "The finest stage shuts first."))
                 : List.of(
                         rule(
                                 RINSE,
-                                21,
-                                7,
-                                60,
+                                days(21, 7, 60),
                                 effort(6, 1, Material.BUCKET),
                                 learning,
                                 "The finest stage shuts first."),
                         rule(
                                 REPLACE,
-                                210,
-                                60,
-                                1095,
+                                days(210, 60, 1095),
                                 effort(5, 1, Material.FINE_PAD),
                                 new Learning.ByRinses(10),
                                 "Each rinse leaves some silt in it and some of its spring."));
     }
 
-    private static CareRule rule(
-            CareAction action, int start, int least, int most, Effort effort, Learning learning, String why) {
-        return new CareRule(action, start, new Bounds(least, most), effort, learning, why);
+    private static CareRule rule(CareAction action, Days days, Effort effort, Learning learning, String why) {
+        return new CareRule(action, days.start, new Bounds(days.least, days.most), effort, learning, why);
+    }
+
+    /** An interval to start with, and how far learning may move it. */
+    private record Days(int start, int least, int most) {}
+
+    private static Days days(int start, int least, int most) {
+        return new Days(start, least, most);
     }
 
     /** A part of the machine that is changed for its age, or once a look finds it worn. */
     private static CareRule part(int start, int least, int most, Effort effort, String why) {
-        return rule(REPLACE, start, least, most, effort, ByAge.cappedAt(most), why);
+        return rule(REPLACE, days(start, least, most), effort, ByAge.cappedAt(most), why);
     }
 
     private static Effort effort(int minutes, int disturbance, Material... carry) {

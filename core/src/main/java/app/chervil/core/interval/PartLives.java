@@ -66,37 +66,8 @@ final class PartLives {
         if (!history.ageKnown()) {
             return due(history, since, "Its age is unknown, so it counts as spent.");
         }
-        Endurance endurance = history.evidence().endurance();
-        double rated = endurance.ratedHours().orElse(lamp.ratedHours());
-        double guess = endurance.litHoursADay().orElse(USUAL_LIT_HOURS);
-        double starts = LampOutput.HOURS_A_START * endurance.startsADay().orElse(0);
-        Optional<LampCount> count = LampCount.of(history.evidence().looks(), since, today, guess);
-        double aDay = Math.max(0.1, count.map(one -> one.aDay(guess)).orElse(guess) + starts);
-        LocalDate from = count.map(LampCount::on).orElse(since);
-        double aged = count.map(one -> one.hours() + starts * (double) ChronoUnit.DAYS.between(since, one.on()))
-                .orElse(0.0);
-        Pauses standing = history.pauses().standing();
-        double life = Math.min(rated, MOST_LAMP_DAYS * aDay / 0.95);
-        Window window = new Window(
-                spentOn(standing, since, from, (0.85 * life - aged) / aDay),
-                spentOn(standing, since, from, (0.95 * life - aged) / aDay),
-                spentOn(standing, since, from, (1.05 * life - aged) / aDay));
-        double hours = aged + aDay * standing.useDays(from, today);
-        String lit = String.format(
-                Locale.ENGLISH,
-                "About %,d of %,d lit hours, %s a day with its starts; it gives about %d %% of its first light.",
-                Math.round(hours),
-                Math.round(rated),
-                hours(aDay),
-                Math.round(100 * LampOutput.after(hours, rated)));
-        if (count.isPresent()) {
-            lit = String.format(
-                            Locale.ENGLISH,
-                            "Its counter read %,d h on %s. ",
-                            Math.round(count.get().counter()),
-                            DAY.format(count.get().on()))
-                    + lit;
-        }
+        Lit lit = Lit.of(lamp, history, today);
+        Window window = lit.window(since);
         Optional<Look> green = history.evidence().firstAfter(since, Sign.GREEN_WATER);
         if (green.isPresent() && green.get().on().plusDays(GREEN_WATER_DAYS).isBefore(window.ideal())) {
             LocalDate by = green.get().on().plusDays(GREEN_WATER_DAYS);
@@ -106,9 +77,62 @@ final class PartLives {
                     Basis.AGE,
                     "Green water on " + DAY.format(green.get().on()) + " brings it forward: within "
                             + days(GREEN_WATER_DAYS) + ".",
-                    lit);
+                    lit.words(today));
         }
-        return of(since, window, Basis.AGE, lit, "A glow that is still seen is not its germicidal light.");
+        return of(since, window, Basis.AGE, lit.words(today), "A glow that is still seen is not its germicidal light.");
+    }
+
+    /**
+     * How a lamp has burnt.
+     *
+     * @param from the day since which hours are reckoned, of its last count if there is one
+     * @param aged hours until then, its starts among them
+     * @param aDay hours since then, its starts among them
+     */
+    private record Lit(
+            double rated, LocalDate from, double aged, double aDay, Pauses standing, Optional<LampCount> count) {
+        static Lit of(ByHours lamp, TaskHistory history, LocalDate today) {
+            LocalDate since = history.since();
+            Endurance endurance = history.evidence().endurance();
+            double guess = endurance.litHoursADay().orElse(USUAL_LIT_HOURS);
+            double starts = LampOutput.HOURS_A_START * endurance.startsADay().orElse(0);
+            Optional<LampCount> count = LampCount.of(history.evidence().looks(), since, today, guess);
+            double aged = count.map(one -> one.hours() + starts * (double) ChronoUnit.DAYS.between(since, one.on()))
+                    .orElse(0.0);
+            return new Lit(
+                    endurance.ratedHours().orElse(lamp.ratedHours()),
+                    count.map(LampCount::on).orElse(since),
+                    aged,
+                    Math.max(0.1, count.map(one -> one.aDay(guess)).orElse(guess) + starts),
+                    history.pauses().standing(),
+                    count);
+        }
+
+        Window window(LocalDate since) {
+            double life = Math.min(rated, MOST_LAMP_DAYS * aDay / 0.95);
+            return new Window(
+                    spentOn(standing, since, from, (0.85 * life - aged) / aDay),
+                    spentOn(standing, since, from, (0.95 * life - aged) / aDay),
+                    spentOn(standing, since, from, (1.05 * life - aged) / aDay));
+        }
+
+        String words(LocalDate today) {
+            double hours = aged + aDay * standing.useDays(from, today);
+            String counted = count.map(read -> String.format(
+                            Locale.ENGLISH,
+                            "Its counter read %,d h on %s. ",
+                            Math.round(read.counter()),
+                            DAY.format(read.on())))
+                    .orElse("");
+            return counted
+                    + String.format(
+                            Locale.ENGLISH,
+                            "About %,d of %,d lit hours, %s a day with its starts; it gives about %d %% of its first light.",
+                            Math.round(hours),
+                            Math.round(rated),
+                            hours(aDay),
+                            Math.round(100 * LampOutput.after(hours, rated)));
+        }
     }
 
     /** The day so many days of burning after another, or before it; after that on which the lamp was new. */

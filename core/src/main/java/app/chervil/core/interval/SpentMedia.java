@@ -49,33 +49,38 @@ final class SpentMedia {
             return oneShot(since, clearing.get());
         }
         List<Look> open = history.evidence().between(since, today);
-        Optional<Look> back = first(open, Sign.TINT_BACK);
         belief.carbonRun(since, open);
-        double sd = Math.sqrt(belief.variance);
+        return first(open, Sign.TINT_BACK)
+                .map(back -> tintBack(since, back))
+                .orElseGet(() -> belief.stillClear(rule, since, open, looked(history)));
+    }
+
+    private static Forecast tintBack(LocalDate since, Look back) {
+        return new Forecast(
+                since,
+                new Window(back.on(), back.on(), back.on()),
+                Basis.LEARNED,
+                Optional.empty(),
+                List.of("The tint was back on " + DAY.format(back.on()) + ", after " + days(daysTo(since, back))
+                        + "."));
+    }
+
+    /** How long carbon that still holds the tint back is thought to last. */
+    private Forecast stillClear(CareRule rule, LocalDate since, List<Look> open, boolean learned) {
+        double sd = Math.sqrt(variance);
         double latest = clamp(
-                Math.exp(belief.mean + 0.6 * sd),
-                CARBON_LEAST_DAYS,
-                rule.bounds().mostDays());
-        double ideal = clamp(Math.exp(belief.mean), rule.bounds().leastDays(), latest);
-        if (back.isPresent()) {
-            return new Forecast(
-                    since,
-                    new Window(back.get().on(), back.get().on(), back.get().on()),
-                    Basis.LEARNED,
-                    Optional.empty(),
-                    List.of("The tint was back on " + DAY.format(back.get().on()) + ", after "
-                            + days(daysTo(since, back.get())) + "."));
-        }
+                Math.exp(mean + 0.6 * sd), CARBON_LEAST_DAYS, rule.bounds().mostDays());
+        double ideal = clamp(Math.exp(mean), rule.bounds().leastDays(), latest);
         List<String> reasons = new ArrayList<>();
         last(open, Sign.NO_TINT)
                 .ifPresent(look -> reasons.add(
                         "No tint yet after " + days(daysTo(since, look)) + ", so it lasts at least that long."));
-        reasons.add("Thought to last about " + days(Math.round(Math.exp(belief.mean)))
+        reasons.add("Thought to last about " + days(Math.round(Math.exp(mean)))
                 + "; look against a white card each week. At the latest " + days(Math.round(latest)) + ".");
         return new Forecast(
                 since,
-                Window.after(since, new Window.Days(Math.min(ideal, Math.exp(belief.mean - 0.6 * sd)), ideal, latest)),
-                looked(history) ? Basis.LEARNED : Basis.START,
+                Window.after(since, new Window.Days(Math.min(ideal, Math.exp(mean - 0.6 * sd)), ideal, latest)),
+                learned ? Basis.LEARNED : Basis.START,
                 Optional.empty(),
                 reasons);
     }

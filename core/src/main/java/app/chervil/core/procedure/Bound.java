@@ -105,40 +105,9 @@ record Bound(Template template, Optional<PathStage> stage, Optional<Tray> tray, 
      * @param together all stages that this step serves, itself among them
      */
     Step step(Fillings fillings, List<String> together) {
-        Situation situation = fillings.situation();
-        String text = fillings.fill(template.words()
-                .text()
-                .replace(
-                        "{lifted}",
-                        scooped(situation) ? "Scoop the {stage} out" : "Lift the {stage} out in its tray or bag")
-                .replace(
-                        "{dipped}",
-                        scooped(situation)
-                                ? "Swirl the {stage} in {bio} by hand, gently"
-                                : "Dip the {stage} in {bio}, in its tray or bag, gently")
-                .replace(
-                        "{laidBack}",
-                        scooped(situation)
-                                ? "Spoon the {stage} back and level it"
-                                : "Put the {stage} back and press it down until it stops")
-                .replace("{stages}", listed(together))
-                .replace("{place}", tray.map(Tray::name).orElse(""))
-                .replace("{stage}", stage.map(PathStage::name).orElse("filter")));
-        if (isMany() && (template.phase() == Phase.TAKE_OUT || template.phase() == Phase.PUT_BACK)) {
-            text += " There are " + stage.map(PathStage::quantity).orElse(1) + ".";
-        }
-        boolean rinses = template.words().text().contains("{first}")
-                || template.words().text().contains("{draw}");
-        String reason = rinses && template.words().reason().isEmpty()
-                ? situation.practice().whyWater()
-                : template.words().reason();
+        String pattern = template.words().text();
         boolean pours = fillings.tubs().pours(fillings.tap())
-                && (template.words().text().contains("{first}")
-                        || template.words().text().contains("{cleanest}"));
-        OptionalLong ofStage = stage.map(one -> OptionalLong.of(one.id())).orElse(OptionalLong.empty());
-        OptionalInt place = tray.map(one -> OptionalInt.of(one.number())).orElse(OptionalInt.empty());
-        About about =
-                together.size() > 1 || concernsFilter() ? About.ALL : new About(task, ofStage, place, tub(fillings));
+                && (pattern.contains("{first}") || pattern.contains("{cleanest}"));
         double drawn =
                 switch (template.phase()) {
                     case DRAW -> fillings.drawnLitres();
@@ -147,12 +116,51 @@ record Bound(Template template, Optional<PathStage> stage, Optional<Tray> tray, 
                 };
         return new Step(
                 id(),
-                new Step.Words(text, reason),
-                about,
+                new Step.Words(text(fillings, together), reason(fillings.situation())),
+                together.size() > 1 || concernsFilter() ? About.ALL : about(fillings),
                 pours ? template.care().with(Material.BUCKET) : template.care(),
                 template.captures(),
                 template.effects(),
                 drawn);
+    }
+
+    private String text(Fillings fillings, List<String> together) {
+        boolean scooped = scooped(fillings.situation());
+        String text = fillings.fill(template.words()
+                .text()
+                .replace("{lifted}", scooped ? "Scoop the {stage} out" : "Lift the {stage} out in its tray or bag")
+                .replace(
+                        "{dipped}",
+                        scooped
+                                ? "Swirl the {stage} in {bio} by hand, gently"
+                                : "Dip the {stage} in {bio}, in its tray or bag, gently")
+                .replace(
+                        "{laidBack}",
+                        scooped
+                                ? "Spoon the {stage} back and level it"
+                                : "Put the {stage} back and press it down until it stops")
+                .replace("{stages}", listed(together))
+                .replace("{place}", tray.map(Tray::name).orElse(""))
+                .replace("{stage}", stage.map(PathStage::name).orElse("filter")));
+        return isMany() && (template.phase() == Phase.TAKE_OUT || template.phase() == Phase.PUT_BACK)
+                ? text + " There are " + stage.map(PathStage::quantity).orElse(1) + "."
+                : text;
+    }
+
+    private String reason(Situation situation) {
+        String pattern = template.words().text();
+        boolean rinses = pattern.contains("{first}") || pattern.contains("{draw}");
+        return rinses && template.words().reason().isEmpty()
+                ? situation.practice().whyWater()
+                : template.words().reason();
+    }
+
+    private About about(Fillings fillings) {
+        return new About(
+                task,
+                stage.map(one -> OptionalLong.of(one.id())).orElse(OptionalLong.empty()),
+                tray.map(one -> OptionalInt.of(one.number())).orElse(OptionalInt.empty()),
+                tub(fillings));
     }
 
     /** Whether several of the same make up the stage. */

@@ -10,6 +10,7 @@ import app.chervil.core.device.Vigil;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.device.SignalMapper.StateRow;
 import app.chervil.server.procedure.GuidedOperations;
+import app.chervil.server.procedure.PowerSeen;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
@@ -81,7 +82,7 @@ public class VigilOperations {
             UUID id = UUID.nameUUIDFromBytes(
                     (DeviceKind.PLUG + " " + plug.siteId() + " " + plug.id() + " " + on + " " + at.toEpochMilli())
                             .getBytes(StandardCharsets.UTF_8));
-            guided.seen(SignedIn.nobody(plug.siteId()), plug.filterId(), plug.name(), id, on, at);
+            guided.seen(SignedIn.nobody(plug.siteId()), plug.filterId(), plug.name(), new PowerSeen(id, on, at));
         }
     }
 

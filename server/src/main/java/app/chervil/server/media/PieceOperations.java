@@ -16,6 +16,7 @@ import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.water.MediaOperations.MediaVerdict;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -111,7 +112,9 @@ public class PieceOperations {
         insertPiece(who, row);
         insertMove(
                 who,
-                MoveRow.of(input.moveId(), id, input.since(), spot, input.grams(), false, input.why(), who.name()));
+                MoveRow.of(input.moveId(), id, input.since(), spot, who.name())
+                        .carrying(input.grams(), false)
+                        .because(input.why()));
         return view(who, id);
     }
 
@@ -192,30 +195,19 @@ public class PieceOperations {
         });
         checkHolds(plan.holds(), input.why());
         if (part != null) {
-            insertPiece(
-                    who,
-                    new PieceRow(
-                            part.id(),
-                            part.name().trim(),
-                            plan.piece().kind(),
-                            part.grams(),
-                            input.on(),
-                            piece,
-                            who.name()));
+            insertPiece(who, splitOff(part, plan.piece(), input.on(), who.name()));
         }
         insertMove(
                 who,
-                MoveRow.of(
-                        id,
-                        moved,
-                        input.on(),
-                        plan.transfer().to(),
-                        plan.grams(),
-                        part != null,
-                        input.why(),
-                        who.name()));
+                MoveRow.of(id, moved, input.on(), plan.transfer().to(), who.name())
+                        .carrying(plan.grams(), part != null)
+                        .because(input.why()));
         effects.made(who, id, plan, input.why(), tanks.today());
         return view(who, moved);
+    }
+
+    private static PieceRow splitOff(MediaPart part, Piece whole, LocalDate on, String by) {
+        return new PieceRow(part.id(), part.name().trim(), whole.kind(), part.grams(), on, whole.id(), by);
     }
 
     /**

@@ -78,15 +78,9 @@ final class PieceRows {
             return pieceId.equals(piece) && movedOn.equals(on) && to().equals(spot);
         }
 
-        static MoveRow of(
-                UUID id,
-                UUID piece,
-                LocalDate on,
-                Spot to,
-                double grams,
-                boolean parted,
-                @Nullable String why,
-                String by) {
+        /** A move of nothing yet, for no reason. */
+        static MoveRow of(UUID id, UUID piece, LocalDate on, Spot to, String by) {
+            @Nullable Long forTank = to instanceof Spot.Seeding seeding ? (Long) seeding.forTank() : null;
             return new MoveRow(
                     id,
                     0,
@@ -95,12 +89,35 @@ final class PieceRows {
                     SpotKind.of(to),
                     to.tankId().orElse(null),
                     to.filterId().orElse(null),
-                    to instanceof Spot.Seeding seeding ? (Long) seeding.forTank() : null,
-                    grams,
-                    parted,
-                    why == null || why.isBlank() ? null : why.trim(),
+                    forTank,
+                    0,
+                    false,
+                    null,
                     null,
                     by);
+        }
+
+        MoveRow carrying(double moved, boolean splitOff) {
+            return new MoveRow(
+                    id, number, pieceId, movedOn, spot, tankId, filterId, forTankId, moved, splitOff, why, seenOn,
+                    doneBy);
+        }
+
+        MoveRow because(@Nullable String reason) {
+            return new MoveRow(
+                    id,
+                    number,
+                    pieceId,
+                    movedOn,
+                    spot,
+                    tankId,
+                    filterId,
+                    forTankId,
+                    grams,
+                    parted,
+                    reason == null || reason.isBlank() ? null : reason.trim(),
+                    seenOn,
+                    doneBy);
         }
     }
 

@@ -250,6 +250,18 @@ public class NotebookOperations {
                         "key.columns",
                         "one-day",
                         "Say which column holds the day. There is one.");
+        checkSubjects(gatherer, key, tasks, filters);
+        for (int i = 0; i < key.work().size(); i++) {
+            gatherer.check(
+                    tasks.containsAll(key.work().get(i).tasks()),
+                    "key.work[" + i + "].tasks",
+                    "unknown",
+                    "Choose tasks of this tank.");
+        }
+        gatherer.done();
+    }
+
+    private static void checkSubjects(Rejected.Gatherer gatherer, KeyInput key, Set<Long> tasks, Set<Long> filters) {
         for (int i = 0; i < key.columns().size(); i++) {
             KeyInput.ColumnInput column = key.columns().get(i);
             String field = "key.columns[" + i + "].subject";
@@ -269,14 +281,6 @@ public class NotebookOperations {
                 default -> {}
             }
         }
-        for (int i = 0; i < key.work().size(); i++) {
-            gatherer.check(
-                    tasks.containsAll(key.work().get(i).tasks()),
-                    "key.work[" + i + "].tasks",
-                    "unknown",
-                    "Choose tasks of this tank.");
-        }
-        gatherer.done();
     }
 
     /** Days with something new to tell, oldest first, each under an id that follows from what it tells. */

@@ -114,21 +114,7 @@ public class GuidedOperations {
         if (isNew) {
             line.checkAfter(who, tank, input);
         }
-        ProcedureView procedure =
-                switch (input.what()) {
-                    case SERVICE ->
-                        procedures.assemble(
-                                who,
-                                new Wanted(
-                                        input.filterId(),
-                                        input.tasks(),
-                                        input.chores(),
-                                        grams(input.media()),
-                                        line.around(who, input)));
-                    case LOOK_OVER -> procedures.lookOver(who, input.filterId());
-                    case SET_UP -> procedures.setUp(who, input.filterId());
-                    case MOVE, STORE -> procedures.takeDown(who, input.filterId(), input.what());
-                };
+        ProcedureView procedure = assembled(who, input);
         if (input.what() == Occasion.STORE) {
             who.mustBeKeeper();
         }
@@ -158,8 +144,25 @@ public class GuidedOperations {
                                 .toList()),
                         input.after()));
         power.offSince(who, input.filterId())
-                .ifPresent(since -> seen(who, input.filterId(), "Plug", offAtStart(id), false, since));
+                .ifPresent(since -> seen(who, input.filterId(), "Plug", new PowerSeen(offAtStart(id), false, since)));
         return find(who, id);
+    }
+
+    private ProcedureView assembled(SignedIn who, GuidedStart input) {
+        return switch (input.what()) {
+            case SERVICE ->
+                procedures.assemble(
+                        who,
+                        new Wanted(
+                                input.filterId(),
+                                input.tasks(),
+                                input.chores(),
+                                grams(input.media()),
+                                line.around(who, input)));
+            case LOOK_OVER -> procedures.lookOver(who, input.filterId());
+            case SET_UP -> procedures.setUp(who, input.filterId());
+            case MOVE, STORE -> procedures.takeDown(who, input.filterId(), input.what());
+        };
     }
 
     /** The one event by which a service begins with its filter off already. */
@@ -272,15 +275,14 @@ public class GuidedOperations {
      * Keeps that a plug saw a filter stop or start, for the clock of the service in which it stands open.
      *
      * @param by the plug's name
-     * @param id the same however often it is told
      */
     @Transactional
-    public void seen(SignedIn who, long filter, String by, UUID id, boolean on, Instant at) {
+    public void seen(SignedIn who, long filter, String by, PowerSeen seen) {
         mapper.listOpen(who.siteId()).stream()
                 .filter(row -> row.filterId() == filter && row.finishedAt() == null)
                 .forEach(row -> {
                     locked(who, row.id());
-                    if (mapper.insertEvent(who.siteId(), row.id(), by, GuidedEvent.seen(id, on, at)) == 1) {
+                    if (mapper.insertEvent(who.siteId(), row.id(), by, seen.event()) == 1) {
                         mapper.updateOff(
                                 who.siteId(),
                                 row.id(),

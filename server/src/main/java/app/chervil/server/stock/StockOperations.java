@@ -198,7 +198,7 @@ public class StockOperations {
                         "not-washed",
                         "This is thrown away, not washed.")
                 .done();
-        mapper.insertMove(who.siteId(), moved(who, id, item.id(), input.kind(), amount, input.on()));
+        mapper.insertMove(who.siteId(), moved(who, id, new MoveInput(item.id(), input.kind(), amount, input.on())));
     }
 
     /**
@@ -217,7 +217,7 @@ public class StockOperations {
                 .done();
         Map<String, ItemRow> known = mapper.list(who.siteId()).stream()
                 .collect(Collectors.toMap(row -> Wants.key(row.name()), Function.identity()));
-        mapper.insertMove(who.siteId(), moved(who, id, kit, Shelf.Kind.OPENED, 1, on));
+        mapper.insertMove(who.siteId(), moved(who, id, new MoveInput(kit, Shelf.Kind.OPENED, 1, on)));
         for (int number = 0; number < lines.size(); number++) {
             StockItemInput.KitLine line = lines.get(number);
             ItemRow part = known.get(Wants.key(line.name()));
@@ -226,15 +226,17 @@ public class StockOperations {
                 long made = mapper.insert(
                         who.siteId(),
                         new StockItemInput(line.name(), StockItemInput.Unit.PIECE, false, 1, 0, 7, null, null));
-                mapper.insertMove(who.siteId(), moved(who, own, made, Shelf.Kind.COUNTED, line.count(), on));
+                mapper.insertMove(
+                        who.siteId(), moved(who, own, new MoveInput(made, Shelf.Kind.COUNTED, line.count(), on)));
             } else {
-                mapper.insertMove(who.siteId(), moved(who, own, part.id(), Shelf.Kind.BOUGHT, line.count(), on));
+                mapper.insertMove(
+                        who.siteId(), moved(who, own, new MoveInput(part.id(), Shelf.Kind.BOUGHT, line.count(), on)));
             }
         }
     }
 
-    private MoveRow moved(SignedIn who, UUID id, long item, Shelf.Kind kind, double amount, LocalDate on) {
-        return new MoveRow(id, item, kind, amount, on, who.name(), clock.instant());
+    private MoveRow moved(SignedIn who, UUID id, MoveInput move) {
+        return new MoveRow(id, move.itemId(), move.kind(), move.amount(), move.on(), who.name(), clock.instant());
     }
 
     /** The move of a part that came out of a kit. */

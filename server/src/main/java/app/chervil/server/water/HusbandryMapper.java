@@ -12,8 +12,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
-import org.apache.ibatis.annotations.Select;
-import org.apache.ibatis.annotations.Update;
 import org.jspecify.annotations.Nullable;
 
 /** Tables water_change, medication, media_replacement, condition_check, test_method and own_parameter. */
@@ -33,10 +31,8 @@ interface HusbandryMapper {
     /** A water change, also one that was taken out. */
     Optional<ChangeRow> findKeptChange(long site, UUID id);
 
-    @Update("update water_change set removed_at = #{now} where site_id = #{site} and id = #{id} and removed_at is null")
     int deleteChange(long site, UUID id, Instant now);
 
-    @Update("update water_change set removed_at = null where site_id = #{site} and id = #{id}")
     int restoreChange(long site, UUID id);
 
     /**
@@ -48,7 +44,6 @@ interface HusbandryMapper {
 
     void insertMedication(long site, MedicationRow medication);
 
-    @Update("update medication set last_day = #{lastDay} where site_id = #{site} and tank_id = #{tank} and id = #{id}")
     int updateMedication(long site, long tank, long id, LocalDate lastDay);
 
     /**
@@ -60,8 +55,6 @@ interface HusbandryMapper {
 
     int insertReplacement(long site, ReplacementRow replacement);
 
-    @Update(
-            "update media_replacement set removed_at = #{now} where site_id = #{site} and id = #{id} and removed_at is null")
     int deleteReplacement(long site, UUID id, Instant now);
 
     int insertCondition(long site, UUID id, long tank, Instant checkedAt, String amiss, String note, String by);
@@ -72,7 +65,6 @@ interface HusbandryMapper {
 
     void saveMethod(long site, MethodRow method);
 
-    @Select("select id, name, unit from own_parameter where site_id = #{site} order by name")
     List<OwnRow> listOwn(long site);
 
     Optional<Long> insertOwn(long site, String name, String unit);

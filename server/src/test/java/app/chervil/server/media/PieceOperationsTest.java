@@ -62,7 +62,8 @@ class PieceOperationsTest {
             mapper, books, plans, effects, tanks, Clock.fixed(Instant.parse("2026-06-01T10:00:00Z"), ZoneOffset.UTC));
 
     private final PieceRow row = new PieceRow(BAG, "Bag A", BioMedium.POROUS, 300, TODAY.minusDays(60), null, "Ada");
-    private final MoveRow first = MoveRow.of(FIRST, BAG, TODAY.minusDays(60), WEIR, 300, false, null, "Ada");
+    private final MoveRow first =
+            MoveRow.of(FIRST, BAG, TODAY.minusDays(60), WEIR, "Ada").carrying(300, false);
 
     @BeforeEach
     void bag() {
@@ -124,7 +125,7 @@ class PieceOperationsTest {
 
     @Test
     void sent_again_a_move_is_made_once_and_another_under_its_id_is_refused() {
-        on(first, MoveRow.of(MOVE, BAG, TODAY, new Spot.WetShelf(), 300, false, null, "Ada"));
+        on(first, MoveRow.of(MOVE, BAG, TODAY, new Spot.WetShelf(), "Ada").carrying(300, false));
 
         assertThat(pieces.move(KEEPER, BAG, MOVE, toTheShelf(null)).stays()).hasSize(2);
         assertThatThrownBy(() -> pieces.move(KEEPER, BAG, MOVE, new PieceMove(TODAY.minusDays(1), SHELF, null, null)))
@@ -134,7 +135,8 @@ class PieceOperationsTest {
 
     @Test
     void the_last_move_is_taken_back_to_where_it_was() {
-        MoveRow shelved = MoveRow.of(MOVE, BAG, TODAY, new Spot.WetShelf(), 300, false, null, "Ada");
+        MoveRow shelved =
+                MoveRow.of(MOVE, BAG, TODAY, new Spot.WetShelf(), "Ada").carrying(300, false);
         on(first, shelved);
         pieces.takeBack(KEEPER, MOVE);
 

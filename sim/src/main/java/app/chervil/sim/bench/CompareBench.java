@@ -39,11 +39,12 @@ public final class CompareBench {
 
     public static void main(String[] arguments) {
         BenchOptions seeds = BenchOptions.seedsOf("compare", arguments);
+        Seeds these = new Seeds(seeds.firstSeed(), seeds.lastSeed());
         boolean met = true;
         System.out.printf("%-52s %10s %10s  %s%n", "", "measured", "ratio off", "bar");
         for (int filters : FILTERS) {
-            met &= tell(held(filters, seeds.firstSeed(), seeds.lastSeed()));
-            met &= tell(nothing(filters, seeds.firstSeed(), seeds.lastSeed()));
+            met &= tell(held(filters, these));
+            met &= tell(nothing(filters, these));
         }
         if (!met) {
             System.exit(1);
@@ -69,32 +70,29 @@ public final class CompareBench {
         return figure.met();
     }
 
+    /** From the first to the last. */
+    record Seeds(long first, long last) {}
+
     /** How often the range of a pre-filter's factor holds the truth. */
-    static Figure held(int filters, long first, long last) {
+    static Figure held(int filters, Seeds seeds) {
         return figure(
                 "the range holds the truth",
                 filters,
-                first,
-                last,
+                seeds,
                 "80 ± 6 %",
                 (truth, effect) -> truth >= effect.low() && truth <= effect.high());
     }
 
     /** How often a change that does nothing is told of as one that does. */
-    static Figure nothing(int filters, long first, long last) {
+    static Figure nothing(int filters, Seeds seeds) {
         return figure(
-                "nothing is told of as something",
-                filters,
-                first,
-                last,
-                "at most 10 %",
-                (truth, effect) -> effect.told());
+                "nothing is told of as something", filters, seeds, "at most 10 %", (truth, effect) -> effect.told());
     }
 
     private static Figure figure(
-            String name, int filters, long first, long last, String bar, BiPredicate<Double, Effect> counts) {
+            String name, int filters, Seeds seeds, String bar, BiPredicate<Double, Effect> counts) {
         boolean nothing = bar.startsWith("at most");
-        List<Outcome> seen = LongStream.rangeClosed(first, last)
+        List<Outcome> seen = LongStream.rangeClosed(seeds.first, seeds.last)
                 .parallel()
                 .mapToObj(seed -> Randomness.of(seed, "compare", name, filters))
                 .flatMap(random -> {

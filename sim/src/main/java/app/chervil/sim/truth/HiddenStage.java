@@ -38,6 +38,9 @@ public final class HiddenStage {
     /** A step in the dirt rate on a day, known to the keeper or not. */
     private record Step(int day, ContextChange change, double factor, boolean known) {}
 
+    /** What comes to pass over some days. */
+    private record Course(Start start, List<Step> steps, int days) {}
+
     private HiddenStage(StageModel model, Start start, double[] filled, double shape, List<ContextChange> logged) {
         this.model = model;
         this.start = start;
@@ -52,22 +55,22 @@ public final class HiddenStage {
      * @param days how many to live through; above zero
      */
     public static HiddenStage draw(StageModel model, World world, LocalDate on, int days, SplittableRandom random) {
-        StartingLoad load = load(model, random);
-        return lived(model, world, new Start(on, load), steps(model, world, on, days, load, random), days, random);
+        Start start = new Start(on, load(model, random));
+        return lived(model, world, new Course(start, steps(model, world, start, days, random), days), random);
     }
 
-    private static HiddenStage lived(
-            StageModel model, World world, Start start, List<Step> steps, int days, SplittableRandom random) {
+    private static HiddenStage lived(StageModel model, World world, Course course, SplittableRandom random) {
+        List<Step> steps = course.steps;
         double shape = model.shape() * (1 - SHAPE_SPREAD + 2 * SHAPE_SPREAD * random.nextDouble());
         double logT = Math.log(model.rule().startDays() / USUAL_LOADING)
                 - SPREAD * SPREAD / 2
                 + SPREAD * random.nextGaussian();
         double season = 0.05 + 0.20 * random.nextDouble();
         double phase = random.nextDouble() * 2 * Math.PI;
-        double rate = start.load().rate();
-        double[] filled = new double[days + 1];
+        double rate = course.start.load().rate();
+        double[] filled = new double[course.days + 1];
         int next = 0;
-        for (int day = 0; day < days; day++) {
+        for (int day = 0; day < course.days; day++) {
             for (; next < steps.size() && steps.get(next).day() <= day; next++) {
                 rate *= steps.get(next).factor();
             }
@@ -77,7 +80,7 @@ public final class HiddenStage {
         }
         List<ContextChange> logged =
                 steps.stream().filter(Step::known).map(Step::change).toList();
-        return new HiddenStage(model, start, filled, shape, logged);
+        return new HiddenStage(model, course.start, filled, shape, logged);
     }
 
     private static StartingLoad load(StageModel model, SplittableRandom random) {
@@ -98,21 +101,25 @@ public final class HiddenStage {
         return values[shares.length];
     }
 
-    private static List<Step> steps(
-            StageModel model, World world, LocalDate on, int days, StartingLoad load, SplittableRandom random) {
+    private static List<Step> steps(StageModel model, World world, Start start, int days, SplittableRandom random) {
         int count = Randomness.poisson(random, world.stepsPerYear() * days / YEAR_DAYS);
         int[] when = random.ints(count, 1, Math.max(2, days)).sorted().toArray();
-        boolean prefilter = load.behindPrefilter();
+        boolean prefilter = start.load.behindPrefilter();
         List<Step> steps = new ArrayList<>();
         for (int day : when) {
             double kind = random.nextDouble();
             int up = random.nextBoolean() ? 1 : -1;
             Step step;
             if (model.behindPrefilter() && kind > 0.8) {
-                step = step(on, day, ContextChange.Kind.PREFILTER, prefilter ? -1 : 1, random);
+                step = step(start.on, day, ContextChange.Kind.PREFILTER, prefilter ? -1 : 1, random);
                 prefilter = !prefilter;
             } else {
-                step = step(on, day, kind > 0.4 ? ContextChange.Kind.STOCKING : ContextChange.Kind.FEEDING, up, random);
+                step = step(
+                        start.on,
+                        day,
+                        kind > 0.4 ? ContextChange.Kind.STOCKING : ContextChange.Kind.FEEDING,
+                        up,
+                        random);
             }
             steps.add(step);
         }

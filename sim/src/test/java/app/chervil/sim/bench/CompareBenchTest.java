@@ -16,7 +16,7 @@ class CompareBenchTest {
     @ParameterizedTest
     @ValueSource(ints = {1, 7, 30})
     void ranges_hold_the_truth_about_four_times_in_five(int filters) {
-        CompareBench.Figure held = CompareBench.held(filters, 1, 120);
+        CompareBench.Figure held = CompareBench.held(filters, new CompareBench.Seeds(1, 120));
 
         assertThat(held.measured()).isBetween(0.68, 0.94);
         assertThat(Math.abs(held.off())).isLessThan(0.25);
@@ -25,7 +25,8 @@ class CompareBenchTest {
     @ParameterizedTest
     @ValueSource(ints = {1, 7, 30})
     void what_does_nothing_is_seldom_told_of(int filters) {
-        assertThat(CompareBench.nothing(filters, 1, 120).measured()).isLessThan(0.16);
+        assertThat(CompareBench.nothing(filters, new CompareBench.Seeds(1, 120)).measured())
+                .isLessThan(0.16);
     }
 
     @Test
