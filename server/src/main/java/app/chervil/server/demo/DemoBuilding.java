@@ -2,6 +2,8 @@ package app.chervil.server.demo;
 
 import app.chervil.core.site.Filter;
 import app.chervil.core.tank.ContextChange;
+import app.chervil.server.account.Account;
+import app.chervil.server.account.AccountOperations;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterInput;
 import app.chervil.server.filter.FilterOperations;
@@ -9,6 +11,8 @@ import app.chervil.server.filter.PassportInput;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.visit.ServiceOperations;
 import java.time.LocalDate;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
@@ -18,6 +22,7 @@ import org.springframework.stereotype.Component;
 class DemoBuilding {
     final TankOperations tanks;
     final FilterOperations filters;
+    private final AccountOperations accounts;
     private final ServiceOperations services;
     private final DemoUpkeep upkeep;
     final DemoWater water;
@@ -25,11 +30,13 @@ class DemoBuilding {
     DemoBuilding(
             TankOperations tanks,
             FilterOperations filters,
+            AccountOperations accounts,
             ServiceOperations services,
             DemoUpkeep upkeep,
             DemoWater water) {
         this.tanks = tanks;
         this.filters = filters;
+        this.accounts = accounts;
         this.services = services;
         this.upkeep = upkeep;
         this.water = water;
@@ -44,8 +51,12 @@ class DemoBuilding {
         return diary;
     }
 
+    /** Each service is written down by who did it. */
     void save(SignedIn who, DemoDiary diary) {
-        diary.save(who, services);
+        Map<String, SignedIn> people = accounts.list(who).stream()
+                .collect(Collectors.toMap(
+                        Account::name, one -> new SignedIn(one.id(), who.siteId(), one.name(), one.role())));
+        diary.save(people, services);
     }
 
     /** A pre-filter that was added some while ago. */

@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
 import java.util.UUID;
@@ -82,14 +83,19 @@ final class DemoDiary {
                 .toList();
     }
 
-    void save(SignedIn who, ServiceOperations services) {
+    /**
+     * Logs each day's work as a service.
+     *
+     * @param people by name
+     */
+    void save(Map<String, SignedIn> people, ServiceOperations services) {
         SplittableRandom random = new SplittableRandom(tank);
         days.forEach((on, day) -> {
             double chance = random.nextDouble();
             String by = chance < 0.6 ? "Marit" : chance < 0.85 ? "Osei" : "Lin";
             if (!day.tasks.isEmpty()) {
                 services.record(
-                        who,
+                        Objects.requireNonNull(people.get(by), by),
                         UUID.nameUUIDFromBytes(("service " + tank + " " + ChronoUnit.DAYS.between(on, today))
                                 .getBytes(StandardCharsets.UTF_8)),
                         new ServiceInput(
