@@ -162,8 +162,8 @@ final class Keeper implements AutoCloseable {
                 RequestOptions.create().setHeader("X-XSRF-TOKEN", token));
         assertThat(answer.status()).as(answer.statusText()).isEqualTo(HTTP_NO_CONTENT);
         page.navigate(server.url("/"));
-        // Its place among the others is there once the application listens.
-        PlaywrightAssertions.assertThat(place("Rounds").first()).isVisible();
+        // Only then does the application listen.
+        PlaywrightAssertions.assertThat(page.locator("main h1").first()).isVisible();
     }
 
     void go(String path) {
