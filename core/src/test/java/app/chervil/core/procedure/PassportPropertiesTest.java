@@ -41,7 +41,7 @@ import org.junit.jupiter.api.Test;
  * down; {@code -Dchervil.thorough=true} makes up more of them.
  */
 class PassportPropertiesTest {
-    private static final int PASSPORTS = Boolean.getBoolean("chervil.thorough") ? 1500 : 400;
+    private static final int PASSPORTS = Boolean.getBoolean("chervil.thorough") ? 1500 : 600;
     private static final int SERVICES_EACH = 8;
     private static final List<StageKind> LOOSE = List.of(
             StageKind.COARSE_FOAM,
