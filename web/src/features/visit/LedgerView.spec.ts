@@ -1,16 +1,17 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { mountView, settled, stubServer } from '@/testing/mounting'
 import LedgerView from './LedgerView.vue'
+import type { LedgerEntry } from './queries'
 import { by } from './telling'
 
-function entry(id: number) {
+function entry(id: number): LedgerEntry {
   const task = {
     taskId: 1,
     filterId: 1,
     stageId: 1,
     name: 'Change the sock',
     told: 'Sock changed',
-    finding: 'HEAVY',
+    finding: 'HEAVY' as const,
   }
   const service = {
     id: String(id),
@@ -69,8 +70,8 @@ describe('the ledger', () => {
   it('says who wrote a service down where somebody else did it', () => {
     const { service } = entry(1)
 
-    expect(by(service as never)).toBe('Osei')
-    expect(by({ ...service, writtenDownBy: 'Marit' } as never)).toBe('Osei, written down by Marit')
+    expect(by(service)).toBe('Osei')
+    expect(by({ ...service, writtenDownBy: 'Marit' })).toBe('Osei, written down by Marit')
   })
 
   it('asks the server for a page at a time', async () => {

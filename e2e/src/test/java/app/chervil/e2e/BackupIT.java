@@ -49,9 +49,8 @@ class BackupIT {
         here = Files.createDirectories(folder.resolve("here/real"));
         there = folder.resolve("there");
         file = folder.resolve("all.backup");
-        String filled = FirstStart.made().database(true);
         admin("drop database if exists " + NAME + " with (force)");
-        admin("create database " + NAME + " template \"" + filled + "\"");
+        admin("alter database " + FirstStart.made().database(true) + " rename to " + NAME);
         execute(url(base(), NAME), """
                 insert into photo (id, site_id, service_id, moment, taken_at, taken_by, content_type, bytes)
                 select gen_random_uuid(), site_id, id, 'AFTER', now(), 'Marit', 'image/jpeg',

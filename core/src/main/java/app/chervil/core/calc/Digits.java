@@ -2,14 +2,11 @@ package app.chervil.core.calc;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
-import java.util.regex.Pattern;
+import java.util.Locale;
 
 /** Numbers in sentences. */
 public final class Digits {
     private static final BigDecimal THOUSAND = BigDecimal.valueOf(1000);
-
-    /** Between two digits of the whole part, of which threes follow. */
-    private static final Pattern THOUSANDS = Pattern.compile("(?<!\\.\\d{0,30})(?<=\\d)(?=(?:\\d{3})+(?!\\d))");
 
     private Digits() {}
 
@@ -26,9 +23,9 @@ public final class Digits {
     /** A number as it is, without an exponent, its thousands parted by commas; the same on every machine. */
     public static String grouped(BigDecimal value) {
         BigDecimal bare = value.stripTrailingZeros();
-        String plain = bare.toPlainString();
+        // Most numbers are small and need no formatter.
         return bare.abs().compareTo(THOUSAND) < 0
-                ? plain
-                : THOUSANDS.matcher(plain).replaceAll(",");
+                ? bare.toPlainString()
+                : String.format(Locale.ROOT, "%,." + Math.max(0, bare.scale()) + "f", bare);
     }
 }

@@ -64,21 +64,8 @@ class DemoBuilding {
         tanks.recordChange(who, filter.tankId(), filter.id(), new ContextChange(on, ContextChange.Kind.PREFILTER, 1));
     }
 
-    /** The day the history begins. */
-    LocalDate begin() {
-        return ago(DemoUpkeep.HISTORY_DAYS);
-    }
-
     long tank(SignedIn who, TankDraft draft) {
         return tanks.create(who, draft.input()).id();
-    }
-
-    LocalDate ago(int days) {
-        return tanks.today().minusDays(days);
-    }
-
-    LocalDate years(int count) {
-        return tanks.today().minusYears(count);
     }
 
     /** Says what sits where in a filter, once its history is told. */

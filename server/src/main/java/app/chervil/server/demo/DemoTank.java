@@ -20,15 +20,15 @@ abstract class DemoTank {
 
     /** The day the history begins. */
     final LocalDate begin() {
-        return building.begin();
+        return ago(DemoUpkeep.HISTORY_DAYS);
     }
 
     final LocalDate ago(int days) {
-        return building.ago(days);
+        return building.tanks.today().minusDays(days);
     }
 
     final LocalDate years(int count) {
-        return building.years(count);
+        return building.tanks.today().minusYears(count);
     }
 
     static StageInput stage(StageKind kind) {

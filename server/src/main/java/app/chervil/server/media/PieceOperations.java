@@ -1,12 +1,14 @@
 package app.chervil.server.media;
 
 import app.chervil.core.media.Carries;
+import app.chervil.core.media.Move;
 import app.chervil.core.media.Piece;
 import app.chervil.core.media.Spot;
 import app.chervil.core.media.Transfer;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.media.PieceInput.MediaPart;
 import app.chervil.server.media.PieceInput.PieceMove;
+import app.chervil.server.media.PieceRows.Carried;
 import app.chervil.server.media.PieceRows.MoveRow;
 import app.chervil.server.media.PieceRows.PieceRow;
 import app.chervil.server.media.PieceView.MoveAdvice;
@@ -112,9 +114,11 @@ public class PieceOperations {
         insertPiece(who, row);
         insertMove(
                 who,
-                MoveRow.of(input.moveId(), id, input.since(), spot, who.name())
-                        .carrying(input.grams(), false)
-                        .because(input.why()));
+                MoveRow.of(
+                        input.moveId(),
+                        new Move(id, input.since(), 0, spot),
+                        new Carried(input.grams(), false, input.why()),
+                        who.name()));
         return view(who, id);
     }
 
@@ -199,9 +203,11 @@ public class PieceOperations {
         }
         insertMove(
                 who,
-                MoveRow.of(id, moved, input.on(), plan.transfer().to(), who.name())
-                        .carrying(plan.grams(), part != null)
-                        .because(input.why()));
+                MoveRow.of(
+                        id,
+                        new Move(moved, input.on(), 0, plan.transfer().to()),
+                        new Carried(plan.grams(), part != null, input.why()),
+                        who.name()));
         effects.made(who, id, plan, input.why(), tanks.today());
         return view(who, moved);
     }

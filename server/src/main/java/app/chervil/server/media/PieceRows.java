@@ -78,48 +78,32 @@ final class PieceRows {
             return pieceId.equals(piece) && movedOn.equals(on) && to().equals(spot);
         }
 
-        /** A move of nothing yet, for no reason. */
-        static MoveRow of(UUID id, UUID piece, LocalDate on, Spot to, String by) {
-            @Nullable Long forTank = to instanceof Spot.Seeding seeding ? (Long) seeding.forTank() : null;
+        static MoveRow of(UUID id, Move move, Carried carried, String by) {
+            Spot to = move.to();
             return new MoveRow(
                     id,
-                    0,
-                    piece,
-                    on,
+                    move.number(),
+                    move.piece(),
+                    move.on(),
                     SpotKind.of(to),
                     to.tankId().orElse(null),
                     to.filterId().orElse(null),
-                    forTank,
-                    0,
-                    false,
-                    null,
+                    to instanceof Spot.Seeding seeding ? (Long) seeding.forTank() : null,
+                    carried.grams,
+                    carried.parted,
+                    carried.why == null || carried.why.isBlank() ? null : carried.why.trim(),
                     null,
                     by);
         }
-
-        MoveRow carrying(double moved, boolean splitOff) {
-            return new MoveRow(
-                    id, number, pieceId, movedOn, spot, tankId, filterId, forTankId, moved, splitOff, why, seenOn,
-                    doneBy);
-        }
-
-        MoveRow because(@Nullable String reason) {
-            return new MoveRow(
-                    id,
-                    number,
-                    pieceId,
-                    movedOn,
-                    spot,
-                    tankId,
-                    filterId,
-                    forTankId,
-                    grams,
-                    parted,
-                    reason == null || reason.isBlank() ? null : reason.trim(),
-                    seenOn,
-                    doneBy);
-        }
     }
+
+    /**
+     * What a move carries.
+     *
+     * @param parted whether it is split off another piece by the move
+     * @param why said where something speaks against it
+     */
+    record Carried(double grams, boolean parted, @Nullable String why) {}
 
     /** A filter by name, in use or not, and its tank. */
     record FilterNameRow(long id, String name, long tankId) {}

@@ -106,8 +106,7 @@ final class RefusalWords {
     }
 
     private static String plain(double value) {
-        BigDecimal number = BigDecimal.valueOf(value);
-        return Digits.grouped(number.setScale(Math.min(DECIMALS, Math.max(0, number.scale())), RoundingMode.HALF_UP));
+        return Digits.grouped(BigDecimal.valueOf(value).setScale(DECIMALS, RoundingMode.HALF_UP));
     }
 
     private static String symbol(Measure measure) {

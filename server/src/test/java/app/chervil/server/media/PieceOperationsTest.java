@@ -14,6 +14,7 @@ import static org.mockito.Mockito.when;
 import app.chervil.core.media.Life.State;
 import app.chervil.core.media.Life.Worth;
 import app.chervil.core.media.Living;
+import app.chervil.core.media.Move;
 import app.chervil.core.media.Ripening;
 import app.chervil.core.media.Spot;
 import app.chervil.core.media.Stay;
@@ -26,6 +27,7 @@ import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.media.PieceInput.PieceMove;
 import app.chervil.server.media.PieceInput.SpotInput;
+import app.chervil.server.media.PieceRows.Carried;
 import app.chervil.server.media.PieceRows.MoveRow;
 import app.chervil.server.media.PieceRows.PieceRow;
 import app.chervil.server.problem.Rejected;
@@ -63,7 +65,7 @@ class PieceOperationsTest {
 
     private final PieceRow row = new PieceRow(BAG, "Bag A", BioMedium.POROUS, 300, TODAY.minusDays(60), null, "Ada");
     private final MoveRow first =
-            MoveRow.of(FIRST, BAG, TODAY.minusDays(60), WEIR, "Ada").carrying(300, false);
+            MoveRow.of(FIRST, new Move(BAG, TODAY.minusDays(60), 0, WEIR), new Carried(300, false, null), "Ada");
 
     @BeforeEach
     void bag() {
@@ -125,7 +127,7 @@ class PieceOperationsTest {
 
     @Test
     void sent_again_a_move_is_made_once_and_another_under_its_id_is_refused() {
-        on(first, MoveRow.of(MOVE, BAG, TODAY, new Spot.WetShelf(), "Ada").carrying(300, false));
+        on(first, MoveRow.of(MOVE, new Move(BAG, TODAY, 0, new Spot.WetShelf()), new Carried(300, false, null), "Ada"));
 
         assertThat(pieces.move(KEEPER, BAG, MOVE, toTheShelf(null)).stays()).hasSize(2);
         assertThatThrownBy(() -> pieces.move(KEEPER, BAG, MOVE, new PieceMove(TODAY.minusDays(1), SHELF, null, null)))
@@ -136,7 +138,7 @@ class PieceOperationsTest {
     @Test
     void the_last_move_is_taken_back_to_where_it_was() {
         MoveRow shelved =
-                MoveRow.of(MOVE, BAG, TODAY, new Spot.WetShelf(), "Ada").carrying(300, false);
+                MoveRow.of(MOVE, new Move(BAG, TODAY, 0, new Spot.WetShelf()), new Carried(300, false, null), "Ada");
         on(first, shelved);
         pieces.takeBack(KEEPER, MOVE);
 
