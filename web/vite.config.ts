@@ -1,18 +1,35 @@
 /// <reference types="vitest/config" />
 import { fileURLToPath, URL } from 'node:url'
+import UnoCSS from '@unocss/vite'
 import vue from '@vitejs/plugin-vue'
 import AutoImport from 'unplugin-auto-import/vite'
 import { ElementPlusResolver } from 'unplugin-vue-components/resolvers'
 import Components from 'unplugin-vue-components/vite'
-import { defineConfig } from 'vite'
+import { defineConfig, type Plugin } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
+import utilities from './utilities'
 
 const testing = process.env.VITEST === 'true'
 const resolver = ElementPlusResolver({ importStyle: testing ? false : 'css' })
 
+/** The order in which styles win, named in each file that may come first; a view's own style stands above all of them. */
+const LAYERS = '@layer base, library, controls, helpers, words;'
+
+/** What the library says of its parts stands below all that we say. */
+const libraryBelow: Plugin = {
+  name: 'library-below',
+  enforce: 'pre',
+  transform: (code, id) =>
+    /element-plus\/.+\.css/.test(id)
+      ? { code: `${LAYERS}@layer library{${code.replace(/@charset[^;]*;/, '')}}`, map: null }
+      : undefined,
+}
+
 export default defineConfig({
   plugins: [
     vue(),
+    libraryBelow,
+    testing ? [] : UnoCSS({ ...utilities, configFile: false }),
     AutoImport({ resolvers: [resolver], dts: 'src/generated/auto-imports.d.ts' }),
     VitePWA({
       registerType: 'autoUpdate',

@@ -46,8 +46,10 @@ const logHere = () =>
 </script>
 
 <template>
-  <div class="app">
-    <a class="skip" href="#content">Skip to content</a>
+  <div class="app grid cols-[92px_1] min-h-screen max-phone:block print:block">
+    <a class="skip absolute -top-60px left-2 z-10 py-10px px-16px bg-surface focus:top-2" href="#content"
+      >Skip to content</a
+    >
     <RailNav @keys="helping = true" @search="searching = true" @tour="touring = true" />
     <div id="content" tabindex="-1">
       <SiteNotice />
@@ -63,41 +65,12 @@ const logHere = () =>
 </template>
 
 <style scoped>
-.app {
-  display: grid;
-  grid-template-columns: 92px minmax(0, 1fr);
-  min-height: 100vh;
-}
-
 #content:focus {
   outline: none;
 }
 
-.skip {
-  position: absolute;
-  top: -60px;
-  left: 8px;
-  z-index: 10;
-  padding: 10px 16px;
-  background: var(--surface);
-}
-
-.skip:focus {
-  top: 8px;
-}
-
-@media (width <= 640px) {
-  .app {
-    display: block;
-  }
-}
-
 /* Paper has no places to go to. */
 @media print {
-  .app {
-    display: block;
-  }
-
   .app :deep(nav),
   .skip {
     display: none;

@@ -18,32 +18,17 @@ const KEYS = [
 <template>
   <el-dialog v-model="shown" title="Keys" width="min(420px, 92vw)">
     <dl>
-      <div v-for="{ keys, does } in KEYS" :key="does">
+      <div v-for="{ keys, does } in KEYS" :key="does" class="grid cols-[110px_1fr] items-center min-h-38px">
         <dt>
-          <kbd v-for="key in keys" :key="key">{{ key }}</kbd>
+          <kbd
+            v-for="key in keys"
+            :key="key"
+            class="inline-block min-w-26px mr-5px py-1px px-7px edge-line rounded-4px font-mono text-center"
+            >{{ key }}</kbd
+          >
         </dt>
         <dd>{{ does }}</dd>
       </div>
     </dl>
   </el-dialog>
 </template>
-
-<style scoped>
-div {
-  display: grid;
-  grid-template-columns: 110px 1fr;
-  align-items: center;
-  min-height: 38px;
-}
-
-kbd {
-  display: inline-block;
-  min-width: 26px;
-  margin-right: 5px;
-  padding: 1px 7px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  font-family: var(--mono);
-  text-align: center;
-}
-</style>

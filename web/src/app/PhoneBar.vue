@@ -52,16 +52,40 @@ function tour() {
       :data-tour="one.place"
       :aria-current="one.place === place ? 'page' : undefined"
     >
-      <svg width="24" height="24" viewBox="0 0 24 24" aria-hidden="true"><path :d="one.icon" /></svg>
+      <svg
+        class="fill-none [stroke:currentcolor] stroke-width-2 stroke-cap-round stroke-join-round"
+        width="24"
+        height="24"
+        viewBox="0 0 24 24"
+        aria-hidden="true"
+      >
+        <path :d="one.icon" />
+      </svg>
       {{ one.label }}
     </RouterLink>
     <button type="button" data-tour="more" :class="{ on: behind }" :aria-expanded="more" @click="more = true">
-      <svg class="dots" width="24" height="24" viewBox="0 0 24 24" aria-hidden="true"><path :d="MORE" /></svg>
+      <svg
+        class="fill-none [stroke:currentcolor] stroke-cap-round stroke-join-round stroke-width-4"
+        width="24"
+        height="24"
+        viewBox="0 0 24 24"
+        aria-hidden="true"
+      >
+        <path :d="MORE" />
+      </svg>
       More
     </button>
     <el-drawer v-model="more" direction="btt" size="auto" :title="session?.siteName" class="more">
       <RouterLink v-for="one in others" :key="one.name" :to="{ name: one.name }" class="way">
-        <svg width="24" height="24" viewBox="0 0 24 24" aria-hidden="true"><path :d="one.icon" /></svg>
+        <svg
+          class="fill-none [stroke:currentcolor] stroke-width-2 stroke-cap-round stroke-join-round"
+          width="24"
+          height="24"
+          viewBox="0 0 24 24"
+          aria-hidden="true"
+        >
+          <path :d="one.icon" />
+        </svg>
         {{ one.label }}
       </RouterLink>
       <RouterLink v-for="one in ways" :key="one.name" :to="{ name: one.name }" class="way quiet">
@@ -78,18 +102,6 @@ function tour() {
 <style scoped>
 .bar {
   display: none;
-}
-
-svg {
-  fill: none;
-  stroke: currentcolor;
-  stroke-width: 2;
-  stroke-linecap: round;
-  stroke-linejoin: round;
-}
-
-.dots {
-  stroke-width: 4;
 }
 
 .way {

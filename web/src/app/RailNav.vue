@@ -15,15 +15,21 @@ const within = (place: string) => placeOf(route.path) === place
 </script>
 
 <template>
-  <nav class="rail" aria-label="Places">
-    <svg class="mark" width="34" height="34" viewBox="0 0 34 34" aria-hidden="true">
-      <path d="M17 32V14M17 20C9 20 6 15 5 9c6 0 11 3 12 9M17 15c0-6 4-10 11-11 0 7-4 12-11 13" />
+  <nav
+    class="rail sticky top-0 flex flex-col gap-2px h-100vh pt-18px pb-3 edge-r-line max-phone:hidden"
+    aria-label="Places"
+  >
+    <svg class="flex-none mb-18px ml-18px" width="34" height="34" viewBox="0 0 34 34" aria-hidden="true">
+      <path
+        class="fill-none stroke-herb stroke-width-2.6 stroke-cap-round stroke-join-round"
+        d="M17 32V14M17 20C9 20 6 15 5 9c6 0 11 3 12 9M17 15c0-6 4-10 11-11 0 7-4 12-11 13"
+      />
     </svg>
     <RouterLink
       v-for="link in LINKS"
       :key="link.name"
       :to="{ name: link.name }"
-      class="place"
+      class="place pt-9px pb-2 pr-0 pl-18px [border-left:4px_solid_transparent] text-ink-quiet text-15px font-400"
       :data-tour="link.place"
       :class="{ on: within(link.place) }"
       :aria-current="within(link.place) ? 'page' : undefined"
@@ -41,38 +47,6 @@ const within = (place: string) => placeOf(route.path) === place
 </template>
 
 <style scoped>
-.rail {
-  position: sticky;
-  top: 0;
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-  height: 100vh;
-  padding: 18px 0 14px;
-  border-right: 1px solid var(--line);
-}
-
-.mark {
-  flex: none;
-  margin: 0 0 18px 18px;
-}
-
-.mark path {
-  fill: none;
-  stroke: var(--herb);
-  stroke-width: 2.6;
-  stroke-linecap: round;
-  stroke-linejoin: round;
-}
-
-.place {
-  padding: 9px 0 8px 18px;
-  border-left: 4px solid transparent;
-  color: var(--ink-quiet);
-  font-size: 15px;
-  font-weight: 400;
-}
-
 .place.on {
   border-left-color: var(--herb);
   color: var(--ink);
@@ -83,12 +57,6 @@ const within = (place: string) => placeOf(route.path) === place
 @media (forced-colors: active) {
   .place:not(.on) {
     border-left-color: Canvas;
-  }
-}
-
-@media (width <= 640px) {
-  .rail {
-    display: none;
   }
 }
 </style>

@@ -72,7 +72,7 @@ function go(one: Record<string, unknown>) {
     <el-autocomplete
       ref="input"
       v-model="wanted"
-      class="wanted"
+      class="w-full"
       size="large"
       aria-label="Tank, filter, stage, task, thing in store or page"
       placeholder="Tank, filter, stage, task, thing in store…"
@@ -92,9 +92,3 @@ function go(one: Record<string, unknown>) {
     </p>
   </el-dialog>
 </template>
-
-<style scoped>
-.wanted {
-  width: 100%;
-}
-</style>

@@ -18,8 +18,11 @@ const ways = computed(() => OF_SITE.filter(({ name }) => mayGo({ name })))
 </script>
 
 <template>
-  <el-dropdown class="site" trigger="click" placement="right-end" :teleported="false">
-    <el-button text class="name">
+  <el-dropdown class="site mt-auto" trigger="click" placement="right-end" :teleported="false">
+    <el-button
+      text
+      class="name w-full py-6px pr-1 pl-18px text-ink-quiet [font:13.5px/1.3_var(--text)] text-left"
+    >
       <span
         >{{ session.siteName }}<br />{{ session.name }}<BackupAge v-if="session.role === 'KEEPER'"
       /></span>
@@ -40,17 +43,3 @@ const ways = computed(() => OF_SITE.filter(({ name }) => mayGo({ name })))
     </template>
   </el-dropdown>
 </template>
-
-<style scoped>
-.site {
-  margin-top: auto;
-}
-
-.name {
-  width: 100%;
-  padding: 6px 4px 6px 18px;
-  color: var(--ink-quiet);
-  font: 13.5px/1.3 var(--text);
-  text-align: left;
-}
-</style>

@@ -15,20 +15,11 @@ const gone = computed(() => {
 </script>
 
 <template>
-  <p v-if="here && gone" class="notice" role="status">
+  <p v-if="here && gone" class="py-2 px-24px edge-b-line bg-surface" role="status">
     This site was deleted. On {{ longDay(gone) }} it is gone for good.
     <el-button :loading="back.isPending.value" @click="back.mutate(here.siteId)">Bring it back</el-button>
   </p>
-  <p v-else-if="session?.role === 'VIEWER'" class="notice quiet">
+  <p v-else-if="session?.role === 'VIEWER'" class="quiet py-2 px-24px edge-b-line bg-surface">
     You are a viewer here: you can look at everything and change nothing.
   </p>
 </template>
-
-<style scoped>
-.notice {
-  margin: 0;
-  padding: 8px 24px;
-  border-bottom: 1px solid var(--line);
-  background: var(--surface);
-}
-</style>

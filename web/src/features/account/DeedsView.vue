@@ -33,8 +33,10 @@ const days = computed(() => {
       <section v-for="[day, some] in days" :key="day">
         <h2>{{ longDay(day) }}</h2>
         <ul>
-          <li v-for="deed in some" :key="deed.id">
-            <time :datetime="deed.didAt">{{ time.format(new Date(deed.didAt)) }}</time>
+          <li v-for="deed in some" :key="deed.id" class="grid cols-[64px_1] gap-3 py-2 edge-b-hair">
+            <time class="text-ink-quiet [font-variant-numeric:tabular-nums]" :datetime="deed.didAt">{{
+              time.format(new Date(deed.didAt))
+            }}</time>
             <span>
               <strong>{{ deed.name }}</strong> {{ deed.words }}
               <RouterLink v-if="deed.thing === 'tank'" :to="{ name: 'tank', params: { tank: deed.subject } }">
@@ -54,18 +56,3 @@ const days = computed(() => {
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-li {
-  display: grid;
-  grid-template-columns: 64px minmax(0, 1fr);
-  gap: var(--gap-3);
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hair);
-}
-
-time {
-  color: var(--ink-quiet);
-  font-variant-numeric: tabular-nums;
-}
-</style>

@@ -43,16 +43,19 @@ const submit = () => send<unknown>(() => (first.value ? begin() : signIn.mutateA
 </script>
 
 <template>
-  <main class="door">
+  <main class="max-w-400px mt-12vh mb-40px mx-auto px-20px">
     <svg class="mark" width="44" height="44" viewBox="0 0 34 34" aria-hidden="true">
-      <path d="M17 32V14M17 20C9 20 6 15 5 9c6 0 11 3 12 9M17 15c0-6 4-10 11-11 0 7-4 12-11 13" />
+      <path
+        class="fill-none stroke-herb stroke-width-2.6 stroke-cap-round stroke-join-round"
+        d="M17 32V14M17 20C9 20 6 15 5 9c6 0 11 3 12 9M17 15c0-6 4-10 11-11 0 7-4 12-11 13"
+      />
     </svg>
     <template v-if="session?.demoAccounts.length">
       <h1>Tern House, the demo</h1>
       <p class="quiet">
         A made-up visitor centre with seven tanks and eighteen months of records. Sign in as
       </p>
-      <div class="doors">
+      <div class="grid gap-3 mt-3">
         <el-button
           v-for="account in session.demoAccounts"
           :key="account.login"
@@ -65,7 +68,7 @@ const submit = () => send<unknown>(() => (first.value ? begin() : signIn.mutateA
       </div>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     </template>
-    <form v-else novalidate @submit.prevent="submit">
+    <form v-else class="grid gap-3 mt-3" novalidate @submit.prevent="submit">
       <h1>{{ first ? 'Make the keeper’s account' : 'Sign in' }}</h1>
       <p v-if="first" class="quiet">The code was printed where Chervil was started.</p>
       <template v-if="first">
@@ -130,26 +133,3 @@ const submit = () => send<unknown>(() => (first.value ? begin() : signIn.mutateA
     </form>
   </main>
 </template>
-
-<style scoped>
-.door {
-  max-width: 400px;
-  margin: 12vh auto 40px;
-  padding: 0 20px;
-}
-
-.mark path {
-  fill: none;
-  stroke: var(--herb);
-  stroke-width: 2.6;
-  stroke-linecap: round;
-  stroke-linejoin: round;
-}
-
-form,
-.doors {
-  display: grid;
-  gap: var(--gap-3);
-  margin-top: var(--gap-3);
-}
-</style>

@@ -42,7 +42,7 @@ async function make() {
 <template>
   <section>
     <h2>Invite somebody</h2>
-    <form novalidate @submit.prevent="make">
+    <form class="grid gap-3 max-w-560px" novalidate @submit.prevent="make">
       <ChoiceRow v-model="form.role" legend="As" name="role" :choices="ROLES" />
       <TextField
         v-model="form.note"
@@ -54,14 +54,14 @@ async function make() {
       <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
       <el-button type="primary" native-type="submit" :loading="sending">Make a link</el-button>
     </form>
-    <div v-if="code" class="made" role="status">
+    <div v-if="code" class="flex flex-wrap gap-4 items-start my-4" role="status">
       <SquareCode v-if="reachable" :text="link" label="Square code of the link" />
-      <div>
+      <div class="flex-[1_1_260px]">
         <p>
           This link lets one person in, within a week. It is shown only now: hand it over in person, or by a
           way that nobody else reads.
         </p>
-        <p class="link">{{ link }}</p>
+        <p class="link font-mono [overflow-wrap:anywhere]">{{ link }}</p>
         <el-button @click="copy(link)">{{ copied ? 'Copied' : 'Copy the link' }}</el-button>
         <p v-if="!reachable" class="quiet">
           It works on this computer only. For phones in the house, start Chervil with
@@ -89,28 +89,3 @@ async function make() {
     </AsyncState>
   </section>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: var(--gap-3);
-  max-width: 560px;
-}
-
-.made {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--gap-4);
-  align-items: start;
-  margin: var(--gap-4) 0;
-}
-
-.made > div {
-  flex: 1 1 260px;
-}
-
-.link {
-  font-family: var(--mono);
-  overflow-wrap: anywhere;
-}
-</style>

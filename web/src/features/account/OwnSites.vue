@@ -47,7 +47,7 @@ const ACTION = { leave: 'Leave', delete: 'Delete', found: 'Make the site' }
 </script>
 
 <template>
-  <section>
+  <section class="mt-4 mb-5">
     <h2>Your sites</h2>
     <ul class="sites lines">
       <li v-for="place in places" :key="place.siteId">
@@ -81,7 +81,7 @@ const ACTION = { leave: 'Leave', delete: 'Delete', found: 'Make the site' }
       width="min(460px, 92vw)"
       @close="asking = undefined"
     >
-      <form id="site-form" novalidate @submit.prevent="answer">
+      <form id="site-form" class="grid gap-3" novalidate @submit.prevent="answer">
         <p v-if="asking === 'leave'">
           You can come back only by a new invitation. What you logged stays, with your name.
         </p>
@@ -124,14 +124,3 @@ const ACTION = { leave: 'Leave', delete: 'Delete', found: 'Make the site' }
     </el-dialog>
   </section>
 </template>
-
-<style scoped>
-section {
-  margin: var(--gap-4) 0 var(--gap-5);
-}
-
-form {
-  display: grid;
-  gap: var(--gap-3);
-}
-</style>

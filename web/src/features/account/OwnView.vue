@@ -30,9 +30,9 @@ async function changePassword() {
 <template>
   <main class="page narrow">
     <h1>You</h1>
-    <OwnSites />
-    <section>
-      <h2>Where you are signed in</h2>
+    <OwnSites class="mb-5" />
+    <section class="mb-5">
+      <h2 class="mt-4">Where you are signed in</h2>
       <AsyncState
         :pending="sessions.isPending.value"
         :error="sessions.error.value"
@@ -51,6 +51,7 @@ async function changePassword() {
             </span>
             <el-button
               v-if="!one.here"
+              class="flex-none"
               type="primary"
               text
               @click="ending.send(() => end.mutateAsync(one.mark))"
@@ -62,9 +63,9 @@ async function changePassword() {
         <p v-if="ending.trouble.value" class="trouble" role="alert">{{ ending.trouble.value }}</p>
       </AsyncState>
     </section>
-    <PasskeysBox />
-    <section>
-      <h2>Password</h2>
+    <PasskeysBox class="mb-5" />
+    <section class="mb-5">
+      <h2 class="mt-4">Password</h2>
       <form class="short-form" novalidate @submit.prevent="changePassword">
         <TextField
           v-model="form.present"
@@ -82,17 +83,3 @@ async function changePassword() {
     </section>
   </main>
 </template>
-
-<style scoped>
-section {
-  margin-bottom: var(--gap-5);
-}
-
-h2 {
-  margin-top: var(--gap-4);
-}
-
-.sessions .el-button {
-  flex: none;
-}
-</style>

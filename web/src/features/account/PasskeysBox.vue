@@ -39,7 +39,7 @@ async function make() {
 
 <template>
   <section aria-labelledby="passkeys">
-    <h2 id="passkeys">Passkeys</h2>
+    <h2 id="passkeys" class="mt-4">Passkeys</h2>
     <p class="quiet">
       A device of yours lets you in by finger, face or its own code, instead of the password.
     </p>
@@ -58,7 +58,12 @@ async function make() {
               {{ one.usedAt ? `last used ${momentWords(one.usedAt)}` : `made ${momentWords(one.madeAt)}` }}
             </span>
           </span>
-          <el-button type="primary" text @click="removing.send(() => remove.mutateAsync(one.id))">
+          <el-button
+            class="flex-none"
+            type="primary"
+            text
+            @click="removing.send(() => remove.mutateAsync(one.id))"
+          >
             Remove<span class="seen-by-readers"> {{ one.label }}</span>
           </el-button>
         </li>
@@ -89,13 +94,3 @@ async function make() {
     <p v-if="said" role="status">{{ said }}</p>
   </section>
 </template>
-
-<style scoped>
-h2 {
-  margin-top: var(--gap-4);
-}
-
-.lines .el-button {
-  flex: none;
-}
-</style>

@@ -58,7 +58,7 @@ function forget(person: Person) {
       what="the people"
       @retry="accounts.refetch()"
     >
-      <ul class="people">
+      <ul class="people mt-3 mb-5">
         <li v-for="account in accounts.data.value" :key="account.id">
           <span>
             <strong>{{ account.name }}</strong> <span class="quiet">signs in as {{ account.login }}</span>
@@ -72,7 +72,7 @@ function forget(person: Person) {
               :choices="ROLES.map(({ value, label }) => ({ value, label }))"
               @update:model-value="(role) => role && makeOne(account, role)"
             />
-            <span class="deeds">
+            <span class="flex max-phone:col-span-full">
               <el-button type="primary" text @click="forget(account)">
                 New password<span class="seen-by-readers"> for {{ account.name }}</span>
               </el-button>
@@ -110,7 +110,9 @@ function forget(person: Person) {
           {{ forgot?.name }} opens the sign-in page, chooses “I have a code” and types this within a day, by
           {{ momentWords(recovery.data.value.expiresAt) }}. It is shown only now.
         </p>
-        <p class="code">{{ recovery.data.value.code.replace(/(.{5})(?=.)/g, '$1-') }}</p>
+        <p class="code [font:600_22px/1.4_var(--mono)] text-center [user-select:all]">
+          {{ recovery.data.value.code.replace(/(.{5})(?=.)/g, '$1-') }}
+        </p>
       </template>
       <p v-else>
         Makes a code by which they choose a new password, once. Be sure that it is {{ forgot?.name }} who
@@ -133,10 +135,6 @@ function forget(person: Person) {
 </template>
 
 <style scoped>
-.people {
-  margin: var(--gap-3) 0 var(--gap-5);
-}
-
 .people li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 130px auto;
@@ -146,24 +144,10 @@ function forget(person: Person) {
   border-bottom: 1px solid var(--hair);
 }
 
-.deeds {
-  display: flex;
-}
-
-.code {
-  font: 600 22px/1.4 var(--mono);
-  text-align: center;
-  user-select: all;
-}
-
 @media (width <= 640px) {
   .people li {
     grid-template-columns: minmax(0, 1fr) 130px;
     padding: var(--gap-2) 0;
-  }
-
-  .deeds {
-    grid-column: 1 / -1;
   }
 }
 </style>

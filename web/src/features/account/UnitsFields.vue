@@ -20,8 +20,9 @@ const like = (one: SiteUnits) =>
 </script>
 
 <template>
-  <div class="units">
+  <div class="grid cols-[repeat(auto-fill,minmax(300px,1fr))] gap-y-18px gap-x-32px">
     <ChoiceRow
+      class="first:col-span-full"
       :model-value="like(units)"
       legend="All at once"
       name="system"
@@ -34,6 +35,7 @@ const like = (one: SiteUnits) =>
     <ChoiceRow
       v-for="one in UNIT_CHOICES"
       :key="one.field"
+      class="first:col-span-full"
       :model-value="units[one.field]"
       :legend="one.legend"
       :name="one.field"
@@ -43,15 +45,3 @@ const like = (one: SiteUnits) =>
     />
   </div>
 </template>
-
-<style scoped>
-.units {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
-  gap: 18px 32px;
-}
-
-.units > :first-child {
-  grid-column: 1 / -1;
-}
-</style>

@@ -70,11 +70,11 @@ async function confirm() {
       <RouterLink :to="{ name: 'tanks' }">To the tanks</RouterLink>
     </section>
     <template v-else>
-      <p class="quiet lead">
+      <p class="quiet max-w-68ch mt-10px">
         A file that Chervil wrote (.zip): a whole site, or one tank that another keeper gives you with its
         history. You see what would come in before anything is stored. The same file twice is there once.
       </p>
-      <p class="choose">
+      <p class="flex gap-3 items-center my-3">
         <FileChoice
           accept=".zip,application/zip"
           :type="preview ? undefined : 'primary'"
@@ -87,7 +87,7 @@ async function confirm() {
       </p>
       <p v-if="sending" class="quiet" role="status">Reading the archive …</p>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
-      <div v-if="preview" class="sides">
+      <div v-if="preview" class="sides grid cols-[7_5] gap-40px items-start max-half:cols-1">
         <section aria-labelledby="from">
           <h2 id="from">
             {{ preview.own ? 'This site' : preview.site }}, as it was on
@@ -98,12 +98,12 @@ async function confirm() {
             :model-value="tanks"
             @update:model-value="(chosen) => pick(chosen as number[], stores)"
           >
-            <ul class="plain">
-              <li v-for="tank in preview.tanks" :key="tank.id">
+            <ul class="mt-2 mb-3">
+              <li v-for="tank in preview.tanks" :key="tank.id" class="py-6px list-none">
                 <el-checkbox :value="tank.id" :disabled="sending">
                   <b>{{ tank.name }}</b><span v-if="tank.deleted" class="quiet">, deleted there</span>
                 </el-checkbox>
-                <p class="small quiet">
+                <p class="small quiet ml-26px">
                   {{ holds(tank)
                   }}<template v-if="STANDING[tank.standing]">; {{ STANDING[tank.standing] }}</template>
                 </p>
@@ -144,8 +144,12 @@ async function confirm() {
             </template>
             <template v-if="preview.faults.length">
               <h3>Rows that stay out</h3>
-              <ul class="plain">
-                <li v-for="(one, place) in preview.faults.slice(0, SHOWN)" :key="place">
+              <ul class="mt-2 mb-3">
+                <li
+                  v-for="(one, place) in preview.faults.slice(0, SHOWN)"
+                  :key="place"
+                  class="py-6px list-none"
+                >
                   <b>{{ one.file }}, line {{ one.line }}</b
                   ><template v-if="one.field">, {{ one.field }}</template
                   >: {{ one.words }}
@@ -163,47 +167,8 @@ async function confirm() {
 </template>
 
 <style scoped>
-.lead {
-  max-width: 68ch;
-  margin-top: 10px;
-}
-
-.choose {
-  display: flex;
-  gap: 14px;
-  align-items: center;
-  margin: 14px 0;
-}
-
-.sides {
-  display: grid;
-  grid-template-columns: minmax(0, 7fr) minmax(0, 5fr);
-  gap: 40px;
-  align-items: start;
-}
-
 .el-checkbox-group {
   font-size: inherit;
   line-height: inherit;
-}
-
-.plain {
-  padding: 0;
-  margin: 8px 0 14px;
-}
-
-.plain li {
-  padding: 6px 0;
-  list-style: none;
-}
-
-.plain p {
-  margin: 0 0 0 26px;
-}
-
-@media (width <= 900px) {
-  .sides {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

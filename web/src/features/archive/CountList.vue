@@ -6,8 +6,8 @@ defineProps<{ counts: Told[] }>()
 </script>
 
 <template>
-  <ul class="counts">
-    <li v-for="one in counts" :key="one.what">
+  <ul class="mt-2 mb-3">
+    <li v-for="one in counts" :key="one.what" class="py-1 list-none">
       <template v-if="one.brought">
         <b class="num">{{ one.brought }}</b> {{ one.words
         }}<span v-if="one.there" class="quiet">, {{ one.there }} here already</span>
@@ -16,15 +16,3 @@ defineProps<{ counts: Told[] }>()
     </li>
   </ul>
 </template>
-
-<style scoped>
-.counts {
-  padding: 0;
-  margin: 8px 0 14px;
-}
-
-li {
-  padding: 4px 0;
-  list-style: none;
-}
-</style>

@@ -10,26 +10,18 @@ const BENCHES = [
 </script>
 
 <template>
-  <nav aria-label="Benches">
-    <RouterLink v-for="bench in BENCHES" :key="bench.name" :to="{ name: bench.name }">{{
-      bench.label
-    }}</RouterLink>
+  <nav class="flex flex-wrap gap-y-0 gap-x-4 mb-3" aria-label="Benches">
+    <RouterLink
+      v-for="bench in BENCHES"
+      :key="bench.name"
+      class="py-2 px-0 text-ink-quiet"
+      :to="{ name: bench.name }"
+      >{{ bench.label }}</RouterLink
+    >
   </nav>
 </template>
 
 <style scoped>
-nav {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 22px;
-  margin-bottom: 14px;
-}
-
-a {
-  padding: 8px 0;
-  color: var(--ink-quiet);
-}
-
 .router-link-exact-active {
   border-bottom: 3px solid var(--herb);
   color: var(--ink);

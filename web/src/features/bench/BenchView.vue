@@ -85,10 +85,14 @@ async function stop() {
         A simulation: we take what we know of each stage today and run the coming year many times, luck
         included. It compares ways of working; it is not a promise.
       </p>
-      <form class="ask" novalidate @submit.prevent="compare">
+      <form
+        class="ask flex flex-wrap gap-y-3 gap-x-28px items-start py-3"
+        novalidate
+        @submit.prevent="compare"
+      >
         <SelectField
           v-model="form.tank"
-          class="where"
+          class="where w-220px"
           label="Where"
           name="tankId"
           :choices="[
@@ -97,16 +101,16 @@ async function stop() {
           ]"
           :error="errors.tankId"
         />
-        <fieldset>
-          <legend>Ways of working, up to three</legend>
+        <fieldset class="border-0">
+          <legend class="p-0 font-700">Ways of working, up to three</legend>
           <el-checkbox-group v-model="form.ways" :max="MOST_WAYS" aria-label="Ways of working">
-            <el-checkbox v-for="way in WAYS" :key="way.value" :value="way.value" class="way">
+            <el-checkbox v-for="way in WAYS" :key="way.value" :value="way.value" class="way flex">
               {{ way.label }} <span class="small quiet">{{ way.hint }}</span>
             </el-checkbox>
           </el-checkbox-group>
           <span v-if="errors.ways" class="error" role="alert">{{ errors.ways }}</span>
         </fieldset>
-        <div class="numbers">
+        <div class="grid gap-10px justify-items-start">
           <NumberField v-model="form.futures" label="Futures each" name="futures" :error="errors.futures" />
           <NumberField
             v-model="form.partPrice"
@@ -119,9 +123,9 @@ async function stop() {
         </div>
       </form>
       <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
-      <section v-if="running" class="progress" role="status">
+      <section v-if="running" class="progress flex gap-3 items-center" role="status">
         <el-progress
-          class="far"
+          class="w-[min(420px,60vw)]"
           :percentage="Math.round((100 * (run?.done ?? 0)) / (run?.total ?? 1))"
           :show-text="false"
           :stroke-width="14"
@@ -141,47 +145,3 @@ async function stop() {
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-.ask {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 14px 28px;
-  align-items: start;
-  padding: 14px 0;
-}
-
-.where {
-  width: 220px;
-}
-
-.numbers {
-  display: grid;
-  gap: 10px;
-  justify-items: start;
-}
-
-legend {
-  padding: 0;
-  font-weight: 700;
-}
-
-fieldset {
-  padding: 0;
-  border: 0;
-}
-
-.way {
-  display: flex;
-}
-
-.progress {
-  display: flex;
-  gap: 14px;
-  align-items: center;
-}
-
-.far {
-  width: min(420px, 60vw);
-}
-</style>

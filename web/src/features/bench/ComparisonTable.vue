@@ -16,13 +16,19 @@ const shown = computed(() => rows(props.comparison))
       Twenty dots are twenty futures of equal chance; the green line is the middle, the bar holds eight in
       ten.
     </p>
-    <div v-for="row in shown" :key="row.measure" class="measure">
-      <h2>
+    <div v-for="row in shown" :key="row.measure" class="measure py-2 edge-t-hair">
+      <h2 class="text-17px">
         {{ row.label }} <span class="small quiet">{{ row.hint }}</span>
       </h2>
-      <div v-for="{ way, words, spread } in row.spreads" :key="way" class="row" :data-way="way">
+      <div
+        v-for="{ way, words, spread } in row.spreads"
+        :key="way"
+        class="grid cols-[190px_minmax(180px,1fr)_190px] gap-y-1 gap-x-18px items-center max-tablet:cols-[1fr_auto]"
+        :data-way="way"
+      >
         <span>{{ words }}</span>
         <SpreadStrip
+          class="max-tablet:col-span-full max-tablet:row-[2]"
           :spread="spread"
           :top="row.top"
           :words="`${words}: ${spreadWords(spread, row.digits, row.unit)}`"
@@ -37,32 +43,3 @@ const shown = computed(() => rows(props.comparison))
     </div>
   </section>
 </template>
-
-<style scoped>
-.measure {
-  padding: 8px 0;
-  border-top: 1px solid var(--hair);
-}
-
-h2 {
-  font-size: 17px;
-}
-
-.row {
-  display: grid;
-  grid-template-columns: 190px minmax(180px, 1fr) 190px;
-  gap: 4px 18px;
-  align-items: center;
-}
-
-@media (width <= 700px) {
-  .row {
-    grid-template-columns: 1fr auto;
-  }
-
-  .row > svg {
-    grid-column: 1 / -1;
-    grid-row: 2;
-  }
-}
-</style>

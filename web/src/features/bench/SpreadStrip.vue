@@ -24,42 +24,29 @@ const dots = computed(() => {
 </script>
 
 <template>
-  <svg class="strip" :viewBox="`0 0 ${WIDTH} 44`" role="img" :aria-label="words">
-    <line class="axis" x1="0" :x2="WIDTH" :y1="FLOOR + 4" :y2="FLOOR + 4" />
+  <svg class="w-full min-h-30px" :viewBox="`0 0 ${WIDTH} 44`" role="img" :aria-label="words">
+    <line class="stroke-line" x1="0" :x2="WIDTH" :y1="FLOOR + 4" :y2="FLOOR + 4" />
     <rect
-      class="most"
+      class="most fill-silt"
       :x="x(spread.low)"
       :y="FLOOR + 2"
       :width="Math.max(2, x(spread.high) - x(spread.low))"
       height="4"
     />
-    <circle v-for="(dot, i) in dots" :key="i" class="dot" :cx="dot.x" :cy="dot.y" :r="RADIUS - 0.8" />
-    <line class="middle" :x1="x(spread.middle)" :x2="x(spread.middle)" y1="4" :y2="FLOOR + 9" />
+    <circle
+      v-for="(dot, i) in dots"
+      :key="i"
+      class="dot fill-silt-stipple stroke-silt stroke-width-0.8"
+      :cx="dot.x"
+      :cy="dot.y"
+      :r="RADIUS - 0.8"
+    />
+    <line
+      class="middle stroke-herb stroke-width-2.5"
+      :x1="x(spread.middle)"
+      :x2="x(spread.middle)"
+      y1="4"
+      :y2="FLOOR + 9"
+    />
   </svg>
 </template>
-
-<style scoped>
-.strip {
-  width: 100%;
-  min-height: 30px;
-}
-
-.axis {
-  stroke: var(--line);
-}
-
-.most {
-  fill: var(--silt);
-}
-
-.dot {
-  fill: var(--silt-stipple);
-  stroke: var(--silt);
-  stroke-width: 0.8;
-}
-
-.middle {
-  stroke: var(--herb);
-  stroke-width: 2.5;
-}
-</style>

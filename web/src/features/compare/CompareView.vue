@@ -34,10 +34,10 @@ const seen = computed(() => compared.data.value)
           >
         </p>
         <template v-if="seen.effects.length">
-          <div class="ends small quiet" aria-hidden="true">
+          <div class="small quiet flex justify-between max-w-860px" aria-hidden="true">
             <span>fills a quarter as fast</span><span>as before</span><span>four times as fast</span>
           </div>
-          <ul>
+          <ul class="max-w-860px">
             <EffectRow v-for="effect in seen.effects" :key="effect.factor" :effect="effect" />
           </ul>
         </template>
@@ -52,15 +52,3 @@ const seen = computed(() => compared.data.value)
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-.ends {
-  display: flex;
-  justify-content: space-between;
-}
-
-ul,
-.ends {
-  max-width: 860px;
-}
-</style>

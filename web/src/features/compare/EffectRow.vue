@@ -12,16 +12,19 @@ const percent = (share: number) => `${(share * 100).toFixed(1)}%`
 </script>
 
 <template>
-  <li>
+  <li class="py-12px edge-b-hair">
     <h3>{{ upperFirst(effect.name) }}</h3>
-    <div class="scale" aria-hidden="true">
-      <span class="as-before" />
+    <div class="relative h-30px my-6px bg-hair" aria-hidden="true">
+      <span class="absolute top-0 bottom-0 left-50% w-2px bg-ink-quiet" />
       <span
-        class="range"
+        class="range absolute top-6px bottom-6px bg-plum-soft edge-2-dashed-plum"
         :class="{ told: effect.told }"
         :style="{ left: percent(range.from), width: percent(range.width) }"
       />
-      <span class="best" :style="{ left: percent(placeOf(effect.ratio)) }" />
+      <span
+        class="absolute top-0 bottom-0 w-1 -ml-2px bg-ink"
+        :style="{ left: percent(placeOf(effect.ratio)) }"
+      />
     </div>
     <p>{{ effect.words }}</p>
     <p class="small quiet">{{ effect.with }} runs with, {{ effect.without }} without.</p>
@@ -29,45 +32,8 @@ const percent = (share: number) => `${(share * 100).toFixed(1)}%`
 </template>
 
 <style scoped>
-li {
-  padding: 12px 0;
-  border-bottom: 1px solid var(--hair);
-}
-
-.scale {
-  position: relative;
-  height: 30px;
-  margin: 6px 0;
-  background: var(--hair);
-}
-
-.scale > * {
-  position: absolute;
-  top: 0;
-  bottom: 0;
-}
-
-.as-before {
-  left: 50%;
-  width: 2px;
-  background: var(--ink-quiet);
-}
-
-.range {
-  top: 6px;
-  bottom: 6px;
-  background: var(--plum-soft);
-  border: 2px dashed var(--plum);
-}
-
 .range.told {
   background: var(--herb-soft);
   border: 2px solid var(--herb);
-}
-
-.best {
-  width: 4px;
-  margin-left: -2px;
-  background: var(--ink);
 }
 </style>

@@ -29,7 +29,7 @@ const more = computed(() => loud.value.length - Math.min(MOST, loud.value.length
 <template>
   <section
     v-if="loud.length > 0 && route.name !== 'devices'"
-    class="alerts"
+    class="alerts pt-1 pb-2 px-24px edge-b-2-amber bg-surface max-phone:pt-1 max-phone:pb-2 max-phone:px-3 print:hidden"
     :class="{ danger: loud.some((one) => one.danger) }"
     role="alert"
     aria-label="Alerts"
@@ -41,38 +41,14 @@ const more = computed(() => loud.value.length - Math.min(MOST, loud.value.length
       :devices="devices.data.value ?? []"
       :now="now"
     />
-    <RouterLink :to="{ name: 'devices' }" class="small all">
+    <RouterLink :to="{ name: 'devices' }" class="small all inline-flex items-center min-h-44px">
       {{ more > 0 ? `And ${more} more` : 'All devices' }}
     </RouterLink>
   </section>
 </template>
 
 <style scoped>
-.alerts {
-  padding: 4px 24px 8px;
-  border-bottom: 2px solid var(--amber);
-  background: var(--surface);
-}
-
-.all {
-  display: inline-flex;
-  align-items: center;
-  min-height: 44px;
-}
-
 .danger {
   border-color: var(--brick);
-}
-
-@media (width <= 640px) {
-  .alerts {
-    padding: 4px 14px 8px;
-  }
-}
-
-@media print {
-  .alerts {
-    display: none;
-  }
 }
 </style>

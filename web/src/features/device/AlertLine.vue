@@ -38,8 +38,11 @@ const plug = computed(() =>
 </script>
 
 <template>
-  <div class="alert" :class="{ danger: alert.danger && stands && !hushed, ended: !stands }">
-    <p class="what">
+  <div
+    class="alert py-10px edge-b-hair"
+    :class="{ danger: alert.danger && stands && !hushed, ended: !stands }"
+  >
+    <p class="what font-680">
       <span aria-hidden="true">{{ stands ? (alert.danger ? '!' : '•') : '○' }}</span>
       {{ inOurUnits(alert.what) }}
     </p>
@@ -53,7 +56,7 @@ const plug = computed(() =>
       >.
     </p>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-    <div v-if="mayWork" class="deeds">
+    <div v-if="mayWork" class="flex flex-wrap gap-y-1 gap-x-10px mt-6px">
       <template v-if="stands">
         <el-button v-if="plug" type="primary" @click="switching = true">Switch it on</el-button>
         <LinkButton
@@ -90,27 +93,11 @@ const plug = computed(() =>
 </template>
 
 <style scoped>
-.alert {
-  padding: 10px 0;
-  border-bottom: 1px solid var(--hair);
-}
-
-.what {
-  font-weight: 680;
-}
-
 .danger .what {
   color: var(--brick);
 }
 
 .ended .what {
   font-weight: 400;
-}
-
-.deeds {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 10px;
-  margin-top: 6px;
 }
 </style>

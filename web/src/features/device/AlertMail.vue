@@ -26,9 +26,13 @@ watch(
 <template>
   <section>
     <h2>Mail for you</h2>
-    <form novalidate @submit.prevent="send(() => save.mutateAsync({ ...form }))">
+    <form
+      class="grid gap-3 max-w-560px"
+      novalidate
+      @submit.prevent="send(() => save.mutateAsync({ ...form }))"
+    >
       <TextField v-model="form.address" label="Mail alerts to" name="address" :error="errors.address" />
-      <div class="hours">
+      <div class="hours grid cols-[1fr_1fr] gap-3">
         <SelectField v-model="form.quietFrom" label="Quiet from" name="quietFrom" :choices="HOURS" />
         <SelectField v-model="form.quietTo" label="to" name="quietTo" :choices="HOURS" />
       </div>
@@ -51,17 +55,3 @@ watch(
     </form>
   </section>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: var(--gap-3);
-  max-width: 560px;
-}
-
-.hours {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: var(--gap-3);
-}
-</style>

@@ -64,10 +64,15 @@ const words = computed(() => {
       @retry="series.refetch()"
     >
       <p v-if="points.length < 2" class="quiet">Too little was read in this time for a curve.</p>
-      <figure v-else>
-        <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="words">
-          <polygon :points="band" class="band" />
-          <polyline :points="line" class="line" />
+      <figure v-else class="mt-3 mb-0 mx-0">
+        <svg
+          class="block w-full edge-b-line"
+          :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+          role="img"
+          :aria-label="words"
+        >
+          <polygon :points="band" class="band fill-herb-soft" />
+          <polyline :points="line" class="fill-none stroke-herb stroke-width-2" />
         </svg>
         <figcaption class="quiet small">
           {{ momentWords(points[0]!.at) }} to {{ momentWords(points.at(-1)!.at) }},
@@ -77,25 +82,3 @@ const words = computed(() => {
     </AsyncState>
   </div>
 </template>
-
-<style scoped>
-figure {
-  margin: var(--gap-3) 0 0;
-}
-
-svg {
-  display: block;
-  width: 100%;
-  border-bottom: 1px solid var(--line);
-}
-
-.band {
-  fill: var(--herb-soft);
-}
-
-.line {
-  fill: none;
-  stroke: var(--herb);
-  stroke-width: 2;
-}
-</style>

@@ -34,14 +34,16 @@ async function anew() {
 </script>
 
 <template>
-  <li>
-    <div class="line">
+  <li class="py-10px edge-b-hair">
+    <div class="line grid cols-[1_120px_216px] gap-3 items-center max-phone:cols-[1_auto]">
       <div>
         <strong>{{ device.name }}</strong>
         <p class="quiet small">{{ kind }}, {{ device.at }}</p>
       </div>
-      <p class="reading" :class="{ amiss: device.alarms.length > 0 }">
-        <b>{{ device.value === undefined ? 'nothing yet' : readingWords(device.kind, device.value) }}</b>
+      <p class="reading grid text-right" :class="{ amiss: device.alarms.length > 0 }">
+        <b class="text-20px">{{
+          device.value === undefined ? 'nothing yet' : readingWords(device.kind, device.value)
+        }}</b>
         <span class="quiet small">{{
           device.alarms.includes('SILENT')
             ? `silent, last heard ${sinceWords(device.heardAt, now)}`
@@ -50,7 +52,7 @@ async function anew() {
               : ''
         }}</span>
       </p>
-      <div class="deeds">
+      <div class="flex flex-wrap gap-y-1 gap-x-2 items-center">
         <el-button
           v-if="measures(device.kind)"
           text
@@ -70,7 +72,7 @@ async function anew() {
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <DeviceCurve v-if="open" :device="device" />
-    <div v-if="mayWork" class="deeds small">
+    <div v-if="mayWork" class="small flex flex-wrap gap-y-1 gap-x-2 items-center">
       <span class="quiet">{{
         device.testedOn ? `Tried out ${longDay(device.testedOn)}` : 'Never tried out'
       }}</span>
@@ -99,45 +101,11 @@ async function anew() {
 </template>
 
 <style scoped>
-li {
-  padding: 10px 0;
-  border-bottom: 1px solid var(--hair);
-}
-
-.line {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 120px 216px;
-  gap: var(--gap-3);
-  align-items: center;
-}
-
-.reading {
-  display: grid;
-  text-align: right;
-}
-
-.reading b {
-  font-size: 20px;
-}
-
 .amiss b {
   color: var(--brick);
 }
 
 .line + div {
   margin-top: var(--gap-2);
-}
-
-.deeds {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 8px;
-  align-items: center;
-}
-
-@media (width <= 640px) {
-  .line {
-    grid-template-columns: minmax(0, 1fr) auto;
-  }
 }
 </style>

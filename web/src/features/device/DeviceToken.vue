@@ -12,7 +12,9 @@ const origin = location.origin
 <template>
   <div class="token" role="status">
     <p>Give the device this token. It is shown only now, and opens nothing but the device’s own readings.</p>
-    <p class="code">{{ made.token }}</p>
+    <p class="code [font:600_18px/1.4_var(--mono)] [overflow-wrap:anywhere] [user-select:all]">
+      {{ made.token }}
+    </p>
     <p class="quiet small">
       It posts to <code>{{ origin }}/api/device-readings</code>, or speaks through a broker under
       <code>{{ made.topic }}</code>.
@@ -21,11 +23,3 @@ const origin = location.origin
     <el-button type="primary" text @click="emit('done')">Done</el-button>
   </div>
 </template>
-
-<style scoped>
-.code {
-  font: 600 18px/1.4 var(--mono);
-  overflow-wrap: anywhere;
-  user-select: all;
-}
-</style>

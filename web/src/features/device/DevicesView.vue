@@ -39,7 +39,7 @@ const past = computed(() => (alerts.data.value?.alerts ?? []).filter((one) => on
         No device speaks here yet. A flow meter, a leak sensor, a plug, a probe, a level switch, a lamp
         counter or a button can tell what you would have to look for.
       </p>
-      <div class="sides">
+      <div class="sides grid cols-[7_5] gap-48px items-start max-desk:cols-1 max-desk:gap-0">
         <div>
           <ul v-if="shown.length">
             <DeviceRow v-for="device in shown" :key="device.id" :device="device" :now="now" />
@@ -75,13 +75,6 @@ const past = computed(() => (alerts.data.value?.alerts ?? []).filter((one) => on
 </template>
 
 <style scoped>
-.sides {
-  display: grid;
-  grid-template-columns: minmax(0, 7fr) minmax(0, 5fr);
-  gap: 48px;
-  align-items: start;
-}
-
 section,
 .sides :deep(section) {
   margin-top: var(--gap-5);
@@ -93,12 +86,5 @@ section,
 
 .sides :deep(h2) {
   margin-bottom: var(--gap-2);
-}
-
-@media (width <= 1100px) {
-  .sides {
-    grid-template-columns: minmax(0, 1fr);
-    gap: 0;
-  }
 }
 </style>

@@ -62,7 +62,7 @@ async function save() {
   <section>
     <h2>Fit a device</h2>
     <DeviceToken v-if="made" :made="made" @done="made = undefined" />
-    <form v-else novalidate @submit.prevent="save">
+    <form v-else class="grid gap-3 max-w-560px" novalidate @submit.prevent="save">
       <SelectField v-model="form.kind" label="What it is" name="kind" :choices="KINDS" :error="errors.kind" />
       <TextField v-model="form.name" label="What you call it" name="name" :error="errors.name" />
       <SelectField
@@ -108,11 +108,3 @@ async function save() {
     </form>
   </section>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: var(--gap-3);
-  max-width: 560px;
-}
-</style>

@@ -27,11 +27,11 @@ const { trouble, send } = useSending()
 </script>
 
 <template>
-  <section v-if="standIns.data.value?.present" class="stand-ins">
+  <section v-if="standIns.data.value?.present" class="stand-ins grid gap-12px justify-items-start">
     <h2>By hand, in this demo</h2>
     <p class="quiet">These devices are not there. Put them out of order and see what Chervil says.</p>
     <ul>
-      <li v-for="one in MISHAPS" :key="one.mishap">
+      <li v-for="one in MISHAPS" :key="one.mishap" class="flex gap-10px items-center min-h-44px">
         <el-switch
           :id="`mishap-${one.mishap}`"
           :model-value="standIns.data.value.amiss.includes(one.mishap)"
@@ -56,18 +56,3 @@ const { trouble, send } = useSending()
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
   </section>
 </template>
-
-<style scoped>
-.stand-ins {
-  display: grid;
-  gap: 12px;
-  justify-items: start;
-}
-
-li {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  min-height: 44px;
-}
-</style>

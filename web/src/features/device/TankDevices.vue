@@ -27,9 +27,16 @@ useIntervalFn(() => {
 <template>
   <section v-if="here.length > 0" class="devices">
     <h2>Devices</h2>
-    <ul>
-      <li v-for="device in here" :key="device.id" :class="{ amiss: device.alarms.length > 0 }">
-        <RouterLink :to="{ name: 'devices', query: { tank } }">{{ device.name }}</RouterLink>
+    <ul class="flex flex-wrap gap-y-6px gap-x-28px">
+      <li
+        v-for="device in here"
+        :key="device.id"
+        class="flex gap-2 items-center min-h-44px"
+        :class="{ amiss: device.alarms.length > 0 }"
+      >
+        <RouterLink class="inline-flex items-center min-h-44px" :to="{ name: 'devices', query: { tank } }">{{
+          device.name
+        }}</RouterLink>
         <b v-if="device.value !== undefined">{{ readingWords(device.kind, device.value) }}</b>
         <span class="quiet small">{{
           device.valueAt ? sinceWords(device.valueAt, now) : 'nothing heard yet'
@@ -40,25 +47,6 @@ useIntervalFn(() => {
 </template>
 
 <style scoped>
-ul {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 28px;
-}
-
-li {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 44px;
-}
-
-li a {
-  display: inline-flex;
-  align-items: center;
-  min-height: 44px;
-}
-
 .amiss b {
   color: var(--brick);
 }

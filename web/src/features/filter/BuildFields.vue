@@ -16,7 +16,7 @@ const hoses = canister || props.kind === 'UV_UNIT'
 </script>
 
 <template>
-  <div class="fields">
+  <div class="grid gap-3">
     <ChoiceRow
       v-if="hoses"
       v-model="form.build.shutOff"
@@ -53,7 +53,7 @@ const hoses = canister || props.kind === 'UV_UNIT'
       name="passport.lamp"
       :choices="LAMP"
     />
-    <div v-if="canister" class="ticks">
+    <div v-if="canister" class="grid gap-2px">
       <el-checkbox v-model="form.build.wiggle">Its head comes up only by wiggling</el-checkbox>
       <el-checkbox v-model="form.build.alignmentMark">Head and body carry a mark</el-checkbox>
       <el-checkbox v-model="form.build.ventTube">It has a vent tube</el-checkbox>
@@ -62,7 +62,7 @@ const hoses = canister || props.kind === 'UV_UNIT'
         >There is room to open it where it stands</el-checkbox
       >
     </div>
-    <div v-if="kind === 'SUMP'" class="ticks">
+    <div v-if="kind === 'SUMP'" class="grid gap-2px">
       <el-checkbox v-model="form.build.dryGripSock">
         A sock can be swapped with dry hands while the pump runs
       </el-checkbox>
@@ -70,7 +70,7 @@ const hoses = canister || props.kind === 'UV_UNIT'
         Only if its ring stays dry, the overflow drains without a sock, and nothing powered is within reach.
       </p>
     </div>
-    <div class="pair">
+    <div class="grid cols-[repeat(auto-fit,minmax(180px,1fr))] gap-3">
       <NumberField
         v-if="canister && form.build.purge === 'DAILY'"
         v-model="form.purgesADay"
@@ -111,21 +111,3 @@ const hoses = canister || props.kind === 'UV_UNIT'
     </div>
   </div>
 </template>
-
-<style scoped>
-.fields,
-.ticks {
-  display: grid;
-  gap: var(--gap-3);
-}
-
-.ticks {
-  gap: 2px;
-}
-
-.pair {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
-  gap: var(--gap-3);
-}
-</style>

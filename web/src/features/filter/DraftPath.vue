@@ -21,8 +21,8 @@ const throwaway = computed(() => props.form.stages.filter((stage) => stage.make 
 <template>
   <section aria-label="Water path so far">
     <h2>How water will pass</h2>
-    <MiniPath class="drawn" :name="drawn.name" :stages="drawn.stages" :forecasts="[]" />
-    <ol class="quiet">
+    <MiniPath class="w-full h-auto my-12px mx-0" :name="drawn.name" :stages="drawn.stages" :forecasts="[]" />
+    <ol class="quiet flex flex-wrap mb-2">
       <li v-for="stage in drawn.stages" :key="stage.id">{{ stage.name }}</li>
     </ol>
     <p class="quiet">
@@ -33,18 +33,6 @@ const throwaway = computed(() => props.form.stages.filter((stage) => stage.make 
 </template>
 
 <style scoped>
-.drawn {
-  width: 100%;
-  height: auto;
-  margin: 12px 0;
-}
-
-ol {
-  display: flex;
-  flex-wrap: wrap;
-  margin-bottom: 8px;
-}
-
 li:not(:last-child)::after {
   margin-inline: 6px;
   content: '→';

@@ -44,7 +44,7 @@ watch(
 </script>
 
 <template>
-  <div class="fields">
+  <div class="grid gap-4">
     <ChoiceRow
       v-if="!existing"
       v-model="form.kind"
@@ -53,7 +53,7 @@ watch(
       :choices="FILTER_KIND"
       :error="errors.kind"
     />
-    <div class="pair">
+    <div class="grid cols-[repeat(auto-fit,minmax(180px,1fr))] gap-3">
       <TextField v-model="form.name" label="Name" name="name" hint="What you call it" :error="errors.name" />
       <DayField
         v-model="form.fittedOn"
@@ -100,12 +100,14 @@ watch(
       :choices="DIRECTION"
     />
     <fieldset>
-      <legend>Water path, in the order water meets it</legend>
+      <legend class="p-0 mb-6px font-600">Water path, in the order water meets it</legend>
       <PathEditor v-model="form.stages" :errors="errors" />
     </fieldset>
     <details :open="existing || undefined">
-      <summary>What its plate says</summary>
-      <div class="pair">
+      <summary class="mb-6px font-600 cursor-pointer text-herb min-h-44px content-center">
+        What its plate says
+      </summary>
+      <div class="grid cols-[repeat(auto-fit,minmax(180px,1fr))] gap-3">
         <MeasureField
           v-model="form.flowLph"
           label="Rated flow"
@@ -138,30 +140,3 @@ watch(
     </details>
   </div>
 </template>
-
-<style scoped>
-.fields {
-  display: grid;
-  gap: var(--gap-4);
-}
-
-.pair {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
-  gap: var(--gap-3);
-}
-
-legend,
-summary {
-  padding: 0;
-  margin-bottom: 6px;
-  font-weight: 600;
-}
-
-summary {
-  cursor: pointer;
-  color: var(--herb);
-  min-height: 44px;
-  align-content: center;
-}
-</style>

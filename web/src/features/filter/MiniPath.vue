@@ -49,7 +49,7 @@ const sentence = computed(() => {
 <template>
   <svg
     v-if="cells.length"
-    class="mini"
+    class="max-w-full"
     role="img"
     :aria-label="sentence"
     :width="total"
@@ -58,63 +58,44 @@ const sentence = computed(() => {
   >
     <title>{{ sentence }}</title>
     <g v-for="cell in cells" :key="cell.stage.id" :class="cell.state?.toLowerCase()">
-      <rect class="ground" :x="cell.x + 0.5" y="1" :width="cell.width" :height="HEIGHT" rx="2" />
+      <rect class="fill-cell" :x="cell.x + 0.5" y="1" :width="cell.width" :height="HEIGHT" rx="2" />
       <template v-if="cell.loading">
         <rect
-          class="perhaps"
+          class="perhaps fill-silt-stipple"
           :x="cell.x + 0.5"
           :y="HEIGHT + 1 - silt(cell.loading.high)"
           :width="cell.width"
           :height="silt(cell.loading.high)"
         />
         <rect
-          class="silt"
+          class="silt fill-silt"
           :x="cell.x + 0.5"
           :y="HEIGHT + 1 - silt(cell.loading.low)"
           :width="cell.width"
           :height="silt(cell.loading.low)"
         />
         <line
-          class="notch"
+          class="stroke-ink stroke-width-1.5"
           :x1="cell.x"
           :x2="cell.x + 5"
           :y1="HEIGHT + 1 - silt(cell.loading.servicePoint)"
           :y2="HEIGHT + 1 - silt(cell.loading.servicePoint)"
         />
       </template>
-      <rect class="rim" :x="cell.x + 0.5" y="1" :width="cell.width" :height="HEIGHT" rx="2" />
+      <rect
+        class="rim fill-none stroke-line"
+        :x="cell.x + 0.5"
+        y="1"
+        :width="cell.width"
+        :height="HEIGHT"
+        rx="2"
+      />
     </g>
-    <line class="stream" x1="0" :x2="total" y1="7" y2="7" />
+    <line class="stream stroke-stream stroke-width-2" x1="0" :x2="total" y1="7" y2="7" />
   </svg>
 </template>
 
 <style scoped>
-.mini {
-  max-width: 100%;
-}
-
-.ground {
-  fill: var(--cell);
-}
-
-.silt {
-  fill: var(--silt);
-}
-
-.perhaps {
-  fill: var(--silt-stipple);
-}
-
-.notch {
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-
-.rim {
-  fill: none;
-  stroke: var(--line);
-}
-
 .late .rim {
   stroke: var(--brick);
   stroke-width: 2.5;
@@ -129,10 +110,5 @@ const sentence = computed(() => {
   stroke: var(--plum);
   stroke-width: 2;
   stroke-dasharray: 4 3;
-}
-
-.stream {
-  stroke: var(--stream);
-  stroke-width: 2;
 }
 </style>

@@ -6,6 +6,7 @@ const emit = defineEmits<{ move: [by: number] }>()
 
 <template>
   <el-button
+    class="min-w-44px p-0 text-18px disabled:op-30"
     type="primary"
     text
     data-move="-1"
@@ -16,6 +17,7 @@ const emit = defineEmits<{ move: [by: number] }>()
     ↑
   </el-button>
   <el-button
+    class="min-w-44px p-0 text-18px disabled:op-30"
     type="primary"
     text
     data-move="1"
@@ -26,15 +28,3 @@ const emit = defineEmits<{ move: [by: number] }>()
     ↓
   </el-button>
 </template>
-
-<style scoped>
-.el-button {
-  min-width: 44px;
-  padding: 0;
-  font-size: 18px;
-}
-
-.el-button:disabled {
-  opacity: 0.3;
-}
-</style>

@@ -18,14 +18,14 @@ const ORDER: Choice<OwnStepForm['before']>[] = [
 <template>
   <div class="steps">
     <ul>
-      <li v-for="(step, i) in form.ownSteps" :key="step.key">
+      <li v-for="(step, i) in form.ownSteps" :key="step.key" class="grid gap-2 mb-4">
         <TextField
           v-model="step.words"
           label="What to do"
           :name="`passport.ownSteps[${i}].words`"
           :error="errors[`passport.ownSteps[${i}].words`]"
         />
-        <div class="when">
+        <div class="when flex flex-wrap gap-10px items-center">
           <ChoiceRow
             v-model="step.before"
             legend="When"
@@ -53,18 +53,3 @@ const ORDER: Choice<OwnStepForm['before']>[] = [
     <el-button @click="form.ownSteps.push(newOwnStep())">Add a step of your own</el-button>
   </div>
 </template>
-
-<style scoped>
-li {
-  display: grid;
-  gap: 8px;
-  margin-bottom: var(--gap-4);
-}
-
-.when {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: center;
-}
-</style>

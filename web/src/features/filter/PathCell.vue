@@ -17,14 +17,28 @@ const patterned = computed(() => !['propeller', 'lamp', 'ring', 'none'].includes
 </script>
 
 <template>
-  <svg class="cell" :class="state?.toLowerCase()" width="100%" :height="FLOOR + 2" aria-hidden="true">
-    <rect class="ground" x="1" :y="ABOVE" :height="CELL" rx="4" />
+  <svg class="cell block" :class="state?.toLowerCase()" width="100%" :height="FLOOR + 2" aria-hidden="true">
+    <rect class="w-[calc(100%_-_2px)] fill-cell" x="1" :y="ABOVE" :height="CELL" rx="4" />
     <template v-if="loading">
-      <rect fill="url(#silt-stipple)" x="1" :y="FLOOR - high" :height="high" rx="3" />
-      <rect class="silt" x="1" :y="FLOOR - low" :height="low" rx="3" />
+      <rect
+        class="w-[calc(100%_-_2px)]"
+        fill="url(#silt-stipple)"
+        x="1"
+        :y="FLOOR - high"
+        :height="high"
+        rx="3"
+      />
+      <rect class="silt w-[calc(100%_-_2px)] fill-silt" x="1" :y="FLOOR - low" :height="low" rx="3" />
     </template>
-    <rect v-if="patterned" :fill="`url(#tx-${texture})`" x="2" :y="ABOVE + 1" :height="CELL - 2" />
-    <svg v-else x="50%" :y="ABOVE + CELL / 2" overflow="visible" class="device">
+    <rect
+      v-if="patterned"
+      class="w-[calc(100%_-_2px)]"
+      :fill="`url(#tx-${texture})`"
+      x="2"
+      :y="ABOVE + 1"
+      :height="CELL - 2"
+    />
+    <svg v-else x="50%" :y="ABOVE + CELL / 2" overflow="visible" class="fill-none stroke-ink-quiet">
       <g v-if="texture === 'propeller'">
         <ellipse
           v-for="turn in [0, 120, 240]"
@@ -35,11 +49,11 @@ const patterned = computed(() => !['propeller', 'lamp', 'ring', 'none'].includes
           ry="11"
           :transform="`rotate(${turn})`"
         />
-        <circle class="hub" r="3.2" />
+        <circle class="fill-ink-quiet" r="3.2" />
       </g>
       <g v-else-if="texture === 'lamp'">
-        <rect x="-10" y="-46" width="20" height="92" rx="10" />
-        <path class="glow" d="M0-38v76" />
+        <rect class="w-20px" x="-10" y="-46" width="20" height="92" rx="10" />
+        <path class="stroke-plum stroke-width-5 stroke-cap-round" d="M0-38v76" />
       </g>
       <g v-else-if="texture === 'ring'">
         <circle r="20" />
@@ -47,68 +61,34 @@ const patterned = computed(() => !['propeller', 'lamp', 'ring', 'none'].includes
       </g>
     </svg>
     <template v-if="loading">
-      <line class="notch-line" x1="8" x2="100%" :y1="notch" :y2="notch" />
-      <path class="notch" :d="`M1 ${notch - 5}l7 5-7 5z`" />
+      <line class="stroke-ink stroke-dash-1_3" x1="8" x2="100%" :y1="notch" :y2="notch" />
+      <path class="fill-ink" :d="`M1 ${notch - 5}l7 5-7 5z`" />
     </template>
-    <rect class="rim" x="1" :y="ABOVE" :height="CELL" rx="4" />
+    <rect
+      class="rim w-[calc(100%_-_2px)] fill-none stroke-line stroke-width-1.3"
+      x="1"
+      :y="ABOVE"
+      :height="CELL"
+      rx="4"
+    />
     <svg v-if="bypass" width="100%" :height="STREAM + 4" viewBox="0 0 100 36" preserveAspectRatio="none">
-      <path class="stream over" d="M0 33C8 33 6 4 22 4H78C94 4 92 33 100 33" />
+      <path
+        class="stream over fill-none stroke-stream stroke-width-3 [stroke-opacity:0.75] stroke-still"
+        d="M0 33C8 33 6 4 22 4H78C94 4 92 33 100 33"
+      />
     </svg>
-    <line v-else class="stream" x1="0" x2="100%" :y1="STREAM" :y2="STREAM" />
+    <line
+      v-else
+      class="stream fill-none stroke-stream stroke-width-3 [stroke-opacity:0.75] stroke-still"
+      x1="0"
+      x2="100%"
+      :y1="STREAM"
+      :y2="STREAM"
+    />
   </svg>
 </template>
 
 <style scoped>
-.cell {
-  display: block;
-}
-
-rect {
-  width: calc(100% - 2px);
-}
-
-.ground {
-  fill: var(--cell);
-}
-
-.silt {
-  fill: var(--silt);
-}
-
-.device rect {
-  width: 20px;
-}
-
-.device {
-  fill: none;
-  stroke: var(--ink-quiet);
-}
-
-.hub {
-  fill: var(--ink-quiet);
-}
-
-.glow {
-  stroke: var(--plum);
-  stroke-width: 5;
-  stroke-linecap: round;
-}
-
-.notch {
-  fill: var(--ink);
-}
-
-.notch-line {
-  stroke: var(--ink);
-  stroke-dasharray: 1 3;
-}
-
-.rim {
-  fill: none;
-  stroke: var(--line);
-  stroke-width: 1.3;
-}
-
 .due .rim {
   stroke: var(--amber);
   stroke-width: 2.6;
@@ -122,13 +102,5 @@ rect {
 .late .rim {
   stroke: var(--brick);
   stroke-width: 2.6;
-}
-
-.stream {
-  fill: none;
-  stroke: var(--stream);
-  stroke-width: 3;
-  stroke-opacity: 0.75;
-  vector-effect: non-scaling-stroke;
 }
 </style>

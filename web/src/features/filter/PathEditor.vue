@@ -68,14 +68,16 @@ onBeforeUnmount(() => sortable?.destroy())
 <template>
   <div>
     <ol ref="list" class="path">
-      <li v-for="(stage, i) in stages" :key="stage.key">
-        <div class="head">
-          <span class="grip" aria-hidden="true" title="Drag to reorder">⠿</span>
+      <li v-for="(stage, i) in stages" :key="stage.key" class="edge-b-hair bg-ground">
+        <div class="grid cols-[26px_22px_1fr_auto_44px_44px_44px] items-center min-h-44px">
+          <span class="grip cursor-grab text-ink-quiet text-20px" aria-hidden="true" title="Drag to reorder"
+            >⠿</span
+          >
           <span class="num quiet">{{ i + 1 }}</span>
           <el-button
             type="primary"
             text
-            class="name"
+            class="name justify-start text-ink font-560"
             :aria-expanded="open === stage.key"
             @click="open = open === stage.key ? undefined : stage.key"
           >
@@ -91,7 +93,7 @@ onBeforeUnmount(() => sortable?.destroy())
           <el-button
             type="primary"
             text
-            class="icon"
+            class="p-0 text-18px"
             :aria-label="`Remove ${nameOf(stage)}`"
             @click="remove(stage)"
           >
@@ -107,58 +109,18 @@ onBeforeUnmount(() => sortable?.destroy())
       </li>
     </ol>
     <p v-if="errors.stages" class="error" role="alert">{{ errors.stages }}</p>
-    <div class="add">
+    <div class="add flex gap-2 mt-3">
       <SelectField
         v-model="adding"
+        class="first:w-260px"
         label="Stage to add"
         name="adding"
         placeholder="Add a stage…"
         :choices="STAGE_KIND"
         bare
       />
-      <el-button :disabled="!adding" @click="add">Add</el-button>
+      <el-button class="first:w-260px" :disabled="!adding" @click="add">Add</el-button>
     </div>
     <p class="seen-by-readers" role="status">{{ said }}</p>
   </div>
 </template>
-
-<style scoped>
-li {
-  border-bottom: 1px solid var(--hair);
-  background: var(--ground);
-}
-
-.head {
-  display: grid;
-  grid-template-columns: 26px 22px 1fr auto 44px 44px 44px;
-  align-items: center;
-  min-height: 44px;
-}
-
-.grip {
-  cursor: grab;
-  color: var(--ink-quiet);
-  font-size: 20px;
-}
-
-.name {
-  justify-content: flex-start;
-  color: var(--ink);
-  font-weight: 560;
-}
-
-.icon {
-  padding: 0;
-  font-size: 18px;
-}
-
-.add {
-  display: flex;
-  gap: 8px;
-  margin-top: var(--gap-3);
-}
-
-.add > :first-child {
-  width: 260px;
-}
-</style>

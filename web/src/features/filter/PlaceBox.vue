@@ -18,51 +18,38 @@ const said = (thing: Thing, name: string) => (isNext(thing) ? `${arrowOf(props.i
 </script>
 
 <template>
-  <div class="place" :class="[place.kind.toLowerCase(), { gone: place.lifted, next: isNext(place.thing) }]">
+  <div
+    class="place grid gap-2px pt-3px pb-5px px-5px edge-1.3-line [border-radius:3px_3px_7px_7px] bg-ground"
+    :class="{
+      cage: place.kind === 'CAGE',
+      built: place.kind === 'FIXED',
+      gone: place.lifted,
+      next: isNext(place.thing),
+    }"
+  >
     <p v-if="!sameName" class="small quiet">{{ said(place.thing, place.name) }}</p>
     <div
       v-for="{ part, thing } in place.contents"
       :key="thing"
-      class="band"
+      class="band grid items-center rounded-3px bg-cell overflow-hidden"
       :class="{ gone: isGone(thing), next: isNext(thing) }"
     >
-      <svg width="100%" height="26">
+      <svg class="[grid-area:1_/_1]" width="100%" height="26">
         <rect width="100%" height="26" :fill="`url(#tx-${lookOf(part.kind).texture})`" />
       </svg>
-      <span>{{ said(thing, part.name) }}</span>
+      <span class="[grid-area:1_/_1]">{{ said(thing, part.name) }}</span>
     </div>
   </div>
 </template>
 
 <style scoped>
-.place {
-  display: grid;
-  gap: 2px;
-  padding: 3px 5px 5px;
-  border: 1.3px solid var(--line);
-  border-radius: 3px 3px 7px 7px;
-  background: var(--ground);
-}
-
 .cage,
 .place.gone {
   border-style: dashed;
 }
 
-.fixed {
+.built {
   border-style: dotted;
-}
-
-.band {
-  display: grid;
-  align-items: center;
-  border-radius: 3px;
-  background: var(--cell);
-  overflow: hidden;
-}
-
-.band > * {
-  grid-area: 1 / 1;
 }
 
 .band span {

@@ -52,11 +52,11 @@ const under = computed({
 </script>
 
 <template>
-  <div class="place">
-    <div class="row">
+  <div class="place grid gap-3 mb-3 py-12px px-3 edge-line rounded">
+    <div class="flex gap-6px items-end">
       <TextField
         v-model="place.name"
-        class="grow"
+        class="flex-1 min-w-0"
         :label="`Place ${String(number + 1)}, counted from the top`"
         :name="`${at}.name`"
         :error="errors[`${at}.name`]"
@@ -67,11 +67,16 @@ const under = computed({
         :last="number === chamber.places.length - 1"
         @move="(by) => emit('move', by)"
       />
-      <el-button type="primary" text :aria-label="`Remove ${place.name}`" @click="emit('remove')"
+      <el-button
+        class="min-w-44px py-0 px-12px"
+        type="primary"
+        text
+        :aria-label="`Remove ${place.name}`"
+        @click="emit('remove')"
         >×</el-button
       >
     </div>
-    <div class="pair">
+    <div class="grid cols-[repeat(auto-fit,minmax(170px,1fr))] gap-3">
       <SelectField
         v-model="place.kind"
         label="What it is"
@@ -98,13 +103,13 @@ const under = computed({
     <el-checkbox v-if="place.kind !== 'FIXED'" v-model="place.emptiedInPlace">
       I can take things out of it while it stays in
     </el-checkbox>
-    <ol class="contents">
+    <ol>
       <li v-for="(content, j) in place.contents" :key="content.key">
-        <div class="row">
-          <b class="grow">{{ nameOf(content) }}</b>
+        <div class="flex gap-6px items-center">
+          <b class="flex-1 min-w-0">{{ nameOf(content) }}</b>
           <SelectField
             v-model="content.packing"
-            class="packing"
+            class="w-130px"
             :label="`How ${nameOf(content)} is packed`"
             :name="`${at}.contents[${String(j)}].packing`"
             :choices="PACKING"
@@ -117,7 +122,7 @@ const under = computed({
             @move="(by) => (place.contents = moved(place.contents, j, by))"
           />
         </div>
-        <div v-if="isLoose(content)" class="pair">
+        <div v-if="isLoose(content)" class="grid cols-[repeat(auto-fit,minmax(170px,1fr))] gap-3">
           <MeasureField
             v-model="content.grainMm"
             label="Size of a grain"
@@ -148,44 +153,3 @@ const under = computed({
     />
   </div>
 </template>
-
-<style scoped>
-.place {
-  display: grid;
-  gap: var(--gap-3);
-  margin-bottom: var(--gap-3);
-  padding: 12px 14px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-}
-
-.pair {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
-  gap: var(--gap-3);
-}
-
-.row {
-  display: flex;
-  gap: 6px;
-  align-items: end;
-}
-
-.grow {
-  flex: 1;
-  min-width: 0;
-}
-
-.row .el-button {
-  min-width: 44px;
-  padding: 0 12px;
-}
-
-.contents .row {
-  align-items: center;
-}
-
-.packing {
-  width: 130px;
-}
-</style>

@@ -44,10 +44,10 @@ function addPlace(chamber: ChamberForm) {
 </script>
 
 <template>
-  <div class="rooms">
-    <fieldset v-for="(chamber, room) in form.chambers" :key="chamber.key" class="room">
-      <legend v-if="form.chambers.length > 1">Chamber {{ room + 1 }}</legend>
-      <div class="pair">
+  <div class="grid gap-3">
+    <fieldset v-for="(chamber, room) in form.chambers" :key="chamber.key" class="grid gap-3">
+      <legend v-if="form.chambers.length > 1" class="font-600">Chamber {{ room + 1 }}</legend>
+      <div class="grid cols-[repeat(auto-fit,minmax(170px,1fr))] gap-3">
         <TextField
           v-if="form.chambers.length > 1"
           v-model="chamber.name"
@@ -94,28 +94,6 @@ function addPlace(chamber: ChamberForm) {
       Without a place yet: {{ waiting.map((stage) => stages[stage]?.name).join(', ') }}.
     </p>
     <p v-if="errors['passport.chambers']" class="error" role="alert">{{ errors['passport.chambers'] }}</p>
-    <el-button class="more" @click="form.chambers.push(newChamber())">Add a chamber</el-button>
+    <el-button class="justify-self-start" @click="form.chambers.push(newChamber())">Add a chamber</el-button>
   </div>
 </template>
-
-<style scoped>
-.rooms,
-.room {
-  display: grid;
-  gap: var(--gap-3);
-}
-
-.pair {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
-  gap: var(--gap-3);
-}
-
-legend {
-  font-weight: 600;
-}
-
-.more {
-  justify-self: start;
-}
-</style>

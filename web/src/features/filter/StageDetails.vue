@@ -49,7 +49,7 @@ const error = (field: string) => props.errors[`${props.prefix}.${field}`]
 </script>
 
 <template>
-  <div class="details">
+  <div class="grid cols-[repeat(auto-fit,minmax(160px,1fr))] gap-3 pt-1 pb-3 pr-0 pl-48px max-phone:pl-0">
     <TextField
       v-model="stage.label"
       label="Own name"
@@ -100,18 +100,3 @@ const error = (field: string) => props.errors[`${props.prefix}.${field}`]
     <ChoiceRow v-if="media" v-model="bagged" legend="Held" :name="`${prefix}.bagged`" :choices="BAGGED" />
   </div>
 </template>
-
-<style scoped>
-.details {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(160px, 1fr));
-  gap: var(--gap-3);
-  padding: 4px 0 var(--gap-3) 48px;
-}
-
-@media (width <= 640px) {
-  .details {
-    padding-left: 0;
-  }
-}
-</style>

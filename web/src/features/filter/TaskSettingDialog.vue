@@ -52,7 +52,7 @@ async function save() {
 
 <template>
   <el-dialog v-model="shown" :title="task?.name ?? ''" width="min(480px, 94vw)">
-    <form v-if="task" id="task-setting" class="form" novalidate @submit.prevent="save">
+    <form v-if="task" id="task-setting" class="grid gap-3" novalidate @submit.prevent="save">
       <p>{{ task.catalogue.why }}</p>
       <ChoiceRow v-model="form.mode" legend="Interval" name="mode" :choices="MODE" />
       <NumberField
@@ -76,10 +76,3 @@ async function save() {
     </template>
   </el-dialog>
 </template>
-
-<style scoped>
-.form {
-  display: grid;
-  gap: var(--gap-3);
-}
-</style>

@@ -22,14 +22,23 @@ const lidIsNext = computed(() => props.inside.next?.thing === 'lid')
 </script>
 
 <template>
-  <div class="picture" role="img" :aria-label="sentence">
+  <div class="grid cols-[3_2] gap-3 max-w-430px" role="img" :aria-label="sentence">
     <PathTextures />
-    <div class="filter" aria-hidden="true">
-      <div v-if="lid" class="head" :class="{ off: inside.lidOff, next: lidIsNext }">
+    <div class="filter only-of-type:col-span-full" aria-hidden="true">
+      <div
+        v-if="lid"
+        class="head w-74% mx-auto py-5px px-2 edge-1.5-ink-quiet [border-radius:12px_12px_3px_3px] bg-surface text-center"
+        :class="{ off: inside.lidOff, next: lidIsNext }"
+      >
         {{ lidIsNext ? `${arrowOf(inside)} head` : inside.lidOff ? 'head off' : 'head' }}
       </div>
-      <div class="rooms">
-        <div v-for="(room, i) in rooms" :key="i" class="room" :class="{ sealed: room.sealed }">
+      <div class="flex gap-1">
+        <div
+          v-for="(room, i) in rooms"
+          :key="i"
+          class="grid flex-1 gap-5px content-start min-w-0 p-7px edge-1.5-line [border-radius:4px_4px_14px_14px]"
+          :class="{ sealed: room.sealed }"
+        >
           <p v-if="room.name" class="small quiet">{{ room.name }}</p>
           <PlaceBox v-for="place in room.places" :key="place.thing" :place="place" :inside="inside" />
         </div>
@@ -40,47 +49,10 @@ const lidIsNext = computed(() => props.inside.next?.thing === 'lid')
 </template>
 
 <style scoped>
-.picture {
-  display: grid;
-  grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
-  gap: 14px;
-  max-width: 430px;
-}
-
-.filter:only-of-type {
-  grid-column: 1 / -1;
-}
-
-.head {
-  width: 74%;
-  margin: 0 auto;
-  padding: 5px 8px;
-  border: 1.5px solid var(--ink-quiet);
-  border-radius: 12px 12px 3px 3px;
-  background: var(--surface);
-  text-align: center;
-}
-
 .head.off {
   border-style: dashed;
   transform: translate(-18%, -6px) rotate(-6deg);
   color: var(--ink-quiet);
-}
-
-.rooms {
-  display: flex;
-  gap: 4px;
-}
-
-.room {
-  display: grid;
-  flex: 1;
-  gap: 5px;
-  align-content: start;
-  min-width: 0;
-  padding: 7px;
-  border: 1.5px solid var(--line);
-  border-radius: 4px 4px 14px 14px;
 }
 
 .sealed {

@@ -57,59 +57,40 @@ function estimate(care: Forecast | undefined): string {
 </script>
 
 <template>
-  <div class="scroller" tabindex="0" role="region" :aria-label="`Water path of ${filter.name}`">
+  <div
+    class="relative overflow-x-auto pb-1"
+    tabindex="0"
+    role="region"
+    :aria-label="`Water path of ${filter.name}`"
+  >
     <PathTextures />
-    <ol class="path">
-      <li class="end" aria-hidden="true"><span class="flow" /></li>
+    <ol class="path flex gap-1">
+      <li class="end w-26px pt-32px" aria-hidden="true">
+        <span class="block h-3px [margin-right:-4px] bg-stream" />
+      </li>
       <li
         v-for="{ stage, look, care } in cells"
         :key="stage.id"
-        class="stage"
+        class="stage flex flex-col items-center text-center leading-1.25"
         :style="sized(look.width)"
         :title="estimate(care)"
       >
         <PathCell :texture="look.texture" :loading="care?.loading" :state="stateOf(care)" />
-        <span class="name">{{ stage.name }}</span>
+        <span class="name text-14px font-620 mt-3px">{{ stage.name }}</span>
         <span v-if="detail(stage)" class="small quiet">{{ detail(stage) }}</span>
-        <span class="small note" :class="stateOf(care)?.toLowerCase()">{{ note(care) }}</span>
+        <span class="small text-13px text-ink-quiet" :class="stateOf(care)?.toLowerCase()">{{
+          note(care)
+        }}</span>
         <span class="seen-by-readers">{{ estimate(care) }}</span>
       </li>
-      <li class="end out" aria-hidden="true"><span class="flow" /></li>
+      <li class="end w-26px pt-32px" aria-hidden="true">
+        <span class="block h-3px bg-stream [margin:0_0_0_-4px] [clip-path:none]" />
+      </li>
     </ol>
   </div>
 </template>
 
 <style scoped>
-.scroller {
-  position: relative;
-  overflow-x: auto;
-  padding-bottom: 4px;
-}
-
-.path {
-  display: flex;
-  gap: 4px;
-}
-
-.stage {
-  display: flex;
-  flex-direction: column;
-  align-items: center;
-  text-align: center;
-  line-height: 1.25;
-}
-
-.name {
-  font-size: 14px;
-  font-weight: 620;
-  margin-top: 3px;
-}
-
-.note {
-  font-size: 13px;
-  color: var(--ink-quiet);
-}
-
 .due {
   color: var(--amber);
   font-weight: 680;
@@ -123,22 +104,5 @@ function estimate(care: Forecast | undefined): string {
 .late {
   color: var(--brick);
   font-weight: 680;
-}
-
-.end {
-  width: 26px;
-  padding-top: 32px;
-}
-
-.flow {
-  display: block;
-  height: 3px;
-  margin-right: -4px;
-  background: var(--stream);
-}
-
-.out .flow {
-  margin: 0 0 0 -4px;
-  clip-path: none;
 }
 </style>

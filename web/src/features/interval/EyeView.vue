@@ -50,7 +50,7 @@ async function save() {
 </script>
 
 <template>
-  <main class="page narrow eye">
+  <main class="page narrow grid gap-3 justify-items-start">
     <h1>How do you see dirt?</h1>
     <AsyncState
       :pending="eye.isPending.value"
@@ -84,7 +84,7 @@ async function save() {
       <template v-else-if="loading !== undefined">
         <p class="quiet">{{ count + 1 }} of 12</p>
         <PadPicture :loading="loading" label="A pad as it came out of the filter" />
-        <div class="grades" role="group" aria-label="How full is it?">
+        <div class="grades flex flex-wrap gap-2 my-3" role="group" aria-label="How full is it?">
           <el-button
             v-for="finding in FINDINGS"
             :key="finding.value"
@@ -105,19 +105,6 @@ async function save() {
 </template>
 
 <style scoped>
-.eye {
-  display: grid;
-  gap: var(--gap-3);
-  justify-items: start;
-}
-
-.grades {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  margin: var(--gap-3) 0;
-}
-
 .grades :deep(.el-button) {
   min-width: 104px;
   min-height: var(--touch);

@@ -23,7 +23,7 @@ const change = (percent: number) =>
       @retry="facts.refetch()"
     >
       <template v-if="known && canister">
-        <section>
+        <section class="mt-18px leading-1.5">
           <h2>What Chervil believes</h2>
           <p>
             Of each stage it believes how many days of usual dirt would overload it, and how sure it is of
@@ -44,14 +44,14 @@ const change = (percent: number) =>
             </el-table-column>
           </el-table>
         </section>
-        <section>
+        <section class="mt-18px leading-1.5">
           <h2>How a finding moves it</h2>
           <p>
             A canister on a normal tank is first asked for after {{ canister.firstDays }} days. Opened after
             {{ known.exampleDays }}, the next date depends on what was found:
           </p>
-          <ul class="grades">
-            <li v-for="(grade, i) in FINDINGS" :key="grade.value">
+          <ul class="grades flex flex-wrap gap-y-2 gap-x-26px list-none">
+            <li v-for="(grade, i) in FINDINGS" :key="grade.value" class="flex gap-2 items-center">
               <FindingTile :finding="grade.value" :size="26" />
               <span>{{ grade.label }}</span>
               <b class="num">{{ known.afterGrade[i] }} days</b>
@@ -72,14 +72,14 @@ const change = (percent: number) =>
             >. Flow falls late: nearly full flow does not prove that a stage is clean.
           </p>
         </section>
-        <section>
+        <section class="mt-18px leading-1.5">
           <h2>What changes around it</h2>
           <ul>
             <li v-for="one in known.changes" :key="one.words">{{ one.words }}: {{ change(one.percent) }}.</li>
           </ul>
           <p>After such a change it is less sure, so that the next finding counts for more.</p>
         </section>
-        <section>
+        <section class="mt-18px leading-1.5">
           <h2>Its limits</h2>
           <ul>
             <li>
@@ -98,7 +98,7 @@ const change = (percent: number) =>
             </li>
           </ul>
         </section>
-        <section>
+        <section class="mt-18px leading-1.5">
           <h2>Its known weakness</h2>
           <p>
             Somebody who always grades harshly makes every interval too short, and somebody lenient too long:
@@ -113,27 +113,8 @@ const change = (percent: number) =>
 </template>
 
 <style scoped>
-section {
-  margin-top: 18px;
-  line-height: 1.5;
-}
-
 p {
   margin: 6px 0;
-}
-
-.grades {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 26px;
-  padding: 0;
-  list-style: none;
-}
-
-.grades li {
-  display: flex;
-  gap: 8px;
-  align-items: center;
 }
 
 ul:not(.grades) {

@@ -57,10 +57,11 @@ async function log(sign: Sign) {
   <section aria-labelledby="looks">
     <h2 id="looks">What do you see?</h2>
     <p class="small quiet">What you notice between services, without doing the work.</p>
-    <div class="signs">
+    <div class="flex flex-wrap gap-2 my-10px">
       <el-button
         v-for="sign in forecast.signs"
         :key="sign.sign"
+        class="min-h-touch"
         :disabled="sending"
         :aria-pressed="sign === measuring"
         @click="log(sign)"
@@ -68,7 +69,7 @@ async function log(sign: Sign) {
         {{ sign.words }}
       </el-button>
     </div>
-    <form v-if="measuring" class="measure" @submit.prevent="log(measuring)">
+    <form v-if="measuring" class="measure flex gap-12px items-end" @submit.prevent="log(measuring)">
       <MeasureField
         v-if="measuring.unit === 'METRES'"
         v-model="form.amount"
@@ -91,7 +92,11 @@ async function log(sign: Sign) {
     <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
     <p v-if="looks.isError.value" role="alert">What was seen before could not be loaded.</p>
     <ul v-if="of.length" aria-label="Seen before">
-      <li v-for="look in of.slice(0, 8)" :key="look.id">
+      <li
+        v-for="look in of.slice(0, 8)"
+        :key="look.id"
+        class="grid cols-[84px_1fr_auto] gap-12px py-2 edge-b-hair"
+      >
         <span class="quiet">{{ shortDay(look.on) }}</span>
         <span>
           {{ look.words
@@ -104,32 +109,7 @@ async function log(sign: Sign) {
 </template>
 
 <style scoped>
-.signs {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  margin: 10px 0;
-}
-
-.signs .el-button {
-  min-height: var(--touch);
-}
-
-.measure {
-  display: flex;
-  gap: 12px;
-  align-items: end;
-}
-
 section > :deep(.field) {
   max-width: 200px;
-}
-
-li {
-  display: grid;
-  grid-template-columns: 84px 1fr auto;
-  gap: 12px;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hair);
 }
 </style>

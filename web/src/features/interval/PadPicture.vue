@@ -10,14 +10,7 @@ const pad = computed(() => padAt(props.loading))
 </script>
 
 <template>
-  <svg viewBox="0 0 100 100" role="img" :aria-label="label">
+  <svg class="block w-[min(260px,60vw)]" viewBox="0 0 100 100" role="img" :aria-label="label">
     <PorePad v-bind="pad" />
   </svg>
 </template>
-
-<style scoped>
-svg {
-  display: block;
-  width: min(260px, 60vw);
-}
-</style>

@@ -28,11 +28,11 @@ const detail = (chapter: Chapter) =>
   <ol class="chapters">
     <li v-for="{ chapter, before } in shown" :key="`${chapter.on} ${chapter.event}`">
       <span class="quiet">{{ shortDay(chapter.on) }}</span>
-      <span class="what">
+      <span class="what flex gap-10px items-center leading-1.25">
         <FindingTile v-if="chapter.finding" :finding="chapter.finding" :seen="chapter.seen" :size="26" />
         <span>
           <b>{{ chapter.title }}</b>
-          <span v-if="detail(chapter)" class="small quiet">{{ detail(chapter) }}</span>
+          <span v-if="detail(chapter)" class="small quiet block">{{ detail(chapter) }}</span>
         </span>
       </span>
       <span class="num interval">
@@ -40,7 +40,9 @@ const detail = (chapter: Chapter) =>
           <span class="quiet">{{ before }}</span> → </template
         ><b>{{ chapter.idealDays }}</b> days
       </span>
-      <span class="small quiet why">{{ chapter.reasons.join(' ') }}</span>
+      <span class="small quiet why leading-1.3 max-tablet:col-span-full">{{
+        chapter.reasons.join(' ')
+      }}</span>
     </li>
   </ol>
   <el-button v-if="!all && told.length > MOST" type="primary" text @click="all = true">
@@ -59,28 +61,9 @@ li {
   border-bottom: 1px solid var(--hair);
 }
 
-.what {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  line-height: 1.25;
-}
-
-.what .small {
-  display: block;
-}
-
-.why {
-  line-height: 1.3;
-}
-
 @media (width <= 760px) {
   li {
     grid-template-columns: 72px 1fr auto;
-  }
-
-  .why {
-    grid-column: 1 / -1;
   }
 }
 </style>

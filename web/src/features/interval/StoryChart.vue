@@ -24,13 +24,7 @@ const option = computed(() => {
 </script>
 
 <template>
-  <div class="story" role="img" aria-label="The interval over time; the list below tells the same.">
+  <div class="h-300px" role="img" aria-label="The interval over time; the list below tells the same.">
     <VChart :option="option" :update-options="{ notMerge: true }" autoresize />
   </div>
 </template>
-
-<style scoped>
-.story {
-  height: 300px;
-}
-</style>

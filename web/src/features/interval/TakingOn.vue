@@ -34,34 +34,23 @@ const weeks = computed(() => {
 </script>
 
 <template>
-  <section v-if="visits.length > 1" class="taking-on" :aria-label="`Taking ${filter.name} on`">
+  <section
+    v-if="visits.length > 1"
+    class="mt-10px mb-16px py-10px px-3 edge-l-4-herb bg-herb-soft"
+    :aria-label="`Taking ${filter.name} on`"
+  >
     <h3>Taking {{ filter.name }} on, over {{ counted(weeks, 'week') }}</h3>
     <p class="small quiet">
       Nobody cleaned it for long, or knows when. All at once would crash the tank, so the work is spread.
     </p>
     <ol>
-      <li v-for="visit in visits" :key="visit.day">
-        <b>{{ visit.day <= today ? 'Now' : `about ${shortDay(visit.day, today)}` }}</b> {{ visit.work }}
+      <li v-for="visit in visits" :key="visit.day" class="py-3px">
+        <b class="inline-block min-w-110px">{{
+          visit.day <= today ? 'Now' : `about ${shortDay(visit.day, today)}`
+        }}</b>
+        {{ visit.work }}
       </li>
     </ol>
     <RouterLink v-if="mayGo(look)" :to="look">Look it over first, step by step</RouterLink>
   </section>
 </template>
-
-<style scoped>
-.taking-on {
-  margin: 10px 0 16px;
-  padding: 10px 14px;
-  border-left: 4px solid var(--herb);
-  background: var(--herb-soft);
-}
-
-li {
-  padding: 3px 0;
-}
-
-b {
-  display: inline-block;
-  min-width: 110px;
-}
-</style>

@@ -62,8 +62,12 @@ async function remove(pause: Pause) {
     <h2 id="pauses">Off or away</h2>
     <p v-if="pauses.isError.value" role="alert">The pauses could not be loaded.</p>
     <ul v-if="listed.length">
-      <li v-for="pause in listed" :key="pause.id">
-        <span>
+      <li
+        v-for="pause in listed"
+        :key="pause.id"
+        class="flex flex-wrap gap-2 items-center min-h-touch edge-b-hair"
+      >
+        <span class="flex-[1_1_200px]">
           <b>{{ nameOf(pause) }}</b>: {{ SAID[pause.cause] }} from {{ shortDay(pause.firstDay) }}
           <template v-if="pause.untilDay">until {{ shortDay(pause.untilDay) }}</template>
           <template v-else>on</template>
@@ -78,8 +82,10 @@ async function remove(pause: Pause) {
       </li>
     </ul>
     <details>
-      <summary>Add a time off or away</summary>
-      <form novalidate @submit.prevent="add">
+      <summary class="min-h-touch content-center text-herb font-600 cursor-pointer">
+        Add a time off or away
+      </summary>
+      <form class="grid gap-12px justify-items-start mt-2 mb-16px" novalidate @submit.prevent="add">
         <el-radio-group v-model="form.cause" size="large" aria-label="What happens">
           <el-radio-button v-for="one in CAUSES" :key="one.value" :value="one.value">{{
             one.label
@@ -114,33 +120,3 @@ async function remove(pause: Pause) {
     </details>
   </section>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: 12px;
-  justify-items: start;
-  margin: 8px 0 16px;
-}
-
-li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-  min-height: var(--touch);
-  border-bottom: 1px solid var(--hair);
-}
-
-li span {
-  flex: 1 1 200px;
-}
-
-summary {
-  min-height: var(--touch);
-  align-content: center;
-  color: var(--herb);
-  font-weight: 600;
-  cursor: pointer;
-}
-</style>

@@ -22,19 +22,19 @@ const BASIS: Record<Forecast['basis'], string> = {
 <template>
   <ul class="when">
     <li v-for="forecast in forecasts" :key="forecast.subject.taskId" :data-task="forecast.subject.taskId">
-      <span class="name">
+      <span class="name leading-1.25">
         <RouterLink
-          class="task"
+          class="task text-inherit"
           :to="{ name: 'task', params: { tank: forecast.subject.tankId, task: forecast.subject.taskId } }"
           >{{ forecast.subject.name }}</RouterLink
         >
-        <span v-if="forecast.hold" class="small"
-          ><b class="hold"><span aria-hidden="true">▨&nbsp;</span>on hold</b
+        <span v-if="forecast.hold" class="small block"
+          ><b class="hold text-plum"><span aria-hidden="true">▨&nbsp;</span>on hold</b
           ><template v-if="forecast.hold.likelyUntil"
             >, likely clear {{ shortDay(forecast.hold.likelyUntil) }}</template
           ></span
         >
-        <span v-else class="small quiet">
+        <span v-else class="small quiet block">
           {{ windowWords(forecast.window) }}<template v-if="forecast.standing !== 'LATER'">, </template
           ><b v-if="forecast.standing !== 'LATER'" :class="forecast.standing.toLowerCase()">{{
             standingWords(forecast.standing, forecast.window, today)
@@ -49,12 +49,17 @@ const BASIS: Record<Forecast['basis'], string> = {
         :after="420"
         :focus="20"
       />
-      <span class="why small quiet">{{
+      <span class="why small quiet leading-1.3 max-half:col-span-full">{{
         forecast.hold
           ? `${inOurUnits(forecast.hold.reason)} ${forecast.hold.clears}`
           : forecast.reasons.join(' ')
       }}</span>
-      <el-button type="primary" text class="basis" @click="emit('adjust', forecast.subject.taskId)">
+      <el-button
+        type="primary"
+        text
+        class="text-14px font-560"
+        @click="emit('adjust', forecast.subject.taskId)"
+      >
         {{ BASIS[forecast.basis] }}<span class="seen-by-readers">: adjust {{ forecast.subject.name }}</span>
       </el-button>
     </li>
@@ -70,33 +75,6 @@ li {
   min-height: 46px;
   padding: 4px 0;
   border-bottom: 1px solid var(--hair);
-}
-
-.hold {
-  color: var(--plum);
-}
-
-.task {
-  color: inherit;
-}
-
-.name {
-  line-height: 1.25;
-}
-
-.name > span {
-  display: block;
-}
-
-.why {
-  line-height: 1.3;
-}
-
-.basis {
-  min-height: 34px;
-  padding-inline: 4px;
-  font-size: 14px;
-  font-weight: 560;
 }
 
 .late {
@@ -115,10 +93,6 @@ li {
   li {
     grid-template-columns: 1fr 92px;
     padding: 10px 0;
-  }
-
-  .why {
-    grid-column: 1 / -1;
   }
 }
 </style>

@@ -46,7 +46,7 @@ async function end() {
           >, {{ running.done }} of {{ running.portions.length }} portions done. The plan carries the next.
         </p>
         <PortionList :portions="running.portions" :done="running.done" />
-        <div class="deeds">
+        <div class="flex gap-2 my-3">
           <LinkButton
             v-if="mayWork"
             type="primary"
@@ -62,7 +62,7 @@ async function end() {
       <section v-if="past.length" aria-labelledby="past">
         <h2 id="past">Before</h2>
         <ul>
-          <li v-for="one in past" :key="one.id">
+          <li v-for="one in past" :key="one.id" class="py-6px">
             {{ mass(one.grams) }} of {{ one.stage }}, ended {{ datedDay(one.endedOn ?? '') }} after
             {{ one.done }} of {{ one.portions.length }} portions.
             <template v-if="one.verdict">{{ inOurUnits(one.verdict) }}</template>
@@ -86,15 +86,3 @@ async function end() {
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-.deeds {
-  display: flex;
-  gap: 8px;
-  margin: var(--gap-3) 0;
-}
-
-li {
-  padding: 6px 0;
-}
-</style>

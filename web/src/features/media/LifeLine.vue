@@ -18,14 +18,25 @@ const words = computed(() => props.piece.stays.map((stay) => stayWords(stay, now
 </script>
 
 <template>
-  <figure role="img" :aria-label="words">
+  <figure class="my-3 mx-0" role="img" :aria-label="words">
     <p class="small quiet" aria-hidden="true">Bacteria it holds; ripe above the broken line</p>
-    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" preserveAspectRatio="none" aria-hidden="true">
-      <line class="ripe" x1="0" :x2="WIDTH" :y1="HEIGHT * 0.1" :y2="HEIGHT * 0.1" />
-      <path class="area" :d="`${path} L ${WIDTH} ${HEIGHT} L 0 ${HEIGHT} Z`" />
-      <path class="curve" :d="path" />
+    <svg
+      class="block w-full h-120px edge-b-line"
+      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+      preserveAspectRatio="none"
+      aria-hidden="true"
+    >
+      <line
+        class="stroke-ink-quiet stroke-dash-6_6 stroke-still"
+        x1="0"
+        :x2="WIDTH"
+        :y1="HEIGHT * 0.1"
+        :y2="HEIGHT * 0.1"
+      />
+      <path class="fill-herb-soft" :d="`${path} L ${WIDTH} ${HEIGHT} L 0 ${HEIGHT} Z`" />
+      <path class="curve fill-none stroke-herb stroke-width-2.5 stroke-still" :d="path" />
     </svg>
-    <div class="band small" aria-hidden="true">
+    <div class="band small relative h-38px mt-1" aria-hidden="true">
       <span
         v-for="part in parts"
         :key="part.stay.from + part.stay.spot"
@@ -40,7 +51,7 @@ const words = computed(() => props.piece.stays.map((stay) => stayWords(stay, now
         >{{ part.width > 0.12 ? part.stay.where : '' }}</span
       >
     </div>
-    <figcaption class="small quiet" aria-hidden="true">
+    <figcaption class="small quiet flex justify-between" aria-hidden="true">
       <span>{{ datedDay(piece.stays[0]?.from ?? now) }}</span>
       <span>today</span>
     </figcaption>
@@ -48,40 +59,6 @@ const words = computed(() => props.piece.stays.map((stay) => stayWords(stay, now
 </template>
 
 <style scoped>
-figure {
-  margin: var(--gap-3) 0;
-}
-
-svg {
-  display: block;
-  width: 100%;
-  height: 120px;
-  border-bottom: 1px solid var(--line);
-}
-
-.ripe {
-  stroke: var(--ink-quiet);
-  stroke-dasharray: 6 6;
-  vector-effect: non-scaling-stroke;
-}
-
-.area {
-  fill: var(--herb-soft);
-}
-
-.curve {
-  fill: none;
-  stroke: var(--herb);
-  stroke-width: 2.5;
-  vector-effect: non-scaling-stroke;
-}
-
-.band {
-  position: relative;
-  height: 38px;
-  margin-top: 4px;
-}
-
 .stay {
   position: absolute;
   height: 34px;
@@ -95,10 +72,5 @@ svg {
 
 .seeding {
   border-top: 3px dashed var(--herb);
-}
-
-figcaption {
-  display: flex;
-  justify-content: space-between;
 }
 </style>

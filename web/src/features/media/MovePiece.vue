@@ -88,7 +88,7 @@ async function save() {
 <template>
   <section aria-labelledby="move">
     <h2 id="move">Move it</h2>
-    <form novalidate @submit.prevent="save">
+    <form class="grid gap-3" novalidate @submit.prevent="save">
       <SpotFields
         v-model:kind="form.spot"
         v-model:filter="form.filter"
@@ -116,12 +116,31 @@ async function save() {
           :error="errors['part.name']"
         />
       </template>
-      <p v-if="against" class="bad" role="alert">{{ inOurUnits(against) }}</p>
+      <p v-if="against" class="py-2 px-3 edge-l-5-herb [border-color:var(--plum)] bg-plum-soft" role="alert">
+        {{ inOurUnits(against) }}
+      </p>
       <template v-if="said">
-        <p v-if="said.refusal" class="bad" role="status">{{ said.refusal }}</p>
-        <p v-for="hold in said.holds" :key="hold" class="bad" role="status">{{ inOurUnits(hold) }}</p>
-        <p v-for="one in said.advice" :key="one" class="note" role="status">{{ inOurUnits(one) }}</p>
-        <p v-if="said.gap" class="note" role="status">{{ said.gap }} The rounds remind you of it.</p>
+        <p
+          v-if="said.refusal"
+          class="py-2 px-3 edge-l-5-herb [border-color:var(--plum)] bg-plum-soft"
+          role="status"
+        >
+          {{ said.refusal }}
+        </p>
+        <p
+          v-for="hold in said.holds"
+          :key="hold"
+          class="py-2 px-3 edge-l-5-herb [border-color:var(--plum)] bg-plum-soft"
+          role="status"
+        >
+          {{ inOurUnits(hold) }}
+        </p>
+        <p v-for="one in said.advice" :key="one" class="py-2 px-3 edge-l-5-herb bg-herb-soft" role="status">
+          {{ inOurUnits(one) }}
+        </p>
+        <p v-if="said.gap" class="py-2 px-3 edge-l-5-herb bg-herb-soft" role="status">
+          {{ said.gap }} The rounds remind you of it.
+        </p>
       </template>
       <TextField
         v-if="said?.holds.length || errors.why"
@@ -139,22 +158,3 @@ async function save() {
     </form>
   </section>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: var(--gap-3);
-}
-
-.bad,
-.note {
-  padding: 8px 14px;
-  border-left: 5px solid var(--herb);
-  background: var(--herb-soft);
-}
-
-.bad {
-  border-color: var(--plum);
-  background: var(--plum-soft);
-}
-</style>

@@ -76,8 +76,8 @@ async function save() {
 </script>
 
 <template>
-  <div class="columns">
-    <form novalidate @submit.prevent="save">
+  <div class="grid cols-[minmax(0,480px)_1] gap-36px max-half:cols-1">
+    <form class="grid gap-3 content-start" novalidate @submit.prevent="save">
       <p class="quiet">
         Old media goes a portion at a time, 28 days apart, each no more than the tank can bear on its day.
       </p>
@@ -123,23 +123,3 @@ async function save() {
     </section>
   </div>
 </template>
-
-<style scoped>
-.columns {
-  display: grid;
-  grid-template-columns: minmax(0, 480px) minmax(0, 1fr);
-  gap: 36px;
-}
-
-form {
-  display: grid;
-  gap: var(--gap-3);
-  align-content: start;
-}
-
-@media (width <= 1000px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>

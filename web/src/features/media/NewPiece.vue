@@ -67,7 +67,7 @@ async function save() {
 <template>
   <section aria-labelledby="new-piece">
     <h2 id="new-piece">Take media on record</h2>
-    <form novalidate @submit.prevent="save">
+    <form class="grid gap-3" novalidate @submit.prevent="save">
       <TextField
         v-model="form.name"
         label="What you call it"
@@ -99,10 +99,3 @@ async function save() {
     </form>
   </section>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: var(--gap-3);
-}
-</style>

@@ -8,8 +8,11 @@ defineProps<{ piece: Piece }>()
 </script>
 
 <template>
-  <li>
-    <RouterLink :to="{ name: 'piece', params: { piece: piece.id } }">
+  <li class="edge-b-hair">
+    <RouterLink
+      class="grid cols-[1_auto] gap-y-2px gap-x-16px py-10px px-0 text-inherit font-400 no-underline max-phone:cols-1"
+      :to="{ name: 'piece', params: { piece: piece.id } }"
+    >
       <strong>{{ piece.name }}</strong>
       <span class="quiet">{{ mass(piece.grams) }} of {{ piece.kindName }}</span>
       <span class="small">{{ whereWords(piece) }}</span>
@@ -19,20 +22,6 @@ defineProps<{ piece: Piece }>()
 </template>
 
 <style scoped>
-li {
-  border-bottom: 1px solid var(--hair);
-}
-
-a {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 2px 16px;
-  padding: 10px 0;
-  color: inherit;
-  font-weight: 400;
-  text-decoration: none;
-}
-
 a:hover strong {
   text-decoration: underline;
 }
@@ -48,10 +37,6 @@ a :last-child {
 }
 
 @media (width <= 640px) {
-  a {
-    grid-template-columns: minmax(0, 1fr);
-  }
-
   a :last-child {
     grid-row: auto;
     grid-column: 1;

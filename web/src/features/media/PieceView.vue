@@ -78,11 +78,11 @@ const moved = (id: string) => {
           </template>
         </p>
         <LifeLine :piece="now" :curve="life.data.value.curve" />
-        <div class="columns">
+        <div class="grid cols-[1_380px] gap-36px max-half:cols-1">
           <section aria-labelledby="been">
             <h2 id="been">Where it has been</h2>
-            <ol>
-              <li v-for="stay in now.stays.toReversed()" :key="stay.from + stay.spot">
+            <ol class="list-none">
+              <li v-for="stay in now.stays.toReversed()" :key="stay.from + stay.spot" class="py-1">
                 {{ stayWords(stay) }}
               </li>
             </ol>
@@ -94,7 +94,7 @@ const moved = (id: string) => {
                 ><RouterLink :to="{ name: 'piece', params: { piece: one.id } }">{{ one.name }}</RouterLink>
               </template>
             </p>
-            <div class="deeds">
+            <div class="flex flex-wrap gap-2 items-center">
               <LinkButton type="primary" text :to="{ name: 'pieces' }">All media</LinkButton>
               <PieceName v-if="mayWork" :piece="now" />
               <el-button v-if="mayTakeBack" type="primary" text @click="back"
@@ -119,33 +119,3 @@ const moved = (id: string) => {
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-.columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 380px;
-  gap: 36px;
-}
-
-@media (width <= 1000px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-
-ol {
-  padding: 0;
-  list-style: none;
-}
-
-li {
-  padding: 4px 0;
-}
-
-.deeds {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-}
-</style>

@@ -23,7 +23,7 @@ const groups = computed(() => grouped(pieces.data.value ?? []))
       what="the media"
       @retry="pieces.refetch()"
     >
-      <div class="columns">
+      <div class="grid cols-[1_380px] gap-36px max-half:cols-1">
         <div>
           <p v-if="groups.length === 0" class="empty">
             Nothing on record yet. A bag that is on record keeps its history: lay new media beside ripe media,
@@ -31,12 +31,14 @@ const groups = computed(() => grouped(pieces.data.value ?? []))
           </p>
           <template v-for="group in groups" :key="group.title">
             <details v-if="group.title === 'Thrown away'">
-              <summary>Thrown away ({{ group.pieces.length }})</summary>
+              <summary class="min-h-touch flex items-center cursor-pointer">
+                Thrown away ({{ group.pieces.length }})
+              </summary>
               <ul>
                 <PieceLine v-for="piece in group.pieces" :key="piece.id" :piece="piece" />
               </ul>
             </details>
-            <section v-else :aria-label="group.title">
+            <section v-else class="mt-3" :aria-label="group.title">
               <h2>{{ group.title }}</h2>
               <ul>
                 <PieceLine v-for="piece in group.pieces" :key="piece.id" :piece="piece" />
@@ -45,35 +47,10 @@ const groups = computed(() => grouped(pieces.data.value ?? []))
           </template>
         </div>
         <div v-if="mayWork">
-          <NewPiece />
-          <QuarantineTanks />
+          <NewPiece class="mt-3" />
+          <QuarantineTanks class="mt-3" />
         </div>
       </div>
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-section {
-  margin-top: var(--gap-3);
-}
-
-.columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 380px;
-  gap: 36px;
-}
-
-@media (width <= 1000px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-
-summary {
-  min-height: var(--touch);
-  display: flex;
-  align-items: center;
-  cursor: pointer;
-}
-</style>

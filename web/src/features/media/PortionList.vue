@@ -8,9 +8,18 @@ defineProps<{ portions: Schemas['PortionView'][]; done: number }>()
 </script>
 
 <template>
-  <ol>
-    <li v-for="(portion, i) in portions" :key="portion.on" :class="{ done: i < done, next: i === done }">
-      <span class="mark" aria-hidden="true">{{ i < done ? '✓' : i + 1 }}</span>
+  <ol class="list-none">
+    <li
+      v-for="(portion, i) in portions"
+      :key="portion.on"
+      class="flex gap-3 items-center py-6px"
+      :class="{ done: i < done, next: i === done }"
+    >
+      <span
+        class="mark grid [place-items:center] w-5 h-5 edge-2-line rounded-50% font-680"
+        aria-hidden="true"
+        >{{ i < done ? '✓' : i + 1 }}</span
+      >
       <span>
         <b>{{ datedDay(portion.on) }}</b>
         <span class="quiet">
@@ -24,28 +33,6 @@ defineProps<{ portions: Schemas['PortionView'][]; done: number }>()
 </template>
 
 <style scoped>
-ol {
-  padding: 0;
-  list-style: none;
-}
-
-li {
-  display: flex;
-  gap: 14px;
-  align-items: center;
-  padding: 6px 0;
-}
-
-.mark {
-  display: grid;
-  place-items: center;
-  width: 34px;
-  height: 34px;
-  border: 2px solid var(--line);
-  border-radius: 50%;
-  font-weight: 680;
-}
-
 .done .mark {
   color: var(--paper);
   background: var(--herb);

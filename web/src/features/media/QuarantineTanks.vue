@@ -13,7 +13,7 @@ const { trouble, send } = useSending()
 </script>
 
 <template>
-  <section aria-labelledby="quarantine">
+  <section class="mt-3" aria-labelledby="quarantine">
     <h2 id="quarantine">Quarantine tanks</h2>
     <p class="quiet small">What was in one goes into no other tank.</p>
     <ul>
@@ -31,9 +31,3 @@ const { trouble, send } = useSending()
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
   </section>
 </template>
-
-<style scoped>
-section {
-  margin-top: var(--gap-3);
-}
-</style>

@@ -19,7 +19,7 @@ const running = computed(() => exchanges.data.value?.find((one) => !one.endedOn)
 
 <template>
   <section v-if="here.length || running" aria-label="Media">
-    <h2>Media</h2>
+    <h2 class="mt-4">Media</h2>
     <p v-if="running">
       <RouterLink :to="{ name: 'water-exchange', params: { tank: props.tank } }">
         {{ running.stage }}: {{ running.done }} of {{ running.portions.length }} portions exchanged
@@ -30,9 +30,3 @@ const running = computed(() => exchanges.data.value?.find((one) => !one.endedOn)
     </ul>
   </section>
 </template>
-
-<style scoped>
-h2 {
-  margin-top: 22px;
-}
-</style>

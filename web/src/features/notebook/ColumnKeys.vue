@@ -46,10 +46,16 @@ function setRole(column: number, role: Column['role'] | undefined) {
     <h2 id="columns">What each column says</h2>
     <p v-if="errors['key.columns']" class="error" role="alert">{{ errors['key.columns'] }}</p>
     <ul>
-      <li v-for="(column, i) in key.columns" :key="i">
+      <li
+        v-for="(column, i) in key.columns"
+        :key="i"
+        class="grid cols-[1_280px] gap-y-6px gap-x-16px items-center py-6px edge-b-hair list-none max-tablet:cols-1"
+      >
         <p>
           <b>{{ view.headings[i] || `Column ${i + 1}` }}</b>
-          <span class="quiet small sample">{{ samples(i) || 'nothing in it' }}</span>
+          <span class="quiet small block overflow-hidden text-ellipsis whitespace-nowrap">{{
+            samples(i) || 'nothing in it'
+          }}</span>
         </p>
         <SelectField
           bare
@@ -83,7 +89,7 @@ function setRole(column: number, role: Column['role'] | undefined) {
         />
       </li>
     </ul>
-    <div class="beside">
+    <div class="beside flex flex-wrap gap-y-12px gap-x-32px mt-3 mb-6px">
       <ChoiceRow
         legend="Days are written as"
         name="order"
@@ -110,36 +116,8 @@ function setRole(column: number, role: Column['role'] | undefined) {
 </template>
 
 <style scoped>
-ul {
-  padding: 0;
-}
-
-li {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 280px;
-  gap: 6px 16px;
-  align-items: center;
-  padding: 6px 0;
-  border-bottom: 1px solid var(--hair);
-  list-style: none;
-}
-
 li > :nth-child(3) {
   grid-column: 2;
-}
-
-.sample {
-  display: block;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-
-.beside {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 12px 32px;
-  margin: 14px 0 6px;
 }
 
 .beside > :nth-child(2) {
@@ -147,10 +125,6 @@ li > :nth-child(3) {
 }
 
 @media (width <= 800px) {
-  li {
-    grid-template-columns: minmax(0, 1fr);
-  }
-
   li > :nth-child(3) {
     grid-column: 1;
   }

@@ -107,7 +107,12 @@ const action = computed(() => {
         <template v-if="brought.moved.length">
           <h2>What changed</h2>
           <ul>
-            <li v-for="moved in brought.moved" :key="moved.taskId" :data-moved="moved.name">
+            <li
+              v-for="moved in brought.moved"
+              :key="moved.taskId"
+              class="py-2 edge-b-hair list-none"
+              :data-moved="moved.name"
+            >
               <b>{{ moved.name }}</b>
               <p>
                 <span class="quiet">{{ windowWords(moved.before.window) }} became</span>
@@ -128,7 +133,7 @@ const action = computed(() => {
           and words you kept it. You say what they mean and see what would come in before anything is stored.
           Dates are then learned from it.
         </p>
-        <p class="choose">
+        <p class="flex gap-3 items-center my-3">
           <FileChoice
             accept=".csv,.tsv,.txt,text/csv,text/tab-separated-values,text/plain"
             :type="view ? undefined : 'primary'"
@@ -141,7 +146,7 @@ const action = computed(() => {
         </p>
         <p v-if="sending && !view" class="quiet" role="status">Reading the table …</p>
         <p v-if="errors.csv ?? trouble" class="trouble" role="alert">{{ errors.csv ?? trouble }}</p>
-        <div v-if="view && key" class="sides">
+        <div v-if="view && key" class="sides grid cols-[8_5] gap-40px items-start max-desk:cols-1">
           <div>
             <ColumnKeys v-model="key" :view="view" :errors="errors" />
             <PhraseKeys
@@ -150,7 +155,7 @@ const action = computed(() => {
               @touched="(words) => (touched = new Set([...touched, words]))"
             />
           </div>
-          <aside>
+          <aside class="sticky top-20px max-desk:static">
             <WhatComesIn
               v-if="preview"
               :preview="preview"
@@ -175,46 +180,7 @@ const action = computed(() => {
 </template>
 
 <style scoped>
-.choose {
-  display: flex;
-  gap: 14px;
-  align-items: center;
-  margin: 14px 0;
-}
-
-.sides {
-  display: grid;
-  grid-template-columns: minmax(0, 8fr) minmax(0, 5fr);
-  gap: 40px;
-  align-items: start;
-}
-
-aside {
-  position: sticky;
-  top: 20px;
-}
-
 aside .el-button--primary {
   margin: 6px 0 14px;
-}
-
-ul {
-  padding: 0;
-}
-
-li {
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hair);
-  list-style: none;
-}
-
-@media (width <= 1100px) {
-  .sides {
-    grid-template-columns: minmax(0, 1fr);
-  }
-
-  aside {
-    position: static;
-  }
 }
 </style>

@@ -53,7 +53,12 @@ function setGrade(word: string, found: Phrase['found']) {
       Choose the work that each stands for. What is no work is kept as a note of its day.
     </p>
     <ul>
-      <li v-for="{ phrase, times: often } in shown" :key="phrase.phrase" :data-phrase="phrase.phrase">
+      <li
+        v-for="{ phrase, times: often } in shown"
+        :key="phrase.phrase"
+        class="grid cols-[5_6_170px] gap-y-6px gap-x-16px items-center py-6px edge-b-hair list-none max-tablet:cols-1"
+        :data-phrase="phrase.phrase"
+      >
         <p>
           “{{ phrase.phrase }}” <span class="quiet small num">× {{ often }}</span>
         </p>
@@ -101,7 +106,12 @@ function setGrade(word: string, found: Phrase['found']) {
     <h2 id="grades">How dirty is that?</h2>
     <p class="quiet small">What stays empty is kept as a note.</p>
     <ul>
-      <li v-for="grade in key.grades" :key="grade.word" :data-word="grade.word">
+      <li
+        v-for="grade in key.grades"
+        :key="grade.word"
+        class="grid cols-[5_6_170px] gap-y-6px gap-x-16px items-center py-6px edge-b-hair list-none max-tablet:cols-1"
+        :data-word="grade.word"
+      >
         <p>
           “{{ grade.word }}” <span class="quiet small num">× {{ times.get(grade.word) ?? 0 }}</span>
         </p>
@@ -122,31 +132,11 @@ function setGrade(word: string, found: Phrase['found']) {
 </template>
 
 <style scoped>
-ul {
-  padding: 0;
-}
-
-li {
-  display: grid;
-  grid-template-columns: minmax(0, 5fr) minmax(0, 6fr) 170px;
-  gap: 6px 16px;
-  align-items: center;
-  padding: 6px 0;
-  border-bottom: 1px solid var(--hair);
-  list-style: none;
-}
-
 li :deep(.el-tag) {
   font-size: 14px;
 }
 
 section + section {
   margin-top: 18px;
-}
-
-@media (width <= 800px) {
-  li {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -22,7 +22,10 @@ const more = (all: number) => all - Math.min(SHOWN, props.preview.faults.length)
     </p>
     <p v-else-if="preview.known">Everything in this table is in the log already.</p>
     <p v-else>Nothing in this table can be told for a service yet. Say what its columns and words mean.</p>
-    <p v-if="preview.earlier" class="older">
+    <p
+      v-if="preview.earlier"
+      class="grid gap-2 justify-items-start py-10px px-3 my-10px edge-l-5-amber bg-amber-soft"
+    >
       Your notes begin on {{ dated(preview.earlier) }}, before this tank was set up by what is on record.
       <el-button @click="emit('older', preview.earlier)">It stood since then</el-button>
     </p>
@@ -31,16 +34,16 @@ const more = (all: number) => all - Math.min(SHOWN, props.preview.faults.length)
     </p>
     <slot />
     <ul v-if="preview.tasks.length">
-      <li v-for="task in preview.tasks" :key="task.taskId">
+      <li v-for="task in preview.tasks" :key="task.taskId" class="py-1 edge-b-hair list-none">
         {{ task.name }}: <b class="num">{{ counted(task.times) }}</b><template v-if="task.graded"
           >, {{ task.graded }} with what was found</template
         >
       </li>
     </ul>
     <template v-if="preview.faults.length">
-      <h3>Rows that stay out</h3>
+      <h3 class="mt-3">Rows that stay out</h3>
       <ul>
-        <li v-for="(one, i) in preview.faults.slice(0, SHOWN)" :key="i">
+        <li v-for="(one, i) in preview.faults.slice(0, SHOWN)" :key="i" class="py-1 edge-b-hair list-none">
           <b>Row {{ one.line }}</b
           ><template v-if="one.column">, {{ one.column }}</template
           >: {{ one.message }}
@@ -51,9 +54,9 @@ const more = (all: number) => all - Math.min(SHOWN, props.preview.faults.length)
       </p>
     </template>
     <template v-if="preview.doubts.length">
-      <h3>Cells that stay out</h3>
+      <h3 class="mt-3">Cells that stay out</h3>
       <ul>
-        <li v-for="(one, i) in preview.doubts.slice(0, SHOWN)" :key="i">
+        <li v-for="(one, i) in preview.doubts.slice(0, SHOWN)" :key="i" class="py-1 edge-b-hair list-none">
           <b>Row {{ one.line }}</b
           >, {{ one.column }}: {{ one.message }}
         </li>
@@ -63,9 +66,13 @@ const more = (all: number) => all - Math.min(SHOWN, props.preview.faults.length)
       </p>
     </template>
     <template v-if="preview.sample.length">
-      <h3>The latest of them</h3>
+      <h3 class="mt-3">The latest of them</h3>
       <ul>
-        <li v-for="day in preview.sample.slice().reverse().slice(0, SHOWN)" :key="day.day" class="small">
+        <li
+          v-for="day in preview.sample.slice().reverse().slice(0, SHOWN)"
+          :key="day.day"
+          class="small py-1 edge-b-hair list-none"
+        >
           <b class="num">{{ dated(day.day) }}</b>
           {{ day.done.map((one) => one.name + words(one.finding)).join('; ') || 'a note' }}
           <span v-if="day.note" class="quiet">“{{ day.note }}”</span>
@@ -74,29 +81,3 @@ const more = (all: number) => all - Math.min(SHOWN, props.preview.faults.length)
     </template>
   </section>
 </template>
-
-<style scoped>
-ul {
-  padding: 0;
-}
-
-li {
-  padding: 4px 0;
-  border-bottom: 1px solid var(--hair);
-  list-style: none;
-}
-
-.older {
-  display: grid;
-  gap: 8px;
-  justify-items: start;
-  padding: 10px 14px;
-  margin: 10px 0;
-  border-left: 5px solid var(--amber);
-  background: var(--amber-soft);
-}
-
-h3 {
-  margin-top: 14px;
-}
-</style>

@@ -56,7 +56,7 @@ async function end(id: number) {
       Your visits in your own calendar. When one moves in the plan, it moves there too.
       <RouterLink :to="{ name: 'plan' }">Plan</RouterLink>
     </p>
-    <section aria-labelledby="addresses">
+    <section class="mt-18px mb-26px" aria-labelledby="addresses">
       <h2 id="addresses">Secret addresses</h2>
       <AsyncState
         :pending="calendars.isPending.value"
@@ -68,7 +68,11 @@ async function end(id: number) {
           None yet. Make one and subscribe to it in your calendar app.
         </p>
         <ul>
-          <li v-for="one in calendars.data.value" :key="one.id" class="line">
+          <li
+            v-for="one in calendars.data.value"
+            :key="one.id"
+            class="flex justify-between items-center edge-b-hair"
+          >
             <span>
               Made {{ shortDay(one.madeAt.slice(0, 10)) }}, from {{ one.startsAt.slice(0, 5)
               }}{{ one.alarmMinutes === undefined ? '' : ', with alarm' }},
@@ -81,7 +85,11 @@ async function end(id: number) {
         </ul>
         <p v-if="ending.trouble.value" role="alert">{{ ending.trouble.value }}</p>
       </AsyncState>
-      <form class="make" novalidate @submit.prevent="create">
+      <form
+        class="flex flex-wrap gap-y-12px gap-x-18px items-end mt-12px"
+        novalidate
+        @submit.prevent="create"
+      >
         <FieldFrame
           v-slot="{ id, note }"
           label="A day’s visits begin at"
@@ -104,7 +112,11 @@ async function end(id: number) {
         >
       </form>
       <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
-      <div v-if="address" class="fresh" role="status">
+      <div
+        v-if="address"
+        class="fresh grid gap-2 justify-items-start mt-12px py-12px px-3 bg-herb-soft"
+        role="status"
+      >
         <p>
           <b>Shown this once.</b> Anyone who has it can read your visits. Turn it off if it gets into the
           wrong hands.
@@ -113,46 +125,21 @@ async function end(id: number) {
         <el-button type="primary" text @click="copy">{{ copied ? 'Copied' : 'Copy' }}</el-button>
       </div>
     </section>
-    <section aria-labelledby="file">
+    <section class="mt-18px mb-26px" aria-labelledby="file">
       <h2 id="file">A file</h2>
       <p>
         The coming weeks as they stand now, for an app that can’t subscribe.
         <a href="/api/plan/calendar.ics" download>Download the calendar</a>
       </p>
     </section>
-    <DigestPanel @said="(words: string, undo: () => Promise<unknown>) => offerUndo(words, undo)" />
+    <DigestPanel
+      class="mt-18px mb-26px mx-0"
+      @said="(words: string, undo: () => Promise<unknown>) => offerUndo(words, undo)"
+    />
   </main>
 </template>
 
 <style scoped>
-section {
-  margin: 18px 0 26px;
-}
-
-.line {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  border-bottom: 1px solid var(--hair);
-}
-
-.make {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 12px 18px;
-  align-items: end;
-  margin-top: 12px;
-}
-
-.fresh {
-  display: grid;
-  gap: 8px;
-  justify-items: start;
-  margin-top: 12px;
-  padding: 12px 14px;
-  background: var(--herb-soft);
-}
-
 .fresh > :nth-child(2) {
   width: 100%;
 }

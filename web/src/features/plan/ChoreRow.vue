@@ -47,7 +47,10 @@ async function log() {
 </script>
 
 <template>
-  <article class="chore" :aria-label="name">
+  <article
+    class="grid cols-[1_auto_auto] gap-y-2 gap-x-18px items-center py-12px edge-t-line max-phone:cols-1fr"
+    :aria-label="name"
+  >
     <div>
       <h2>{{ name }}</h2>
       <p class="small quiet">
@@ -65,11 +68,11 @@ async function log() {
         </p>
       </details>
     </div>
-    <form novalidate @submit.prevent="plan">
+    <form class="flex flex-wrap gap-6px items-center" novalidate @submit.prevent="plan">
       <span class="small" aria-hidden="true">Every</span>
       <NumberField
         v-model="days"
-        class="days"
+        class="days w-120px"
         :label="`${name}, every so many days`"
         name="everyDays"
         unit="days"
@@ -99,31 +102,3 @@ async function log() {
     <p v-if="trouble && !Object.keys(errors).length" class="error" role="alert">{{ trouble }}</p>
   </article>
 </template>
-
-<style scoped>
-.chore {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto auto;
-  gap: 8px 18px;
-  align-items: center;
-  padding: 12px 0;
-  border-top: 1px solid var(--line);
-}
-
-.days {
-  width: 120px;
-}
-
-form {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  align-items: center;
-}
-
-@media (width <= 640px) {
-  .chore {
-    grid-template-columns: 1fr;
-  }
-}
-</style>

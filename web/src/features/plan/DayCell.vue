@@ -73,24 +73,27 @@ onBeforeUnmount(() => sortable?.destroy())
 <template>
   <section
     ref="box"
-    class="cell"
+    class="cell min-h-72px pt-1 pb-6px px-6px rounded-4px bg-surface"
     :class="{ outside: !cell.day, away: cell.day && has === 0, today: cell.on === today, over }"
     :aria-label="longDay(cell.on)"
     :data-on="cell.day && cell.on"
   >
-    <p class="head small">
+    <p class="small flex flex-wrap justify-between text-13px whitespace-nowrap">
       <span
         >{{ title }} <b class="num">{{ date }}</b></span
       >
-      <span v-if="carried && price" class="cost" :class="{ breaks: price.breaksRules }">{{
-        costWords(price)
-      }}</span>
+      <span
+        v-if="carried && price"
+        class="cost whitespace-normal font-680 text-herb"
+        :class="{ breaks: price.breaksRules }"
+        >{{ costWords(price) }}</span
+      >
       <span v-else-if="cell.day && beyond > 0" class="beyond">{{ beyond }} min over</span>
       <span v-else-if="cell.day && has > 0" class="quiet num">{{ cell.day.minutes }}/{{ has }}</span>
       <span v-else-if="cell.day" class="quiet">nobody</span>
     </p>
-    <div v-if="has > 0" class="bar" aria-hidden="true">
-      <i :class="{ full: beyond > 0 }" :style="{ width: filled }" />
+    <div v-if="has > 0" class="bar h-1 mt-1px mb-1 bg-hair" aria-hidden="true">
+      <i class="block h-1 bg-herb" :class="{ full: beyond > 0 }" :style="{ width: filled }" />
     </div>
     <button
       v-for="visit in cell.visits"
@@ -111,13 +114,6 @@ onBeforeUnmount(() => sortable?.destroy())
 </template>
 
 <style scoped>
-.cell {
-  min-height: 72px;
-  padding: 4px 6px 6px;
-  border-radius: 4px;
-  background: var(--surface);
-}
-
 .outside {
   background: transparent;
   color: var(--ink-quiet);
@@ -135,36 +131,10 @@ onBeforeUnmount(() => sortable?.destroy())
   outline: 3px solid var(--herb);
 }
 
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  font-size: 13px;
-  white-space: nowrap;
-}
-
-.cost {
-  white-space: normal;
-  font-weight: 680;
-  color: var(--herb);
-}
-
 .beyond,
 .breaks {
   font-weight: 680;
   color: var(--brick);
-}
-
-.bar {
-  height: 4px;
-  margin: 1px 0 4px;
-  background: var(--hair);
-}
-
-.bar i {
-  display: block;
-  height: 4px;
-  background: var(--herb);
 }
 
 .bar .full {

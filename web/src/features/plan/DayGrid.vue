@@ -87,9 +87,14 @@ async function carry(event: KeyboardEvent, visit: PlannedVisit) {
 </script>
 
 <template>
-  <div class="grid" role="group" aria-label="The plan by day">
-    <div v-for="(week, index) in weeks" :key="index" class="week" :style="{ '--columns': columns }">
-      <p class="from small quiet">{{ shortDay(week[0]?.on ?? '') }}</p>
+  <div class="grid gap-1" role="group" aria-label="The plan by day">
+    <div
+      v-for="(week, index) in weeks"
+      :key="index"
+      class="week grid cols-[var(--columns)] gap-1 max-tablet:cols-1fr"
+      :style="{ '--columns': columns }"
+    >
+      <p class="from small quiet pt-1">{{ shortDay(week[0]?.on ?? '') }}</p>
       <DayCell
         v-for="cell in week"
         :key="cell.on"
@@ -107,41 +112,13 @@ async function carry(event: KeyboardEvent, visit: PlannedVisit) {
         @press="carry"
       />
     </div>
-    <p v-if="carried" class="said" role="status">
+    <p
+      v-if="carried"
+      class="said sticky bottom-0 py-10px px-3 edge-t-2-herb bg-surface [box-shadow:var(--shadow)]"
+      role="status"
+    >
       <b>{{ carried.tank }}</b> {{ said }}
       <span class="small quiet">Let go or press space to put it there; Escape leaves it.</span>
     </p>
   </div>
 </template>
-
-<style scoped>
-.grid {
-  display: grid;
-  gap: 4px;
-}
-
-.week {
-  display: grid;
-  grid-template-columns: var(--columns);
-  gap: 4px;
-}
-
-.from {
-  padding-top: 4px;
-}
-
-.said {
-  position: sticky;
-  bottom: 0;
-  padding: 10px 14px;
-  border-top: 2px solid var(--herb);
-  background: var(--surface);
-  box-shadow: var(--shadow);
-}
-
-@media (width <= 800px) {
-  .week {
-    grid-template-columns: 1fr;
-  }
-}
-</style>

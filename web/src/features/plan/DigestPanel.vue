@@ -53,7 +53,7 @@ async function stop() {
       <p v-if="!digest.data.value?.possible" class="quiet">
         Email isn’t set up on this site. The README explains how.
       </p>
-      <form v-else novalidate @submit.prevent="want">
+      <form v-else class="flex flex-wrap gap-y-12px gap-x-18px items-end" novalidate @submit.prevent="want">
         <TextField v-model="form.address" label="To" name="address" :error="errors.address" />
         <SelectField v-model="form.atHour" label="At" name="atHour" :choices="HOURS" />
         <el-button type="primary" native-type="submit" :disabled="sending">
@@ -70,13 +70,6 @@ async function stop() {
 </template>
 
 <style scoped>
-form {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 12px 18px;
-  align-items: end;
-}
-
 form > :first-child {
   flex: 1 1 260px;
 }

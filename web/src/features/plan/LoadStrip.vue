@@ -29,19 +29,19 @@ const words = computed(() =>
 </script>
 
 <template>
-  <svg class="strip" role="img" :aria-label="words" :height="HEIGHT + 22">
+  <svg class="block w-full overflow-visible" role="img" :aria-label="words" :height="HEIGHT + 22">
     <title>{{ words }}</title>
     <g v-for="bar in bars" :key="bar.day.on">
       <rect
         v-if="capacity(bar.day) === 0"
-        class="away"
+        class="fill-hair"
         :x="`${bar.x}%`"
         :width="`${bar.width}%`"
         y="0"
         :height="HEIGHT"
       />
       <rect
-        class="load"
+        class="fill-herb-soft stroke-herb"
         :class="{ over: bar.over }"
         :x="`${bar.x}%`"
         :width="`${bar.width}%`"
@@ -50,50 +50,23 @@ const words = computed(() =>
       />
       <line
         v-if="capacity(bar.day) > 0"
-        class="limit"
+        class="stroke-ink stroke-width-2"
         :x1="`${bar.x}%`"
         :x2="`${bar.x + bar.width}%`"
         :y1="HEIGHT - tall(capacity(bar.day))"
         :y2="HEIGHT - tall(capacity(bar.day))"
       />
-      <text v-if="bar.month" :x="`${bar.x}%`" :y="HEIGHT + 16">{{ bar.month }}</text>
+      <text v-if="bar.month" class="text-12.5px fill-ink-quiet" :x="`${bar.x}%`" :y="HEIGHT + 16">
+        {{ bar.month }}
+      </text>
     </g>
-    <line class="floor" x1="0" x2="100%" :y1="HEIGHT" :y2="HEIGHT" />
+    <line class="floor stroke-line" x1="0" x2="100%" :y1="HEIGHT" :y2="HEIGHT" />
   </svg>
 </template>
 
 <style scoped>
-.strip {
-  display: block;
-  width: 100%;
-  overflow: visible;
-}
-
-.load {
-  fill: var(--herb-soft);
-  stroke: var(--herb);
-}
-
 .over {
   fill: var(--brick-soft);
   stroke: var(--brick);
-}
-
-.limit {
-  stroke: var(--ink);
-  stroke-width: 2;
-}
-
-.away {
-  fill: var(--hair);
-}
-
-.floor {
-  stroke: var(--line);
-}
-
-text {
-  font-size: 12.5px;
-  fill: var(--ink-quiet);
 }
 </style>

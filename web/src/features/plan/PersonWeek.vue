@@ -31,7 +31,7 @@ async function store() {
 
 <template>
   <form class="person" novalidate @submit.prevent="store">
-    <b>{{ person.name }}</b>
+    <b class="self-center">{{ person.name }}</b>
     <div v-for="(day, index) in DAYS" :key="day">
       <span class="small quiet" aria-hidden="true">{{ day }}</span>
       <NumberField
@@ -44,7 +44,7 @@ async function store() {
     <el-button type="primary" native-type="submit" :disabled="sending || !changed">
       Save<span class="seen-by-readers"> {{ person.name }}</span>
     </el-button>
-    <p v-if="wrong || trouble" class="error" role="alert">{{ wrong || trouble }}</p>
+    <p v-if="wrong || trouble" class="error col-span-full text-brick" role="alert">{{ wrong || trouble }}</p>
   </form>
 </template>
 
@@ -56,15 +56,6 @@ async function store() {
   align-items: end;
   padding: 8px 0;
   border-bottom: 1px solid var(--hair);
-}
-
-b {
-  align-self: center;
-}
-
-.error {
-  grid-column: 1 / -1;
-  color: var(--brick);
 }
 
 @media (width <= 640px) {

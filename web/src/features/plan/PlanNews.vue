@@ -23,15 +23,19 @@ const moved = (moves: Plan['changes'][number]['moves']) => {
 
 <template>
   <section class="news" aria-label="About this plan">
-    <p v-if="plan.timeAssumed" class="note">
+    <p v-if="plan.timeAssumed" class="py-2 px-10px bg-amber-soft">
       No working hours set yet, so the plan assumes an hour a day.
       <RouterLink :to="{ name: 'plan-time' }">Set your hours</RouterLink>
     </p>
-    <p v-if="plan.improving" class="note" role="status">Looking for a better plan…</p>
+    <p v-if="plan.improving" class="py-2 px-10px bg-amber-soft" role="status">Looking for a better plan…</p>
     <template v-if="plan.troubles.length">
-      <h2>Problems</h2>
+      <h2 class="mt-16px mb-1 mx-0 text-16px first:mt-0">Problems</h2>
       <ul>
-        <li v-for="trouble in troubles" :key="trouble.words" class="trouble">
+        <li
+          v-for="trouble in troubles"
+          :key="trouble.words"
+          class="trouble py-1 px-0 pl-10px edge-l-3-brick mb-1"
+        >
           {{ trouble.words }} <span v-if="trouble.risk" class="small quiet">{{ trouble.risk }}</span>
         </li>
       </ul>
@@ -41,33 +45,41 @@ const moved = (moves: Plan['changes'][number]['moves']) => {
     </template>
     <p v-else class="fits"><b>No problems.</b> Every day has room and nothing is overdue.</p>
     <template v-if="plan.waiting.length">
-      <h2>On hold</h2>
+      <h2 class="mt-16px mb-1 mx-0 text-16px first:mt-0">On hold</h2>
       <ul>
-        <li v-for="one in plan.waiting" :key="`${one.tankId} ${one.name} ${one.filter}`">
+        <li v-for="one in plan.waiting" :key="`${one.tankId} ${one.name} ${one.filter}`" class="py-1">
           {{ one.tank }}: {{ lowerFirst(one.name) }}. <span class="small quiet">{{ one.hold.clears }}</span>
         </li>
       </ul>
     </template>
     <template v-for="closure in plan.closures" :key="closure.firstDay">
-      <h2>Nobody from {{ shortDay(closure.firstDay) }} to {{ shortDay(closure.lastDay) }}</h2>
+      <h2 class="mt-16px mb-1 mx-0 text-16px first:mt-0">
+        Nobody from {{ shortDay(closure.firstDay) }} to {{ shortDay(closure.lastDay) }}
+      </h2>
       <details>
-        <summary>{{ closure.before.length }} done before, {{ closure.after.length }} wait</summary>
+        <summary class="cursor-pointer">
+          {{ closure.before.length }} done before, {{ closure.after.length }} wait
+        </summary>
         <ul class="small">
-          <li v-for="one in [...closure.before, ...closure.after]" :key="one.tank + one.name + one.ideal">
+          <li
+            v-for="one in [...closure.before, ...closure.after]"
+            :key="one.tank + one.name + one.ideal"
+            class="py-1"
+          >
             {{ one.tank }}: {{ lowerFirst(one.name) }} on {{ day(one.on) }} instead of
             {{ shortDay(one.ideal) }}
           </li>
         </ul>
       </details>
     </template>
-    <h2>What changed</h2>
+    <h2 class="mt-16px mb-1 mx-0 text-16px first:mt-0">What changed</h2>
     <p v-if="plan.changes.length === 0" class="quiet">Nothing has changed since the plan was made.</p>
-    <details v-for="change in plan.changes" :key="change.at" class="change">
-      <summary>
+    <details v-for="change in plan.changes" :key="change.at" class="change py-1">
+      <summary class="cursor-pointer">
         {{ shortDay(change.at.slice(0, 10)) }}: {{ moved(change.moves) }} ({{ change.causes.join(', ') }})
       </summary>
       <ul class="small">
-        <li v-for="move in change.moves" :key="move.tank + move.name + (move.from ?? '')">
+        <li v-for="move in change.moves" :key="move.tank + move.name + (move.from ?? '')" class="py-1">
           {{ move.tank }}: {{ move.name }},
           {{
             move.to
@@ -79,37 +91,3 @@ const moved = (moves: Plan['changes'][number]['moves']) => {
     </details>
   </section>
 </template>
-
-<style scoped>
-h2 {
-  margin: 16px 0 4px;
-  font-size: 16px;
-}
-
-h2:first-child {
-  margin-top: 0;
-}
-
-li {
-  padding: 4px 0;
-}
-
-.trouble {
-  padding-left: 10px;
-  border-left: 3px solid var(--brick);
-  margin-bottom: 4px;
-}
-
-.note {
-  padding: 8px 10px;
-  background: var(--amber-soft);
-}
-
-.change {
-  padding: 4px 0;
-}
-
-summary {
-  cursor: pointer;
-}
-</style>

@@ -64,23 +64,37 @@ const wide = computed(() => `${String(100 / props.plan.days.length)}%`)
 
 <template>
   <div class="rows">
-    <div class="row head" aria-hidden="true">
+    <div class="grid cols-[140px_1] items-center min-h-0 h-30px" aria-hidden="true">
       <span />
-      <span ref="head" class="line">
-        <span v-for="day in named" :key="day.on" class="week small quiet" :style="{ left: left(day.on) }">{{
-          shortDay(day.on)
-        }}</span>
+      <span ref="head" class="relative edge-b-line min-h-0 h-30px">
+        <span
+          v-for="day in named"
+          :key="day.on"
+          class="week small quiet absolute bottom-1 whitespace-nowrap [transform:translateX(-4px)]"
+          :style="{ left: left(day.on) }"
+          >{{ shortDay(day.on) }}</span
+        >
       </span>
     </div>
-    <section v-for="row in tanks" :key="row.tank" class="row" :aria-label="row.tank">
+    <section
+      v-for="row in tanks"
+      :key="row.tank"
+      class="grid cols-[140px_1] items-center min-h-38px"
+      :aria-label="row.tank"
+    >
       <h3>{{ row.tank }}</h3>
-      <span class="line" :style="{ height: row.height }">
-        <i v-for="day in away" :key="day.on" class="away" :style="{ left: left(day.on), width: wide }" />
+      <span class="relative edge-b-line" :style="{ height: row.height }">
+        <i
+          v-for="day in away"
+          :key="day.on"
+          class="absolute top-0 bottom-0 bg-hair [transform:translateX(-50%)]"
+          :style="{ left: left(day.on), width: wide }"
+        />
         <button
           v-for="{ visit, style } in row.visits"
           :key="visit.id"
           type="button"
-          class="dot"
+          class="dot absolute p-0 edge-2-herb rounded-50% bg-herb [transform:translate(-50%,-50%)] cursor-pointer"
           :class="{ chosen: visit.id === chosen, spaced: spaced(visit), pinned: isPinned(visit) }"
           :style="style"
           :title="`${longDay(visit.on)}, ${visit.minutes} min: ${workWords(visit)}`"
@@ -97,49 +111,6 @@ const wide = computed(() => `${String(100 / props.plan.days.length)}%`)
 </template>
 
 <style scoped>
-.row {
-  display: grid;
-  grid-template-columns: 140px minmax(0, 1fr);
-  align-items: center;
-  min-height: 38px;
-}
-
-.line {
-  position: relative;
-  border-bottom: 1px solid var(--line);
-}
-
-.head,
-.head .line {
-  min-height: 0;
-  height: 30px;
-}
-
-.week {
-  position: absolute;
-  bottom: 4px;
-  white-space: nowrap;
-  transform: translateX(-4px);
-}
-
-.away {
-  position: absolute;
-  top: 0;
-  bottom: 0;
-  background: var(--hair);
-  transform: translateX(-50%);
-}
-
-.dot {
-  position: absolute;
-  padding: 0;
-  border: 2px solid var(--herb);
-  border-radius: 50%;
-  background: var(--herb);
-  transform: translate(-50%, -50%);
-  cursor: pointer;
-}
-
 .spaced {
   background: var(--surface);
   border-width: 4px;

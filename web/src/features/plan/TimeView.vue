@@ -69,18 +69,22 @@ function allow(work: string, may: boolean) {
       @retry="time.refetch()"
     >
       <template v-if="time.data.value">
-        <p v-if="time.data.value.assumed" class="note">
+        <p v-if="time.data.value.assumed" class="py-2 px-10px bg-amber-soft">
           No working hours set yet, so the plan assumes an hour a day from the keeper.
         </p>
-        <section aria-labelledby="weeks">
+        <section class="mt-18px mb-26px" aria-labelledby="weeks">
           <h2 id="weeks">A usual week, in minutes</h2>
           <PersonWeek v-for="person in time.data.value.people" :key="person.accountId" :person="person" />
         </section>
-        <section aria-labelledby="other">
+        <section class="mt-18px mb-26px" aria-labelledby="other">
           <h2 id="other">Exceptions</h2>
           <p v-if="time.data.value.exceptions.length === 0" class="quiet">None coming up.</p>
           <ul>
-            <li v-for="one in time.data.value.exceptions" :key="one.id" class="line">
+            <li
+              v-for="one in time.data.value.exceptions"
+              :key="one.id"
+              class="flex justify-between items-center edge-b-hair"
+            >
               <span>
                 {{ name(one.accountId) }}, {{ shortDay(one.firstDay) }} to {{ shortDay(one.lastDay) }}:
                 {{ one.minutes ? `${one.minutes} minutes a day` : 'away' }}
@@ -92,7 +96,11 @@ function allow(work: string, may: boolean) {
             </li>
           </ul>
           <p v-if="removing.trouble.value" role="alert">{{ removing.trouble.value }}</p>
-          <form class="add" novalidate @submit.prevent="addDays">
+          <form
+            class="add grid cols-[repeat(auto-fit,minmax(150px,1fr))] gap-12px items-end mt-12px"
+            novalidate
+            @submit.prevent="addDays"
+          >
             <SelectField
               v-model="form.who"
               label="Who"
@@ -117,12 +125,13 @@ function allow(work: string, may: boolean) {
           <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
           <p v-if="said" role="status" class="quiet">{{ said }}</p>
         </section>
-        <section aria-labelledby="may">
+        <section class="mt-18px mb-26px" aria-labelledby="may">
           <h2 id="may">Helpers may do</h2>
-          <div class="work">
+          <div class="grid cols-[repeat(auto-fill,minmax(240px,1fr))] gap-6px mt-2">
             <el-checkbox
               v-for="one in time.data.value.work"
               :key="one.work"
+              class="flex gap-2 items-center min-h-5"
               :model-value="one.helperMay"
               @update:model-value="(may) => allow(one.work, may === true)"
             >
@@ -136,46 +145,8 @@ function allow(work: string, may: boolean) {
 </template>
 
 <style scoped>
-section {
-  margin: 18px 0 26px;
-}
-
-.line {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  border-bottom: 1px solid var(--hair);
-}
-
-.add {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-  gap: 12px;
-  align-items: end;
-  margin-top: 12px;
-}
-
 .add label {
   display: grid;
   gap: 4px;
-}
-
-.work {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
-  gap: 6px;
-  margin-top: 8px;
-}
-
-.work label {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 34px;
-}
-
-.note {
-  padding: 8px 10px;
-  background: var(--amber-soft);
 }
 </style>

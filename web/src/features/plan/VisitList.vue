@@ -18,20 +18,29 @@ const standing = (task: PlannedTask) => (task.daysLate > 0 ? ('LATE' as const) :
 
 <template>
   <div>
-    <section v-for="[day, visits] in days" :key="day" class="day" :aria-label="longDay(day)">
+    <section v-for="[day, visits] in days" :key="day" class="py-10px edge-t-line" :aria-label="longDay(day)">
       <h3>{{ longDay(day) }}</h3>
-      <article v-for="visit in visits" :key="visit.id" :class="{ chosen: visit.id === chosen }">
-        <p class="who">
-          <el-button type="primary" text @click="emit('choose', visit)">{{ visit.tank }}</el-button>
+      <article
+        v-for="visit in visits"
+        :key="visit.id"
+        class="grid cols-[220px_1] gap-12px py-1 px-6px"
+        :class="{ chosen: visit.id === chosen }"
+      >
+        <p class="grid justify-items-start">
+          <el-button class="pl-0" type="primary" text @click="emit('choose', visit)">{{
+            visit.tank
+          }}</el-button>
           <span class="small quiet"
             >{{ visit.person ?? 'nobody has time' }}, <span class="num">{{ visit.minutes }}</span> min</span
           >
         </p>
         <ul>
-          <li v-for="task in visit.tasks" :key="task.chain">
+          <li v-for="task in visit.tasks" :key="task.chain" class="grid cols-[1_200px] gap-12px items-center">
             <span>
               {{ task.name }}
-              <span v-if="task.daysLate > 0" class="late small">{{ task.daysLate }} days overdue</span>
+              <span v-if="task.daysLate > 0" class="late small text-brick"
+                >{{ task.daysLate }} days overdue</span
+              >
               <span v-if="task.pinned" class="small quiet">pinned</span>
             </span>
             <WindowLine
@@ -50,38 +59,6 @@ const standing = (task: PlannedTask) => (task.daysLate > 0 ? ('LATE' as const) :
 </template>
 
 <style scoped>
-.day {
-  padding: 10px 0;
-  border-top: 1px solid var(--line);
-}
-
-article {
-  display: grid;
-  grid-template-columns: 220px minmax(0, 1fr);
-  gap: 12px;
-  padding: 4px 6px;
-}
-
-.who .el-button {
-  padding-left: 0;
-}
-
-.who {
-  display: grid;
-  justify-items: start;
-}
-
-li {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 200px;
-  gap: 12px;
-  align-items: center;
-}
-
-.late {
-  color: var(--brick);
-}
-
 .chosen {
   background: var(--herb-soft);
 }

@@ -47,7 +47,7 @@ function decide(how: Decision['how'], day?: string) {
 
 <template>
   <section class="panel" :aria-label="`Visit to ${visit.tank}`">
-    <h2>
+    <h2 class="flex justify-between items-center">
       {{ visit.tank }}
       <el-button type="primary" text @click="emit('close')">Close</el-button>
     </h2>
@@ -56,14 +56,14 @@ function decide(how: Decision['how'], day?: string) {
       {{ visit.person ?? 'nobody has time' }}
     </p>
     <ul class="tasks">
-      <li v-for="task in visit.tasks" :key="task.chain">
+      <li v-for="task in visit.tasks" :key="task.chain" class="py-6px edge-b-hair">
         <el-checkbox
           :model-value="picked.includes(task.chain)"
           @update:model-value="(on) => tick(task.chain, on === true)"
         >
-          <span class="what">
+          <span class="what flex flex-wrap gap-y-0 gap-x-2 items-baseline">
             {{ task.name }}<span v-if="task.filter" class="small quiet">{{ task.filter }}</span>
-            <span v-if="task.pinned" class="pin small">pinned</span>
+            <span v-if="task.pinned" class="pin small text-plum">pinned</span>
             <span v-if="task.daysLate > 0" class="late small"
               >{{ counted(task.daysLate, 'day') }} overdue</span
             >
@@ -81,7 +81,7 @@ function decide(how: Decision['how'], day?: string) {
         <span class="small quiet">{{ windowWords(task.window) }}</span>
       </li>
     </ul>
-    <h3>Why this day</h3>
+    <h3 class="mt-12px">Why this day</h3>
     <p v-if="picked.length === 0" class="quiet">Tick the jobs you mean.</p>
     <p v-else-if="prices.isPending.value" class="quiet">Working it out…</p>
     <p v-else-if="prices.isError.value" role="alert">
@@ -94,7 +94,7 @@ function decide(how: Decision['how'], day?: string) {
         <li v-for="price in prices.data.value.best" :key="price.on">{{ price.words }}</li>
       </ul>
     </template>
-    <form v-if="mayKeep" class="move" @submit.prevent="to && decide('PIN', to)">
+    <form v-if="mayKeep" class="grid gap-2 my-3" @submit.prevent="to && decide('PIN', to)">
       <SelectField
         v-model="to"
         :label="`Move ${picked.length === visit.tasks.length ? 'it' : 'what is ticked'} to`"
@@ -111,7 +111,7 @@ function decide(how: Decision['how'], day?: string) {
         {{ chosenPrice.words }}
       </p>
       <p v-if="error" class="late" role="alert">{{ error }}</p>
-      <div class="acts">
+      <div class="flex flex-wrap gap-6px">
         <el-button type="primary" native-type="submit" :disabled="!to || sending || !picked.length">
           Move and pin
         </el-button>
@@ -142,45 +142,7 @@ function decide(how: Decision['how'], day?: string) {
 </template>
 
 <style scoped>
-h2 {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-}
-
-h3 {
-  margin-top: 12px;
-}
-
-.tasks li {
-  padding: 6px 0;
-  border-bottom: 1px solid var(--hair);
-}
-
-.what {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 8px;
-  align-items: baseline;
-}
-
-.move {
-  display: grid;
-  gap: 8px;
-  margin: 14px 0;
-}
-
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-}
-
 .late {
   color: var(--brick);
-}
-
-.pin {
-  color: var(--plum);
 }
 </style>

@@ -23,33 +23,16 @@ function add() {
 </script>
 
 <template>
-  <form v-if="offered.length" class="more" @submit.prevent="add">
+  <form v-if="offered.length" class="flex gap-2 mt-12px" @submit.prevent="add">
     <SelectField
       v-model="chosen"
-      class="what"
+      class="what flex-1 min-w-0"
       label="Task found necessary"
       name="task"
       placeholder="Found more to do…"
       :choices="offered.map((task) => ({ value: task.id, label: task.name }))"
       bare
     />
-    <el-button native-type="submit" :disabled="!chosen">Add</el-button>
+    <el-button class="min-h-touch" native-type="submit" :disabled="!chosen">Add</el-button>
   </form>
 </template>
-
-<style scoped>
-.more {
-  display: flex;
-  gap: 8px;
-  margin-top: 12px;
-}
-
-.what {
-  flex: 1;
-  min-width: 0;
-}
-
-.el-button {
-  min-height: var(--touch);
-}
-</style>

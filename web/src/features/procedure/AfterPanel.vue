@@ -45,9 +45,9 @@ const facts = computed(() =>
 
 <template>
   <GoOn :guided="guided" />
-  <p v-if="facts.length" class="facts">{{ facts.join(' ') }}</p>
+  <p v-if="facts.length" class="mb-3 font-600">{{ facts.join(' ') }}</p>
   <MovedPanel :saved="saved" :corrected="false" @merged="(one) => emit('merged', one)" />
-  <section class="later">
+  <section class="grid gap-6px mt-4">
     <template v-if="down">
       <h2>This week</h2>
       <p>
@@ -82,16 +82,3 @@ const facts = computed(() =>
     </template>
   </section>
 </template>
-
-<style scoped>
-.facts {
-  margin-bottom: 14px;
-  font-weight: 600;
-}
-
-.later {
-  display: grid;
-  gap: 6px;
-  margin-top: 22px;
-}
-</style>

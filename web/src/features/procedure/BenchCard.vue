@@ -25,19 +25,31 @@ const print = () => {
 
 <template>
   <article class="card" :aria-label="`Bench card for ${procedure.filterName}`">
-    <div class="head">
+    <div class="flex justify-between items-baseline">
       <h2>{{ procedure.filterName }} on {{ tank }}</h2>
-      <el-button type="primary" text @click="print">Print</el-button>
+      <el-button class="print:hidden" type="primary" text @click="print">Print</el-button>
     </div>
     <p class="quiet">
       About {{ counted(minutes, 'minute') }}, {{ counted(steps, 'step') }}.
       {{ rinses ? procedure.rinseWith : '' }}
     </p>
-    <p v-for="warning in procedure.warnings" :key="warning" class="warning" role="note">{{ warning }}</p>
-    <p v-for="{ hold, work } in procedure.held" :key="hold.cause" class="held" role="note">
+    <p
+      v-for="warning in procedure.warnings"
+      :key="warning"
+      class="my-2 py-2 px-3 edge-l-5-amber bg-amber-soft"
+      role="note"
+    >
+      {{ warning }}
+    </p>
+    <p
+      v-for="{ hold, work } in procedure.held"
+      :key="hold.cause"
+      class="my-2 py-2 px-3 edge-l-5-plum bg-plum-soft"
+      role="note"
+    >
       <b>On hold:</b> {{ work.join(', ') }}. {{ inOurUnits(hold.reason) }} {{ hold.clears }}
     </p>
-    <div class="take">
+    <div class="take grid cols-[repeat(auto-fit,minmax(200px,1fr))] gap-y-2 gap-x-30px my-10px">
       <section v-if="procedure.carry.length">
         <h3>What to bring</h3>
         <ul>
@@ -60,38 +72,3 @@ const print = () => {
     </template>
   </article>
 </template>
-
-<style scoped>
-.head {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-}
-
-.warning {
-  margin: 8px 0;
-  padding: 8px 14px;
-  border-left: 5px solid var(--amber);
-  background: var(--amber-soft);
-}
-
-.held {
-  margin: 8px 0;
-  padding: 8px 14px;
-  border-left: 5px solid var(--plum);
-  background: var(--plum-soft);
-}
-
-.take {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
-  gap: 8px 30px;
-  margin: 10px 0;
-}
-
-@media print {
-  .el-button {
-    display: none;
-  }
-}
-</style>

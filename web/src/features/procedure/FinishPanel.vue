@@ -87,7 +87,7 @@ async function dropIt() {
 </script>
 
 <template>
-  <div class="end">
+  <div class="end py-26px px-40px max-w-820px max-phone:pt-16px max-phone:pb-96px max-phone:px-16px">
     <AfterPanel v-if="saved && view" :saved="saved" :guided="view" @merged="(one) => (saved = one)" />
     <section v-else-if="view?.finishedAt">
       <GoOn :guided="view" />
@@ -96,30 +96,31 @@ async function dropIt() {
         <RouterLink :to="{ name: 'tank', params: { tank: view.place.tankId } }">See the tank</RouterLink>
       </p>
       <template v-if="late.length">
-        <p class="warn" role="note">
+        <p class="py-10px px-3 edge-l-5-brick bg-brick-soft" role="note">
           Someone ended it on another device. These ticks of yours aren’t in its log:
         </p>
         <ul>
           <li v-for="(words, i) in late" :key="i">{{ words }}</li>
         </ul>
-        <div class="actions">
+        <div class="actions flex gap-10px">
           <LinkButton
+            class="min-h-56px"
             type="primary"
             :to="{ name: 'correct', params: { tank: view.place.tankId, service: view.id } }"
             >Correct the service</LinkButton
           >
-          <el-button size="large" @click="guided.forget()">Discard these ticks</el-button>
+          <el-button class="min-h-56px" size="large" @click="guided.forget()">Discard these ticks</el-button>
         </div>
       </template>
     </section>
-    <form v-else @submit.prevent="end">
+    <form v-else class="grid gap-3 mt-10px" @submit.prevent="end">
       <h1>{{ early ? 'End before the last step?' : 'All steps done' }}</h1>
       <ul v-if="skipped.length">
         <li v-for="{ step, reason } in skipped" :key="step.id" class="quiet">
           Skipped: {{ step.text }} {{ reason }}
         </li>
       </ul>
-      <p v-if="off && !stays" class="warn" role="note">
+      <p v-if="off && !stays" class="py-10px px-3 edge-l-5-brick bg-brick-soft" role="note">
         The filter is still off. Go back and start it, or write why it stays off.
       </p>
       <TextField
@@ -130,8 +131,12 @@ async function dropIt() {
         :error="errors.leftOffReason"
       />
       <fieldset v-if="spent.length">
-        <legend>Parts used</legend>
-        <div v-for="part in spent" :key="part.thing" class="part">
+        <legend class="font-600">Parts used</legend>
+        <div
+          v-for="part in spent"
+          :key="part.thing"
+          class="grid cols-[1_56px_30px_56px] gap-10px items-center min-h-touch"
+        >
           <span>{{ part.thing }}</span>
           <el-button
             :aria-label="`One ${part.thing} less`"
@@ -155,57 +160,15 @@ async function dropIt() {
       />
       <TextField v-model="note" label="Note" name="note" type="textarea" :error="errors.note" />
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-      <div class="actions">
-        <el-button type="primary" native-type="submit" :disabled="sending">Save to the log</el-button>
-        <el-button v-if="early" type="primary" text @click="emit('resume')">Continue</el-button>
-        <el-button v-if="untouched" type="primary" text @click="dropIt">Discard</el-button>
+      <div class="actions flex gap-10px">
+        <el-button class="min-h-56px" type="primary" native-type="submit" :disabled="sending"
+          >Save to the log</el-button
+        >
+        <el-button v-if="early" class="min-h-56px" type="primary" text @click="emit('resume')"
+          >Continue</el-button
+        >
+        <el-button v-if="untouched" class="min-h-56px" type="primary" text @click="dropIt">Discard</el-button>
       </div>
     </form>
   </div>
 </template>
-
-<style scoped>
-.end {
-  padding: 26px 40px;
-  max-width: 820px;
-}
-
-form {
-  display: grid;
-  gap: 14px;
-  margin-top: 10px;
-}
-
-.part {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 56px 30px 56px;
-  gap: 10px;
-  align-items: center;
-  min-height: var(--touch);
-}
-
-legend {
-  font-weight: 600;
-}
-
-.warn {
-  padding: 10px 14px;
-  border-left: 5px solid var(--brick);
-  background: var(--brick-soft);
-}
-
-.actions {
-  display: flex;
-  gap: 10px;
-}
-
-.actions .el-button {
-  min-height: 56px;
-}
-
-@media (width <= 640px) {
-  .end {
-    padding: 16px 16px 96px;
-  }
-}
-</style>

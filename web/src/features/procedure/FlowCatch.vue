@@ -51,45 +51,33 @@ function keep() {
 </script>
 
 <template>
-  <div class="catch">
-    <el-button @click="turn">
+  <div class="grid cols-[repeat(auto-fit,minmax(150px,1fr))] gap-12px items-end max-w-640px">
+    <el-button class="min-h-touch m-0" @click="turn">
       {{ running === undefined ? 'Start the clock' : `Stop at ${running} s` }}
     </el-button>
     <NumberField v-model="seconds" label="Seconds" name="seconds" unit="s" />
     <MeasureField v-model="litres" label="Caught" name="litres" quantity="VOLUME" />
-    <el-button v-if="typed && all.length < ENOUGH" @click="again">Catch again</el-button>
-    <el-button type="primary" :disabled="rate === undefined" @click="keep">
+    <el-button v-if="typed && all.length < ENOUGH" class="min-h-touch m-0" @click="again"
+      >Catch again</el-button
+    >
+    <el-button class="min-h-touch m-0" type="primary" :disabled="rate === undefined" @click="keep">
       {{ rate === undefined ? 'Keep the flow' : `Keep ${say('FLOW', rate)}` }}
     </el-button>
-    <ul v-if="catches.length" class="small" aria-label="Catches">
+    <ul v-if="catches.length" class="small col-span-full" aria-label="Catches">
       <li v-for="(one, index) in catches" :key="index">
         {{ say('VOLUME', one.litres) }} in {{ withUnit(one.seconds, 's') }}
-        <el-button text :aria-label="`Take out catch ${index + 1}`" @click="drop(index)">Take out</el-button>
+        <el-button
+          class="min-h-touch m-0"
+          text
+          :aria-label="`Take out catch ${index + 1}`"
+          @click="drop(index)"
+          >Take out</el-button
+        >
       </li>
     </ul>
-    <p v-if="kept !== undefined" class="quiet" role="status">Kept: {{ say('FLOW', kept) }}</p>
-    <p v-else-if="all.length && all.length < ENOUGH" class="quiet">
+    <p v-if="kept !== undefined" class="quiet col-span-full" role="status">Kept: {{ say('FLOW', kept) }}</p>
+    <p v-else-if="all.length && all.length < ENOUGH" class="quiet col-span-full">
       Catch {{ ENOUGH }} times, and the middle one counts; once is good to a tenth.
     </p>
   </div>
 </template>
-
-<style scoped>
-.catch {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-  gap: 12px;
-  align-items: end;
-  max-width: 640px;
-}
-
-.catch > p,
-.catch > ul {
-  grid-column: 1 / -1;
-}
-
-.el-button {
-  min-height: var(--touch);
-  margin: 0;
-}
-</style>

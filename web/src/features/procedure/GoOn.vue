@@ -26,7 +26,7 @@ async function goOn() {
 </script>
 
 <template>
-  <section v-if="next" class="next">
+  <section v-if="next" class="next grid gap-10px justify-items-start mb-4">
     <h2>Next: {{ next.filterName }}</h2>
     <p v-if="heaterOff">The heater is still off. If you stop here, turn it on now and wash your hands.</p>
     <p v-if="errors.after || trouble" class="trouble" role="alert">{{ errors.after ?? trouble }}</p>
@@ -35,12 +35,3 @@ async function goOn() {
     </el-button>
   </section>
 </template>
-
-<style scoped>
-.next {
-  display: grid;
-  gap: 10px;
-  justify-items: start;
-  margin-bottom: 22px;
-}
-</style>

@@ -28,7 +28,7 @@ const { sending, trouble, beginWhole } = useBegin()
           over weeks.
         </p>
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-        <p class="begin">
+        <p class="begin my-4">
           <el-button type="primary" :loading="sending" @click="beginWhole(props.filter, 'LOOK_OVER')"
             >Start</el-button
           >
@@ -38,9 +38,3 @@ const { sending, trouble, beginWhole } = useBegin()
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-.begin {
-  margin: var(--gap-4) 0;
-}
-</style>

@@ -37,6 +37,7 @@ const CHORES: { value: Chore; label: string; marine: boolean }[] = [
   { value: 'BIO_PART_REPLACED', label: 'Replace part of the bio media', marine: false },
 ]
 
+const nothing = computed(() => tasks.value.length + chores.value.length === 0)
 const then = ref<number[]>([])
 const procedure = useProcedure(filterId, tasks, chores, then)
 const filter = computed(() => filters.data.value?.find((one) => one.id === filterId.value))
@@ -115,8 +116,8 @@ async function start() {
         This tank has no filter yet.
         <RouterLink :to="{ name: 'new-filter', params: { tank: props.tank } }">Add one</RouterLink>
       </p>
-      <div v-else class="columns">
-        <form class="work" @submit.prevent="start">
+      <div v-else class="grid cols-[minmax(260px,360px)_1] gap-40px mt-3 max-half:cols-1">
+        <form class="print:hidden" @submit.prevent="start">
           <ChoiceRow
             v-if="filterId !== undefined && (filters.data.value?.length ?? 0) > 1"
             :model-value="filterId"
@@ -145,14 +146,18 @@ async function start() {
               v-for="task in filter?.tasks.filter((one) => one.mode !== 'OFF')"
               :key="task.id"
               :value="task.id"
-              class="tick"
+              class="tick flex mr-0 edge-b-hair"
               >{{ task.name }}</el-checkbox
             >
           </el-checkbox-group>
           <el-checkbox-group v-model="chores" aria-label="Besides">
-            <el-checkbox v-for="chore in offered" :key="chore.value" :value="chore.value" class="tick">{{
-              chore.label
-            }}</el-checkbox>
+            <el-checkbox
+              v-for="chore in offered"
+              :key="chore.value"
+              :value="chore.value"
+              class="tick flex mr-0 edge-b-hair"
+              >{{ chore.label }}</el-checkbox
+            >
           </el-checkbox-group>
           <MediaPick
             v-if="chores.includes('BIO_PART_REPLACED')"
@@ -162,7 +167,7 @@ async function start() {
             :tank="props.tank"
             :errors="errors"
           />
-          <template v-if="held.length && (tasks.length || chores.length)">
+          <template v-if="held.length && !nothing">
             <div v-for="one in held" :key="one.hold.cause">
               <HoldNotice :hold="one.hold" />
               <p class="small quiet">On hold: {{ one.work.join(', ') }}.</p>
@@ -178,15 +183,12 @@ async function start() {
             />
           </template>
           <p v-if="errors.tasks || trouble" class="trouble" role="alert">{{ errors.tasks ?? trouble }}</p>
-          <div class="actions">
-            <el-button
-              type="primary"
-              native-type="submit"
-              :disabled="sending || tasks.length + chores.length === 0"
+          <div class="actions flex flex-wrap gap-2 my-10px">
+            <el-button class="min-h-touch" type="primary" native-type="submit" :disabled="sending || nothing"
+              >Start</el-button
             >
-              Start
-            </el-button>
             <LinkButton
+              class="min-h-touch"
               type="primary"
               text
               :to="{ name: 'log', params: { tank: props.tank }, query: { tasks: tasks.join(',') } }"
@@ -201,7 +203,7 @@ async function start() {
           @retry="procedure.refetch()"
         >
           <BenchCard
-            v-if="procedure.data.value && (tasks.length || chores.length)"
+            v-if="procedure.data.value && !nothing"
             :procedure="procedure.data.value"
             :tank="tank.data.value?.tank.name ?? ''"
           />
@@ -211,41 +213,3 @@ async function start() {
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-.columns {
-  display: grid;
-  grid-template-columns: minmax(260px, 360px) minmax(0, 1fr);
-  gap: 40px;
-  margin-top: 14px;
-}
-
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  margin: 10px 0;
-}
-
-.tick {
-  display: flex;
-  margin-right: 0;
-  border-bottom: 1px solid var(--hair);
-}
-
-.actions .el-button {
-  min-height: var(--touch);
-}
-
-@media (width <= 900px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-
-@media print {
-  .work {
-    display: none;
-  }
-}
-</style>

@@ -18,12 +18,20 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <div v-if="rows.length" class="guard" role="region" aria-label="In progress">
-    <p v-for="{ guided, off } in rows" :key="guided.id" :class="{ off }">
+  <div v-if="rows.length" class="guard print:hidden" role="region" aria-label="In progress">
+    <p
+      v-for="{ guided, off } in rows"
+      :key="guided.id"
+      class="flex flex-wrap gap-y-1 gap-x-12px items-center min-h-44px py-1 px-5 bg-herb-soft"
+      :class="{ off }"
+    >
       <strong>{{ guided.place.filterName }}</strong> on {{ guided.place.tankName }}
       <span v-if="off">has been off for {{ off }}</span>
       <span v-else>is being serviced</span>
-      <RouterLink v-if="!guided.finishedAt" :to="{ name: 'service', params: { service: guided.id } }"
+      <RouterLink
+        v-if="!guided.finishedAt"
+        class="content-center min-h-44px"
+        :to="{ name: 'service', params: { service: guided.id } }"
         >Continue</RouterLink
       >
       <el-button v-else type="primary" text @click="confirm.mutate(guided.id)">
@@ -34,35 +42,14 @@ const rows = computed(() =>
 </template>
 
 <style scoped>
-.guard p {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 12px;
-  align-items: center;
-  min-height: 44px;
-  padding: 4px 34px;
-  background: var(--herb-soft);
-}
-
 .guard p.off {
   background: var(--brick-soft);
   color: var(--brick);
-}
-
-.guard a {
-  align-content: center;
-  min-height: 44px;
 }
 
 .off a,
 .off .el-button {
   color: var(--brick);
   text-decoration: underline;
-}
-
-@media print {
-  .guard {
-    display: none;
-  }
 }
 </style>

@@ -22,11 +22,13 @@ const advice = computed(() => offAdvice(off.value ?? 0))
 
 <template>
   <header class="top">
-    <h1>
+    <h1 class="text-17px font-700">
       {{ view.place.tankName }}
-      <span class="quiet">· {{ view.place.filterName }}{{ place ? `, step ${place} of ${total}` : '' }}</span>
+      <span class="quiet font-400"
+        >· {{ view.place.filterName }}{{ place ? `, step ${place} of ${total}` : '' }}</span
+      >
     </h1>
-    <p v-if="!reachable" class="offline" role="status">
+    <p v-if="!reachable" class="py-2px px-10px rounded-3px bg-amber-soft text-amber font-600" role="status">
       No connection.
       {{
         waiting
@@ -34,7 +36,7 @@ const advice = computed(() => offAdvice(off.value ?? 0))
           : 'Go on; ticks are kept here.'
       }}
     </p>
-    <p v-if="off !== undefined" class="clock" :class="advice.tone" role="timer">
+    <p v-if="off !== undefined" class="clock text-18px font-680" :class="advice.tone" role="timer">
       Filter off <span class="num">{{ clockWords(off) }}</span>
       <span v-if="advice.words" class="small">{{ advice.words }}</span>
     </p>
@@ -52,34 +54,12 @@ const advice = computed(() => offAdvice(off.value ?? 0))
   border-bottom: 1px solid var(--line);
 }
 
-h1 {
-  font-size: 17px;
-  font-weight: 700;
-}
-
-h1 .quiet {
-  font-weight: 400;
-}
-
-.clock {
-  font-size: 18px;
-  font-weight: 680;
-}
-
 .due {
   color: var(--amber);
 }
 
 .late {
   color: var(--brick);
-}
-
-.offline {
-  padding: 2px 10px;
-  border-radius: 3px;
-  background: var(--amber-soft);
-  color: var(--amber);
-  font-weight: 600;
 }
 
 @media (width <= 640px) {

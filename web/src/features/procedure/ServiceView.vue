@@ -95,7 +95,7 @@ const grade = (finding: Finding | undefined) => {
 </script>
 
 <template>
-  <main class="service">
+  <main class="flex flex-col min-h-screen">
     <AsyncState
       :pending="!guided.view.value && !guided.failure.value"
       :error="guided.view.value ? null : guided.failure.value"
@@ -151,14 +151,14 @@ const grade = (finding: Finding | undefined) => {
                 :inside="inside"
                 :tubs="tubsOf(steps)"
               />
-              <p v-for="(step, i) in next" :key="step.id" class="next">
+              <p v-for="(step, i) in next" :key="step.id" class="next py-11px edge-t-line text-ink-quiet">
                 <b v-if="i === 0">Next</b> {{ step.text }}
               </p>
               <el-button type="primary" text :aria-expanded="listing" @click="listing = !listing">
                 All steps
               </el-button>
               <ol v-if="listing" class="all">
-                <li v-for="step in steps" :key="step.id">
+                <li v-for="step in steps" :key="step.id" class="py-11px edge-t-line text-ink-quiet">
                   {{ progress.done.has(step.id) ? '✓' : progress.skipped.has(step.id) ? '–' : '·' }}
                   {{ step.text }}
                 </li>
@@ -176,14 +176,24 @@ const grade = (finding: Finding | undefined) => {
             </aside>
           </div>
           <footer class="dock">
-            <p v-for="timer in timers" :key="timer.step.id" class="timer" role="timer">
+            <p
+              v-for="timer in timers"
+              :key="timer.step.id"
+              class="flex flex-col py-1 px-12px edge-1.5-line rounded"
+              role="timer"
+            >
               <span class="small">{{ timer.step.text.slice(0, 28) }}…</span>
               <b class="num">{{ timer.left > 0 ? clockWords(timer.left) : 'over' }}</b>
             </p>
-            <el-button :disabled="!previous" @click="back">Back</el-button>
-            <el-button @click="skipping = true">Skip…</el-button>
-            <el-button @click="ending = true">End…</el-button>
-            <el-button type="primary" class="done" @click="done(current)">Done</el-button>
+            <el-button class="min-h-56px" :disabled="!previous" @click="back">Back</el-button>
+            <el-button class="min-h-56px" @click="skipping = true">Skip…</el-button>
+            <el-button class="min-h-56px" @click="ending = true">End…</el-button>
+            <el-button
+              type="primary"
+              class="done min-h-56px flex-[1_1_220px] text-22px max-phone:[flex-basis:100%]"
+              @click="done(current)"
+              >Done</el-button
+            >
           </footer>
         </template>
       </template>
@@ -193,12 +203,6 @@ const grade = (finding: Finding | undefined) => {
 </template>
 
 <style scoped>
-.service {
-  display: flex;
-  flex-direction: column;
-  min-height: 100vh;
-}
-
 .steps {
   display: grid;
   flex: 1;
@@ -206,13 +210,6 @@ const grade = (finding: Finding | undefined) => {
   gap: 50px;
   align-content: start;
   padding: 26px 40px;
-}
-
-.next,
-.all li {
-  padding: 11px 0;
-  border-top: 1px solid var(--line);
-  color: var(--ink-quiet);
 }
 
 .dock {
@@ -227,23 +224,6 @@ const grade = (finding: Finding | undefined) => {
   background: var(--surface);
 }
 
-.timer {
-  display: flex;
-  flex-direction: column;
-  padding: 4px 12px;
-  border: 1.5px solid var(--line);
-  border-radius: var(--round);
-}
-
-.dock .el-button {
-  min-height: 56px;
-}
-
-.done {
-  flex: 1 1 220px;
-  font-size: 22px;
-}
-
 @media (width <= 640px) {
   .steps {
     grid-template-columns: minmax(0, 1fr);
@@ -254,10 +234,6 @@ const grade = (finding: Finding | undefined) => {
   .dock {
     bottom: 58px;
     padding: 10px 14px;
-  }
-
-  .done {
-    flex-basis: 100%;
   }
 }
 </style>

@@ -29,7 +29,7 @@ const { sending, trouble, beginWhole } = useBegin()
           look at it again.
         </p>
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-        <div class="actions">
+        <div class="actions flex flex-wrap gap-10px my-4">
           <el-button type="primary" :loading="sending" @click="beginWhole(props.filter, 'SET_UP')"
             >Start</el-button
           >
@@ -45,12 +45,3 @@ const { sending, trouble, beginWhole } = useBegin()
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  margin: var(--gap-4) 0;
-}
-</style>

@@ -23,21 +23,10 @@ function submit() {
 
 <template>
   <el-dialog v-model="shown" title="Skip this step?" width="min(440px, 94vw)">
-    <form @submit.prevent="submit">
+    <form class="grid gap-3" @submit.prevent="submit">
       <p class="quiet">{{ step?.text }}</p>
       <TextField v-model="reason" label="Why" name="reason" :error="error" />
-      <el-button type="primary" native-type="submit">Skip it</el-button>
+      <el-button class="min-h-touch" type="primary" native-type="submit">Skip it</el-button>
     </form>
   </el-dialog>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: 14px;
-}
-
-.el-button {
-  min-height: var(--touch);
-}
-</style>

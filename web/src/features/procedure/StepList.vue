@@ -8,7 +8,7 @@ defineProps<{ steps: Step[] }>()
 </script>
 
 <template>
-  <ol>
+  <ol class="[counter-reset:step]">
     <li v-for="step in steps" :key="step.id">
       {{ step.text }} <span v-if="step.timerMinutes" class="num">{{ step.timerMinutes }} min</span>
       <CautionNote
@@ -23,10 +23,6 @@ defineProps<{ steps: Step[] }>()
 </template>
 
 <style scoped>
-ol {
-  counter-reset: step;
-}
-
 ol li {
   position: relative;
   padding: 6px 0 6px 38px;

@@ -38,12 +38,14 @@ const drawn = computed(() =>
 
 <template>
   <section aria-live="polite">
-    <p class="now">{{ step.text }}</p>
-    <p v-if="step.reason" class="reason">{{ step.reason }}</p>
+    <p class="now text-30px font-620 tracking--0.01em leading-1.22 mb-12px max-phone:text-24px">
+      {{ step.text }}
+    </p>
+    <p v-if="step.reason" class="mb-18px text-ink-quiet text-19px max-phone:text-17px">{{ step.reason }}</p>
     <CautionNote
       v-for="caution in step.cautions"
       :key="caution"
-      class="caution"
+      class="caution text-17px"
       :text="caution"
       :again="toldBefore(steps, step.id, caution)"
     />
@@ -73,36 +75,8 @@ const drawn = computed(() =>
 </template>
 
 <style scoped>
-.now {
-  font-size: 30px;
-  font-weight: 620;
-  letter-spacing: -0.01em;
-  line-height: 1.22;
-  margin-bottom: 12px;
-}
-
-.reason {
-  margin: 0 0 18px;
-  color: var(--ink-quiet);
-  font-size: 19px;
-}
-
-.caution {
-  font-size: 17px;
-}
-
 .el-button {
   min-height: 56px;
   margin-bottom: 12px;
-}
-
-@media (width <= 640px) {
-  .now {
-    font-size: 24px;
-  }
-
-  .reason {
-    font-size: 17px;
-  }
 }
 </style>

@@ -40,7 +40,7 @@ const AFTER = {
         <ChoiceRow v-model="why" legend="What for" name="why" :choices="choices" />
         <p class="quiet">{{ AFTER[why] }}</p>
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-        <p class="actions">
+        <p class="actions my-4">
           <el-button type="primary" :loading="sending" @click="beginWhole(props.filter, why)"
             >Start</el-button
           >
@@ -50,9 +50,3 @@ const AFTER = {
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-.actions {
-  margin: var(--gap-4) 0;
-}
-</style>

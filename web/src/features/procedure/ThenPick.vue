@@ -25,10 +25,15 @@ const picked = computed({
 </script>
 
 <template>
-  <section v-if="offers.length" class="then">
+  <section v-if="offers.length" class="then [margin-block:14px]">
     <h2>In the same go</h2>
     <el-checkbox-group v-model="picked" aria-label="In the same go">
-      <el-checkbox v-for="{ filter, tasks } in offers" :key="filter.id" :value="filter.id" class="tick">
+      <el-checkbox
+        v-for="{ filter, tasks } in offers"
+        :key="filter.id"
+        :value="filter.id"
+        class="tick flex h-auto mr-0 edge-b-hair whitespace-normal"
+      >
         Then {{ filter.name }}: {{ tasks.map((task) => task.name).join(', ') }}
       </el-checkbox>
     </el-checkbox-group>
@@ -38,17 +43,3 @@ const picked = computed({
     <p v-if="error" class="trouble" role="alert">{{ error }}</p>
   </section>
 </template>
-
-<style scoped>
-.then {
-  margin-block: 14px;
-}
-
-.tick {
-  display: flex;
-  height: auto;
-  margin-right: 0;
-  border-bottom: 1px solid var(--hair);
-  white-space: normal;
-}
-</style>

@@ -24,37 +24,25 @@ const mix = useAnswer('mix', mixed)
 </script>
 
 <template>
-  <ul class="top-up">
-    <li>About {{ tellLitres(litres) }} were drawn.</li>
-    <li v-if="dosed && conditioner.data.value">
+  <ul class="top-up mb-3 text-17px">
+    <li class="py-6px">About {{ tellLitres(litres) }} were drawn.</li>
+    <li v-if="dosed && conditioner.data.value" class="py-6px">
       Conditioner: <b>{{ tellDose(Number(conditioner.data.value.values.doseMl)) }}</b>,
       {{ conditioner.data.value.values.units }} of your measure.
     </li>
-    <li v-else>
-      <RouterLink :to="sumAt('conditioner', tank, { newL: litres })">How much conditioner?</RouterLink>
+    <li v-else class="py-6px">
+      <RouterLink class="inline-block py-10px px-0" :to="sumAt('conditioner', tank, { newL: litres })"
+        >How much conditioner?</RouterLink
+      >
     </li>
-    <li v-if="mixed && mix.data.value">
+    <li v-if="mixed && mix.data.value" class="py-6px">
       <b>{{ tellLitres(Number(mix.data.value.values.hotL)) }}</b> hot and
       <b>{{ tellLitres(Number(mix.data.value.values.coldL)) }}</b> cold; check with a thermometer.
     </li>
-    <li v-else>
-      <RouterLink :to="sumAt('mix', tank, { litres })">How much hot water?</RouterLink>
+    <li v-else class="py-6px">
+      <RouterLink class="inline-block py-10px px-0" :to="sumAt('mix', tank, { litres })"
+        >How much hot water?</RouterLink
+      >
     </li>
   </ul>
 </template>
-
-<style scoped>
-.top-up {
-  margin-bottom: 14px;
-  font-size: 17px;
-}
-
-li {
-  padding: 6px 0;
-}
-
-a {
-  display: inline-block;
-  padding: 10px 0;
-}
-</style>

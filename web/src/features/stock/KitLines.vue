@@ -10,11 +10,11 @@ const lines = defineModel<KitLineForm[]>({ required: true })
 
 <template>
   <fieldset>
-    <legend>{{ lines.length ? 'It is a kit of' : 'Is it a kit?' }}</legend>
+    <legend class="font-600">{{ lines.length ? 'It is a kit of' : 'Is it a kit?' }}</legend>
     <p v-if="!lines.length" class="quiet small">
       Say what is in it. When you open it, each part is counted on its own.
     </p>
-    <div v-for="(line, i) in lines" :key="line.key" class="line">
+    <div v-for="(line, i) in lines" :key="line.key" class="grid cols-[2_1_auto] gap-12px items-end mb-10px">
       <TextField
         v-model="line.name"
         label="Part"
@@ -40,17 +40,3 @@ const lines = defineModel<KitLineForm[]>({ required: true })
     <el-button @click="lines = [...lines, newKitLine()]">Add a part</el-button>
   </fieldset>
 </template>
-
-<style scoped>
-.line {
-  display: grid;
-  grid-template-columns: minmax(0, 2fr) minmax(0, 1fr) auto;
-  gap: 12px;
-  align-items: end;
-  margin-bottom: 10px;
-}
-
-legend {
-  font-weight: 600;
-}
-</style>

@@ -27,7 +27,7 @@ const { sending, trouble, send } = useSending()
       <ul>
         <li v-for="move in moves.data.value" :key="move.id">
           <span class="quiet">{{ shortDay(move.on) }}</span>
-          <b class="num">{{ amountWords(move.amount, item.item.unit) }}</b>
+          <b class="num text-right">{{ amountWords(move.amount, item.item.unit) }}</b>
           <span>{{ KIND_WORDS[move.kind] }}</span>
           <span class="small quiet">{{ move.by }}</span>
           <el-button
@@ -53,10 +53,6 @@ li {
   align-items: center;
   min-height: 40px;
   border-top: 1px solid var(--hair);
-}
-
-li b {
-  text-align: right;
 }
 
 @media (width <= 640px) {

@@ -22,7 +22,7 @@ const KINDS = [
 </script>
 
 <template>
-  <div class="fields">
+  <div class="grid gap-16px">
     <TextField
       v-model="form.name"
       label="Name"
@@ -45,7 +45,7 @@ const KINDS = [
       :choices="UNITS.map(({ value, label }) => ({ value, label }))"
       :error="errors.unit"
     />
-    <div class="row">
+    <div class="grid cols-[repeat(auto-fill,minmax(170px,1fr))] gap-16px">
       <NumberField
         v-model="form.amountPerUse"
         label="Used each time"
@@ -91,16 +91,3 @@ const KINDS = [
     <KitLines v-if="!form.turned" v-model="form.kit" :names="names" :errors="errors" />
   </div>
 </template>
-
-<style scoped>
-.fields {
-  display: grid;
-  gap: 16px;
-}
-
-.row {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
-  gap: 16px;
-}
-</style>

@@ -13,37 +13,22 @@ const months = Array.from({ length: 5 }, (_, i) => ((i + 1) * 30.44 * WIDTH) / (
 </script>
 
 <template>
-  <svg v-if="line" class="line" :viewBox="`0 0 ${WIDTH + 8} 26`" role="img" :aria-label="lastsWords(item)">
-    <line class="axis" x1="0" :x2="WIDTH" y1="20" y2="20" />
-    <line v-for="x in months" :key="x" class="axis" :x1="x" :x2="x" y1="17" y2="20" />
-    <rect class="left" x="0" :y="20 - BAR - 2" :width="Math.max(2, line.end * WIDTH)" :height="BAR" />
-    <path v-if="line.end >= 1" class="left" :d="`M${WIDTH} ${18 - BAR}l8 ${BAR / 2}l-8 ${BAR / 2}z`" />
+  <svg
+    v-if="line"
+    class="w-full max-w-268px"
+    :viewBox="`0 0 ${WIDTH + 8} 26`"
+    role="img"
+    :aria-label="lastsWords(item)"
+  >
+    <line class="stroke-line" x1="0" :x2="WIDTH" y1="20" y2="20" />
+    <line v-for="x in months" :key="x" class="stroke-line" :x1="x" :x2="x" y1="17" y2="20" />
+    <rect class="fill-silt" x="0" :y="20 - BAR - 2" :width="Math.max(2, line.end * WIDTH)" :height="BAR" />
+    <path v-if="line.end >= 1" class="fill-silt" :d="`M${WIDTH} ${18 - BAR}l8 ${BAR / 2}l-8 ${BAR / 2}z`" />
     <path
       v-if="line.order !== undefined"
-      class="order"
+      class="fill-ink stroke-ink stroke-width-1.6"
       :d="`M${line.order * WIDTH} 3v19m-4-19h8l-4 5z`"
       data-mark="order"
     />
   </svg>
 </template>
-
-<style scoped>
-.line {
-  width: 100%;
-  max-width: 268px;
-}
-
-.axis {
-  stroke: var(--line);
-}
-
-.left {
-  fill: var(--silt);
-}
-
-.order {
-  fill: var(--ink);
-  stroke: var(--ink);
-  stroke-width: 1.6;
-}
-</style>

@@ -73,7 +73,7 @@ async function openOne() {
         clean, <span class="num">{{ entry.shelf.dirty }}</span> dirty</span
       >
       <br />
-      <span class="mark small">{{ shelfWords(entry) }}</span>
+      <span class="mark small mr-6px font-680">{{ shelfWords(entry) }}</span>
       <span class="small quiet"
         >{{ item.turned ? 'wash' : 'order' }} below {{ amountWords(item.reorderAt, item.unit) }}</span
       >
@@ -87,29 +87,50 @@ async function openOne() {
         </template>
       </p>
     </div>
-    <p class="cost num">
+    <p class="cost num leading-1.2 text-right">
       <template v-if="entry.use.costAYear !== undefined && !item.kit"
-        >{{ money(entry.use.costAYear) }}<br /><span class="small quiet">a year</span></template
+        >{{ money(entry.use.costAYear) }}<br /><span class="small quiet font-text">a year</span></template
       >
     </p>
-    <form novalidate data-field="amount" @submit.prevent="happened('BOUGHT')">
+    <form
+      class="flex flex-wrap gap-6px max-desk:col-span-full"
+      novalidate
+      data-field="amount"
+      @submit.prevent="happened('BOUGHT')"
+    >
       <NumberField
         v-model="typed"
-        class="many"
+        class="w-104px"
         :label="`${item.name}: how many`"
         name="amount"
         placeholder="How many"
         bare
       />
-      <el-button native-type="submit" :disabled="sending">Bought</el-button>
-      <el-button :disabled="sending" @click="happened('COUNTED')"> Counted </el-button>
-      <el-button v-if="item.turned" :disabled="sending" @click="happened('WASHED')"> Washed </el-button>
-      <el-button v-if="item.kit" :disabled="sending || !entry.shelf?.ready" @click="openOne">
+      <el-button class="[padding-inline:12px]" native-type="submit" :disabled="sending">Bought</el-button>
+      <el-button class="[padding-inline:12px]" :disabled="sending" @click="happened('COUNTED')">
+        Counted
+      </el-button>
+      <el-button
+        v-if="item.turned"
+        class="[padding-inline:12px]"
+        :disabled="sending"
+        @click="happened('WASHED')"
+      >
+        Washed
+      </el-button>
+      <el-button
+        v-if="item.kit"
+        class="[padding-inline:12px]"
+        :disabled="sending || !entry.shelf?.ready"
+        @click="openOne"
+      >
         Open one
       </el-button>
-      <p v-if="errors.amount || trouble" class="error small" role="alert">{{ errors.amount ?? trouble }}</p>
+      <p v-if="errors.amount || trouble" class="error small w-full text-brick" role="alert">
+        {{ errors.amount ?? trouble }}
+      </p>
     </form>
-    <p v-if="item.kit" class="fits small quiet">{{ fitWords(entry) }}</p>
+    <p v-if="item.kit" class="small quiet col-span-full">{{ fitWords(entry) }}</p>
   </article>
 </template>
 
@@ -123,11 +144,6 @@ async function openOne() {
   border-top: 1px solid var(--hair);
 }
 
-.mark {
-  margin-right: 6px;
-  font-weight: 680;
-}
-
 .out .mark {
   color: var(--brick);
 }
@@ -136,45 +152,9 @@ async function openOne() {
   color: var(--amber);
 }
 
-.cost {
-  line-height: 1.2;
-  text-align: right;
-}
-
-.cost span {
-  font-family: var(--text);
-}
-
-.fits {
-  grid-column: 1 / -1;
-}
-
-form {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-}
-
-form .el-button {
-  padding-inline: 12px;
-}
-
-.many {
-  width: 104px;
-}
-
-.error {
-  width: 100%;
-  color: var(--brick);
-}
-
 @media (width <= 1100px) {
   .thing {
     grid-template-columns: 1fr 1fr;
-  }
-
-  form {
-    grid-column: 1 / -1;
   }
 }
 </style>

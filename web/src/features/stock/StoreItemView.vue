@@ -89,7 +89,7 @@ async function takeOut() {
       <p v-if="gone" class="quiet">
         It was taken out. <RouterLink :to="{ name: 'stores' }">Back to the stores</RouterLink>
       </p>
-      <form v-else-if="form" novalidate @submit.prevent="save">
+      <form v-else-if="form" class="grid gap-18px mt-3 mb-24px" novalidate @submit.prevent="save">
         <StockFields
           v-model="form"
           :errors="fieldErrors"
@@ -99,7 +99,7 @@ async function takeOut() {
         />
         <ConflictNotice v-if="conflict" what="this item" @keep="keepMine" />
         <p v-else-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-        <div class="actions">
+        <div class="actions flex flex-wrap gap-10px">
           <el-button type="primary" native-type="submit" :disabled="sending">Save</el-button>
           <LinkButton type="primary" text :to="{ name: 'stores' }">Cancel</LinkButton>
           <el-button
@@ -116,17 +116,3 @@ async function takeOut() {
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: 18px;
-  margin: 14px 0 24px;
-}
-
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
-</style>

@@ -40,13 +40,17 @@ const empty = computed(() => stores.data.value?.items.length === 0)
             <b class="num">{{ money(stores.data.value.costAYear) }}</b>.</span
           >
         </p>
-        <section aria-label="In the stores" class="things">
+        <section aria-label="In the stores" class="mt-3 mb-24px">
           <StockRow v-for="item in stores.data.value.items" :key="item.id" :entry="item" />
         </section>
         <section v-if="stores.data.value.notKept.length" aria-label="Used, but not kept here">
           <h2>Used, but not kept here</h2>
           <ul>
-            <li v-for="supply in stores.data.value.notKept" :key="supply.name">
+            <li
+              v-for="supply in stores.data.value.notKept"
+              :key="supply.name"
+              class="flex flex-wrap gap-y-1 gap-x-3 py-1"
+            >
               <RouterLink :to="{ name: 'new-store-item', query: { thing: supply.name } }">{{
                 supply.name
               }}</RouterLink>
@@ -68,16 +72,3 @@ const empty = computed(() => stores.data.value?.items.length === 0)
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-.things {
-  margin: 14px 0 24px;
-}
-
-li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 14px;
-  padding: 4px 0;
-}
-</style>

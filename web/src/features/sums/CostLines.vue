@@ -26,9 +26,9 @@ const apart = computed(() => {
 
 <template>
   <svg :viewBox="`0 0 320 ${HEIGHT + 24}`">
-    <path class="axis" :d="`M0 6V${HEIGHT + 6}H${WIDTH}`" />
+    <path class="fill-none stroke-line" :d="`M0 6V${HEIGHT + 6}H${WIDTH}`" />
     <g v-for="(line, index) in drawn" :key="line.label" :class="index ? 'instead' : 'now'">
-      <path class="line" :d="line.d" />
+      <path class="line fill-none stroke-width-2.5" :d="line.d" />
       <text :x="WIDTH + 6" :y="y(line.end) + 4 - index * apart">{{ line.label }} {{ money(line.end) }}</text>
     </g>
     <text x="0" :y="HEIGHT + 20">today</text>
@@ -38,16 +38,6 @@ const apart = computed(() => {
 
 <style scoped src="./picture.css"></style>
 <style scoped>
-.axis {
-  fill: none;
-  stroke: var(--line);
-}
-
-.line {
-  fill: none;
-  stroke-width: 2.5;
-}
-
 .now .line {
   stroke: var(--silt);
   stroke-dasharray: 6 4;

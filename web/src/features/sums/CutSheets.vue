@@ -9,15 +9,21 @@ defineProps<{ drawing: Extract<Drawing, { kind: 'cut' }> }>()
   <svg
     v-for="(pieces, sheet) in drawing.sheets"
     :key="sheet"
-    class="sheet"
+    class="sheet block w-full max-w-420px max-h-340px mb-10px print:max-h-220px"
     :viewBox="`-2 -2 ${drawing.w + 4} ${drawing.h + 4}`"
   >
-    <rect class="foam" x="0" y="0" :width="drawing.w" :height="drawing.h" />
+    <rect
+      class="fill-cell stroke-ink-quiet stroke-width-2 stroke-still"
+      x="0"
+      y="0"
+      :width="drawing.w"
+      :height="drawing.h"
+    />
     <template v-if="drawing.round">
       <circle
         v-for="(piece, index) in pieces"
         :key="`round-${index}`"
-        class="piece"
+        class="piece fill-silt-stipple stroke-ink stroke-still"
         :cx="piece.x + piece.w / 2"
         :cy="piece.y + piece.h / 2"
         :r="piece.w / 2"
@@ -26,7 +32,7 @@ defineProps<{ drawing: Extract<Drawing, { kind: 'cut' }> }>()
     <rect
       v-for="(piece, index) in drawing.round ? [] : pieces"
       :key="index"
-      class="piece"
+      class="piece fill-silt-stipple stroke-ink stroke-still"
       :x="piece.x"
       :y="piece.y"
       :width="piece.w"
@@ -34,32 +40,3 @@ defineProps<{ drawing: Extract<Drawing, { kind: 'cut' }> }>()
     />
   </svg>
 </template>
-
-<style scoped>
-.sheet {
-  display: block;
-  width: 100%;
-  max-width: 420px;
-  max-height: 340px;
-  margin-bottom: 10px;
-}
-
-.foam {
-  fill: var(--cell);
-  stroke: var(--ink-quiet);
-  stroke-width: 2;
-  vector-effect: non-scaling-stroke;
-}
-
-.piece {
-  fill: var(--silt-stipple);
-  stroke: var(--ink);
-  vector-effect: non-scaling-stroke;
-}
-
-@media print {
-  .sheet {
-    max-height: 220px;
-  }
-}
-</style>

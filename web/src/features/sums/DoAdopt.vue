@@ -47,9 +47,13 @@ async function adopt() {
 
 <template>
   <details v-if="parts.length">
-    <summary>Adopt the other way</summary>
+    <summary class="py-12px font-600 cursor-pointer">Adopt the other way</summary>
     <p class="quiet">Say which task each part belongs to and what it is called in Stores.</p>
-    <div v-for="(part, index) in parts" :key="index" class="part">
+    <div
+      v-for="(part, index) in parts"
+      :key="index"
+      class="grid cols-[repeat(auto-fill,minmax(180px,1fr))] gap-y-10px gap-x-3 items-end pt-2 pb-3"
+    >
       <p class="num">{{ money(part.price) }} every {{ part.everyDays }} days</p>
       <SelectField v-model="tasks[index]" label="Task" :name="`task[${index}]`" :choices="taskChoices" />
       <SelectField v-model="items[index]" label="In Stores" :name="`item[${index}]`" :choices="itemChoices" />
@@ -64,19 +68,3 @@ async function adopt() {
     <p v-if="trouble" class="error" role="alert">{{ trouble }}</p>
   </details>
 </template>
-
-<style scoped>
-summary {
-  padding: 12px 0;
-  font-weight: 600;
-  cursor: pointer;
-}
-
-.part {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
-  gap: 10px 14px;
-  align-items: end;
-  padding: 8px 0 14px;
-}
-</style>

@@ -37,9 +37,10 @@ async function put() {
 </script>
 
 <template>
-  <div v-if="stages.length">
+  <div v-if="stages.length" class="grid gap-10px justify-items-start">
     <SelectField
       v-model="stage"
+      class="grid gap-10px justify-items-start"
       :label="`Keep ${tell('KILOGRAMS', grams / 1000)} as the mass of`"
       name="stage"
       :choices="stages"
@@ -48,11 +49,3 @@ async function put() {
     <p v-if="trouble" class="error" role="alert">{{ trouble }}</p>
   </div>
 </template>
-
-<style scoped>
-div {
-  display: grid;
-  gap: 10px;
-  justify-items: start;
-}
-</style>

@@ -61,9 +61,10 @@ async function cut() {
 </script>
 
 <template>
-  <div v-if="items.length">
+  <div v-if="items.length" class="grid gap-10px justify-items-start">
     <SelectField
       v-model="sheet"
+      class="grid gap-10px justify-items-start"
       :label="sheets === 1 ? 'One sheet used up of' : `${sheets} sheets used up of`"
       name="sheet"
       :choices="items"
@@ -71,6 +72,7 @@ async function cut() {
     <SelectField
       v-if="pieces"
       v-model="piece"
+      class="grid gap-10px justify-items-start"
       :label="`${pieces} pieces become`"
       name="piece"
       hint="May stay empty."
@@ -86,11 +88,3 @@ async function cut() {
     shelf.
   </p>
 </template>
-
-<style scoped>
-div {
-  display: grid;
-  gap: 10px;
-  justify-items: start;
-}
-</style>

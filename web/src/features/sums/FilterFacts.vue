@@ -14,32 +14,10 @@ const facts = computed(() => factsOf(known.value))
 </script>
 
 <template>
-  <dl v-if="facts.length">
-    <div v-for="fact in facts" :key="fact.label">
-      <dt>{{ fact.label }}</dt>
+  <dl v-if="facts.length" class="flex flex-wrap gap-y-2px gap-x-24px my-1">
+    <div v-for="fact in facts" :key="fact.label" class="flex gap-6px">
+      <dt class="text-ink-quiet">{{ fact.label }}</dt>
       <dd>{{ fact.text }}</dd>
     </div>
   </dl>
 </template>
-
-<style scoped>
-dl {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 24px;
-  margin: 4px 0;
-}
-
-div {
-  display: flex;
-  gap: 6px;
-}
-
-dt {
-  color: var(--ink-quiet);
-}
-
-dd {
-  margin: 0;
-}
-</style>

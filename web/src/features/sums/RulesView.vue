@@ -68,9 +68,9 @@ async function ours(rule: Rule) {
       what="the rules"
       @retry="rules.refetch()"
     >
-      <section v-for="group in groups" :key="group.title">
+      <section v-for="group in groups" :key="group.title" class="mt-26px">
         <h2>{{ group.title }}</h2>
-        <div class="rules">
+        <div class="grid cols-[repeat(auto-fill,minmax(230px,1fr))] gap-y-3 gap-x-4 items-start">
           <div v-for="rule in group.rules" :key="rule.key">
             <NumberField
               :model-value="textOf(rule)"
@@ -94,16 +94,3 @@ async function ours(rule: Rule) {
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-section {
-  margin-top: 26px;
-}
-
-.rules {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
-  gap: 14px 22px;
-  align-items: start;
-}
-</style>

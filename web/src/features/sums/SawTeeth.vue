@@ -32,26 +32,15 @@ const path = computed(() =>
 <template>
   <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT + 22}`">
     <rect
-      class="band"
+      class="band fill-herb-soft"
       x="0"
       :y="y(drawing.peak)"
       :width="WIDTH"
       :height="y(drawing.trough) - y(drawing.peak)"
     />
-    <path class="saw" :d="path" />
+    <path class="fill-none stroke-stream stroke-width-2" :d="path" />
     <text x="0" :y="HEIGHT + 20">{{ drawing.label }}</text>
   </svg>
 </template>
 
 <style scoped src="./picture.css"></style>
-<style scoped>
-.band {
-  fill: var(--herb-soft);
-}
-
-.saw {
-  fill: none;
-  stroke: var(--stream);
-  stroke-width: 2;
-}
-</style>

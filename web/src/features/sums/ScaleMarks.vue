@@ -26,18 +26,24 @@ const upright = computed(() => {
 
 <template>
   <svg v-if="drawing.upright" viewBox="0 -16 320 166">
-    <rect class="tube" x="10" y="6" width="12" height="130" rx="6" />
+    <rect class="fill-cell stroke-line" x="10" y="6" width="12" height="130" rx="6" />
     <g v-for="mark in upright" :key="mark.label">
-      <circle :class="mark.tone" cx="16" :cy="mark.y" r="6" />
-      <path class="lead" :d="`M24 ${mark.y}L40 ${mark.text}`" />
+      <circle class="stroke-surface stroke-width-1.5" :class="mark.tone" cx="16" :cy="mark.y" r="6" />
+      <path class="fill-none stroke-line" :d="`M24 ${mark.y}L40 ${mark.text}`" />
       <text x="44" :y="mark.text + 4">{{ mark.label }}</text>
     </g>
   </svg>
   <svg v-else :viewBox="`0 0 320 ${30 + ROW * spread.length}`">
-    <rect class="tube" x="2" y="8" :width="LENGTH" height="8" rx="4" />
+    <rect class="fill-cell stroke-line" x="2" y="8" :width="LENGTH" height="8" rx="4" />
     <g v-for="(mark, index) in spread" :key="mark.label">
-      <path class="lead" :d="`M${2 + mark.share * LENGTH} 16V${24 + ROW * index}`" />
-      <circle :class="mark.tone" :cx="2 + mark.share * LENGTH" cy="12" r="6" />
+      <path class="fill-none stroke-line" :d="`M${2 + mark.share * LENGTH} 16V${24 + ROW * index}`" />
+      <circle
+        class="stroke-surface stroke-width-1.5"
+        :class="mark.tone"
+        :cx="2 + mark.share * LENGTH"
+        cy="12"
+        r="6"
+      />
       <text
         :x="2 + mark.share * LENGTH"
         :y="34 + ROW * index"
@@ -51,22 +57,7 @@ const upright = computed(() => {
 
 <style scoped src="./picture.css"></style>
 <style scoped>
-.tube {
-  fill: var(--cell);
-  stroke: var(--line);
-}
-
-circle {
-  stroke: var(--surface);
-  stroke-width: 1.5;
-}
-
 circle.quiet {
   fill: var(--ink-quiet);
-}
-
-.lead {
-  fill: none;
-  stroke: var(--line);
 }
 </style>

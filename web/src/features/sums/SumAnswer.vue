@@ -41,20 +41,28 @@ const wanted = computed(() => {
 
 <template>
   <section aria-label="Answer" aria-live="polite">
-    <p v-if="answer" class="says">{{ says }}</p>
-    <p v-else-if="wrong" class="says quiet">One value needs another look.</p>
-    <p v-else class="says quiet">{{ wanted ? `Still to say: ${wanted}.` : 'Working it out …' }}</p>
+    <p v-if="answer" class="says mb-10px text-1.5rem font-700 leading-1.25 print:text-1.1rem">{{ says }}</p>
+    <p v-else-if="wrong" class="says quiet mb-10px text-1.5rem leading-1.25 font-400 print:text-1.1rem">
+      One value needs another look.
+    </p>
+    <p v-else class="says quiet mb-10px text-1.5rem leading-1.25 font-400 print:text-1.1rem">
+      {{ wanted ? `Still to say: ${wanted}.` : 'Working it out …' }}
+    </p>
     <template v-if="answer">
       <ul v-if="answer.warnings.length" class="warnings">
-        <li v-for="warning in answer.warnings" :key="warning">
+        <li v-for="warning in answer.warnings" :key="warning" class="py-1 pl-12px mb-2 edge-l-4-amber">
           {{ inOurUnits(warningFor(sum.name, warning)) }}
         </li>
       </ul>
       <SumPicture v-if="drawing" :drawing="drawing" />
-      <dl>
-        <div v-for="line in lines" :key="line.label">
+      <dl class="my-10px print:[columns:2] print:text-12px">
+        <div
+          v-for="line in lines"
+          :key="line.label"
+          class="flex gap-3 items-baseline justify-between py-5px edge-b-hair"
+        >
           <dt>{{ line.label }}</dt>
-          <dd class="num">{{ line.text }}</dd>
+          <dd class="num text-right">{{ line.text }}</dd>
         </div>
       </dl>
       <p v-if="page.unsure" class="quiet">{{ page.unsure }}</p>
@@ -64,50 +72,5 @@ const wanted = computed(() => {
 </template>
 
 <style scoped>
-.says {
-  margin: 0 0 10px;
-  font-size: 1.5rem;
-  font-weight: 700;
-  line-height: 1.25;
-}
-
-.says.quiet {
-  font-weight: 400;
-}
-
-.warnings li {
-  padding: 4px 0 4px 12px;
-  margin-bottom: 8px;
-  border-left: 4px solid var(--amber);
-}
-
-dl {
-  margin: 10px 0;
-}
-
-dl div {
-  display: flex;
-  gap: 14px;
-  align-items: baseline;
-  justify-content: space-between;
-  padding: 5px 0;
-  border-bottom: 1px solid var(--hair);
-}
-
-dd {
-  margin: 0;
-  text-align: right;
-}
-
 /* A sum is one page, whatever it draws. */
-@media print {
-  .says {
-    font-size: 1.1rem;
-  }
-
-  dl {
-    columns: 2;
-    font-size: 12px;
-  }
-}
 </style>

@@ -82,31 +82,45 @@ const print = () => {
 </script>
 
 <template>
-  <section aria-label="What to do with it">
-    <DoFlow v-if="sum.name === 'catch'" :tank="tank" :known="known" :given="given" :answer="answer" />
-    <DoMedia v-else-if="sum.name === 'hold'" :known="known" :answer="answer" />
-    <DoSheets v-else-if="sum.name === 'cut' || sum.name === 'cutlist'" :known="known" :answer="answer" />
-    <RouterLink v-if="template" class="el-button" :to="template">Print a template at true size</RouterLink>
-    <DoChore v-if="chore && tank" :tank="tank" :chore="chore" />
-    <DoAdopt v-if="sum.name === 'cost'" :known="known" :given="given" />
-    <RouterLink v-if="handing" class="el-button el-button--primary" :to="handing"
+  <section class="grid gap-3 justify-items-start" aria-label="What to do with it">
+    <DoFlow
+      v-if="sum.name === 'catch'"
+      class="print:hidden"
+      :tank="tank"
+      :known="known"
+      :given="given"
+      :answer="answer"
+    />
+    <DoMedia v-else-if="sum.name === 'hold'" class="print:hidden" :known="known" :answer="answer" />
+    <DoSheets
+      v-else-if="sum.name === 'cut' || sum.name === 'cutlist'"
+      class="print:hidden"
+      :known="known"
+      :answer="answer"
+    />
+    <RouterLink v-if="template" class="el-button print:hidden" :to="template"
+      >Print a template at true size</RouterLink
+    >
+    <DoChore v-if="chore && tank" class="print:hidden" :tank="tank" :chore="chore" />
+    <DoAdopt v-if="sum.name === 'cost'" class="print:hidden" :known="known" :given="given" />
+    <RouterLink v-if="handing" class="el-button el-button--primary print:hidden" :to="handing"
       >Hand it to the water change</RouterLink
     >
     <RouterLink
       v-if="sum.name === 'buckets' || sum.name === 'conditioner'"
-      class="el-button"
+      class="el-button print:hidden"
       :to="{ name: 'vessels' }"
       >Your tubs and caps</RouterLink
     >
-    <div class="tools">
-      <el-button v-if="tank" @click="remember">Keep for this tank</el-button>
-      <el-button @click="copy">Copy as text</el-button>
-      <el-button @click="print">Print</el-button>
-      <el-button @click="json">Save as JSON</el-button>
-      <el-button v-if="values.pieces" @click="svg">Save the cut as SVG</el-button>
+    <div class="flex flex-wrap gap-10px">
+      <el-button v-if="tank" class="m-0" @click="remember">Keep for this tank</el-button>
+      <el-button class="m-0" @click="copy">Copy as text</el-button>
+      <el-button class="m-0" @click="print">Print</el-button>
+      <el-button class="m-0" @click="json">Save as JSON</el-button>
+      <el-button v-if="values.pieces" class="m-0" @click="svg">Save the cut as SVG</el-button>
     </div>
-    <dl class="given">
-      <div v-for="line in told" :key="line.label">
+    <dl class="hidden print:block print:[columns:2] print:text-12px">
+      <div v-for="line in told" :key="line.label" class="print:flex print:gap-3">
         <dt>{{ line.label }}</dt>
         <dd>{{ line.text }}</dd>
       </div>
@@ -115,41 +129,5 @@ const print = () => {
 </template>
 
 <style scoped>
-section {
-  display: grid;
-  gap: 14px;
-  justify-items: start;
-}
-
-.tools {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
-
-.tools .el-button {
-  margin: 0;
-}
-
-.given {
-  display: none;
-}
-
 /* On paper what was given stands below the answer, and nothing can be pressed. */
-@media print {
-  section > * {
-    display: none;
-  }
-
-  .given {
-    display: block;
-    columns: 2;
-    font-size: 12px;
-  }
-
-  .given div {
-    display: flex;
-    gap: 14px;
-  }
-}
 </style>

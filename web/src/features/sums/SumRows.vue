@@ -30,8 +30,8 @@ const remove = (index: number) => (rows.value = rows.value.filter((_row, at) => 
 </script>
 
 <template>
-  <fieldset :data-field="path">
-    <legend>{{ legend }}</legend>
+  <fieldset class="min-w-0 border-0" :data-field="path">
+    <legend class="p-0 font-700">{{ legend }}</legend>
     <p v-if="hint" class="quiet small">{{ hint }}</p>
     <div v-for="(row, index) in rows" :key="index" class="row" :class="{ named }">
       <h3 v-if="named">{{ title(index) }}</h3>
@@ -45,29 +45,18 @@ const remove = (index: number) => (rows.value = rows.value.filter((_row, at) => 
       />
       <el-button
         v-if="!named"
-        class="less"
+        class="self-end"
         :aria-label="`Take out ${legend.toLowerCase()}, ${title(index)}`"
         @click="remove(index)"
         >Take out</el-button
       >
     </div>
-    <el-button v-if="!named && rows.length < field.most" class="more" @click="add">Add one</el-button>
+    <el-button v-if="!named && rows.length < field.most" class="mt-10px" @click="add">Add one</el-button>
     <p v-if="error" class="error" role="alert">{{ error }}</p>
   </fieldset>
 </template>
 
 <style scoped>
-fieldset {
-  min-width: 0;
-  padding: 0;
-  border: 0;
-}
-
-legend {
-  padding: 0;
-  font-weight: 700;
-}
-
 .row {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
@@ -80,14 +69,6 @@ legend {
 .row > h3,
 .row > :deep(fieldset) {
   grid-column: 1 / -1;
-}
-
-.less {
-  align-self: end;
-}
-
-.more {
-  margin-top: 10px;
 }
 
 @media (width <= 640px) {

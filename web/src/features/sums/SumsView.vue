@@ -23,19 +23,23 @@ const groups = computed(() =>
   <main class="page">
     <BenchNav />
     <h1>Sums</h1>
-    <div class="top">
+    <div class="top grid cols-[minmax(0,360px)_1] gap-y-3 gap-x-32px items-end max-tablet:cols-1">
       <TextField v-model="search" label="What do you want to know?" name="search" />
       <p class="quiet">
         They go by your <RouterLink :to="{ name: 'vessels' }">tubs and caps</RouterLink> and by
         <RouterLink :to="{ name: 'sum-rules' }">rules of thumb</RouterLink>, which are yours to change.
       </p>
     </div>
-    <div class="groups">
-      <section v-for="{ group, pages } in groups" :key="group">
+    <div class="[columns:3_260px] gap-40px mt-3">
+      <section v-for="{ group, pages } in groups" :key="group" class="pb-18px break-inside-avoid">
         <h2>{{ group }}</h2>
         <ul>
           <li v-for="page in pages" :key="page.name">
-            <RouterLink :to="{ name: 'sum', params: { sum: page.name } }">{{ page.question }}</RouterLink>
+            <RouterLink
+              class="block py-10px px-0 min-h-44px"
+              :to="{ name: 'sum', params: { sum: page.name } }"
+              >{{ page.question }}</RouterLink
+            >
           </li>
         </ul>
       </section>
@@ -45,35 +49,3 @@ const groups = computed(() =>
     </p>
   </main>
 </template>
-
-<style scoped>
-.top {
-  display: grid;
-  grid-template-columns: minmax(0, 360px) minmax(0, 1fr);
-  gap: 14px 32px;
-  align-items: end;
-}
-
-.groups {
-  columns: 3 260px;
-  gap: 40px;
-  margin-top: 14px;
-}
-
-section {
-  padding-bottom: 18px;
-  break-inside: avoid;
-}
-
-li a {
-  display: block;
-  padding: 10px 0;
-  min-height: 44px;
-}
-
-@media (width <= 700px) {
-  .top {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>

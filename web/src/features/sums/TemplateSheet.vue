@@ -37,20 +37,38 @@ const crosses = computed(() => {
   >
     <ellipse
       v-if="piece.round"
-      class="outline"
+      class="fill-none [stroke:black] stroke-width-0.4"
       :cx="piece.a / 2"
       :cy="piece.b / 2"
       :rx="piece.a / 2"
       :ry="piece.b / 2"
     />
-    <rect v-else class="outline" x="0.2" y="0.2" :width="piece.a - 0.4" :height="piece.b - 0.4" />
-    <circle v-if="piece.hole" class="outline" :cx="piece.a / 2" :cy="piece.b / 2" :r="piece.hole / 2" />
-    <path v-for="cross in crosses" :key="cross.key" class="cross" :d="cross.d" />
+    <rect
+      v-else
+      class="fill-none [stroke:black] stroke-width-0.4"
+      x="0.2"
+      y="0.2"
+      :width="piece.a - 0.4"
+      :height="piece.b - 0.4"
+    />
+    <circle
+      v-if="piece.hole"
+      class="fill-none [stroke:black] stroke-width-0.4"
+      :cx="piece.a / 2"
+      :cy="piece.b / 2"
+      :r="piece.hole / 2"
+    />
+    <path
+      v-for="cross in crosses"
+      :key="cross.key"
+      class="fill-none [stroke:black] stroke-width-0.2"
+      :d="cross.d"
+    />
     <g v-if="isFirst" class="bar">
-      <path d="M14 24H114M14 21V27M114 21V27" />
-      <text x="64" y="33" text-anchor="middle">100 mm</text>
+      <path class="fill-none [stroke:black] stroke-width-0.2" d="M14 24H114M14 21V27M114 21V27" />
+      <text class="[fill:black] text-6px" x="64" y="33" text-anchor="middle">100 mm</text>
     </g>
-    <text :x="view.x + view.w - 16" :y="view.y + 22">{{ sheet.name }}</text>
+    <text class="[fill:black] text-6px" :x="view.x + view.w - 16" :y="view.y + 22">{{ sheet.name }}</text>
   </svg>
 </template>
 
@@ -65,24 +83,6 @@ const crosses = computed(() => {
 
 .sheet:last-child {
   break-after: auto;
-}
-
-.outline {
-  fill: none;
-  stroke: black;
-  stroke-width: 0.4;
-}
-
-.cross,
-.bar path {
-  fill: none;
-  stroke: black;
-  stroke-width: 0.2;
-}
-
-text {
-  fill: black;
-  font-size: 6px;
 }
 
 @media print {

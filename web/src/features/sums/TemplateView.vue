@@ -61,8 +61,8 @@ const print = () => {
 </script>
 
 <template>
-  <main class="page">
-    <div class="screen">
+  <main class="page print:p-0 print:m-0">
+    <div class="print:hidden">
       <BenchNav />
       <h1>Template at true size</h1>
       <p v-if="tiles.isError.value" role="alert">
@@ -79,7 +79,7 @@ const print = () => {
             { value: 'LETTER', label: 'Letter' },
           ]"
         />
-        <ol>
+        <ol class="pl-20px list-decimal my-3">
           <li>Print at actual size, 100 %, without fitting to the page: {{ sheets.length }} pages.</li>
           <li>Measure the bar on page A1. It must be 100 mm long; if it is not, the printer scales.</li>
           <li>Lay the pages edge over edge where the crosses meet, and tape them.</li>
@@ -97,22 +97,3 @@ const print = () => {
     />
   </main>
 </template>
-
-<style scoped>
-ol {
-  padding-left: 20px;
-  list-style: decimal;
-  margin: 14px 0;
-}
-
-@media print {
-  .screen {
-    display: none;
-  }
-
-  .page {
-    padding: 0;
-    margin: 0;
-  }
-}
-</style>

@@ -71,8 +71,8 @@ async function takeOut(one: Vessel) {
       what="your tubs"
       @retry="vessels.refetch()"
     >
-      <div class="sides">
-        <form novalidate @submit.prevent="keep">
+      <div class="sides grid cols-[repeat(auto-fit,minmax(280px,1fr))] gap-y-24px gap-x-48px items-start">
+        <form class="grid gap-16px" novalidate @submit.prevent="keep">
           <ChoiceRow
             v-model="form.kind"
             legend="What is it?"
@@ -99,12 +99,18 @@ async function takeOut(one: Vessel) {
           </div>
         </form>
         <ul v-if="vessels.data.value?.length">
-          <li v-for="one in vessels.data.value" :key="one.id">
-            <span
+          <li
+            v-for="one in vessels.data.value"
+            :key="one.id"
+            class="flex gap-10px items-center py-2 edge-b-hair"
+          >
+            <span class="flex-1"
               >{{ one.name }} <b class="num">{{ holds(one) }}</b></span
             >
-            <el-button :aria-label="`Change ${one.name}`" @click="change(one)">Change</el-button>
-            <el-button :aria-label="`Take out ${one.name}`" @click="takeOut(one)">Take out</el-button>
+            <el-button class="m-0" :aria-label="`Change ${one.name}`" @click="change(one)">Change</el-button>
+            <el-button class="m-0" :aria-label="`Take out ${one.name}`" @click="takeOut(one)"
+              >Take out</el-button
+            >
           </li>
         </ul>
         <p v-else class="quiet">None yet. The bucket of each tank is used until you add one.</p>
@@ -112,33 +118,3 @@ async function takeOut(one: Vessel) {
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-.sides {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
-  gap: 24px 48px;
-  align-items: start;
-}
-
-form {
-  display: grid;
-  gap: 16px;
-}
-
-li {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hair);
-}
-
-li span {
-  flex: 1;
-}
-
-li .el-button {
-  margin: 0;
-}
-</style>

@@ -21,7 +21,7 @@ const picked = computed({
 
 <template>
   <div data-field="setting.animals">
-    <p id="animals" class="legend">Do any of these live in it?</p>
+    <p id="animals" class="font-600">Do any of these live in it?</p>
     <el-checkbox-group v-model="picked" aria-labelledby="animals">
       <el-checkbox v-for="choice in ANIMALS" :key="choice.value" :value="choice.value">
         {{ choice.label }}
@@ -32,9 +32,3 @@ const picked = computed({
     </p>
   </div>
 </template>
-
-<style scoped>
-.legend {
-  font-weight: 600;
-}
-</style>

@@ -153,7 +153,7 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
           v-if="existing && session?.role === 'KEEPER'"
           type="danger"
           text
-          class="out"
+          class="ml-auto"
           @click="takeOut"
         >
           Remove this filter…
@@ -163,9 +163,3 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
     </FormPage>
   </AsyncState>
 </template>
-
-<style scoped>
-.out {
-  margin-left: auto;
-}
-</style>

@@ -125,16 +125,10 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
       </p>
       <template #beside>
         <el-button type="primary" text @click="leave">Cancel</el-button>
-        <el-button v-if="session?.role === 'KEEPER'" type="danger" text class="delete" @click="destroy">
+        <el-button v-if="session?.role === 'KEEPER'" type="danger" text class="ml-auto" @click="destroy">
           Delete tank…
         </el-button>
       </template>
     </FormPage>
   </AsyncState>
 </template>
-
-<style scoped>
-.delete {
-  margin-left: auto;
-}
-</style>

@@ -10,7 +10,7 @@ const change = { name: 'edit-filter', params: { tank: props.tank, filter: props.
 </script>
 
 <template>
-  <span class="links">
+  <span class="links ml-auto">
     <RouterLink v-if="mayGo(change)" class="small change" :to="change">Change filter</RouterLink>
     <RouterLink
       v-if="mayGo(change)"
@@ -32,10 +32,6 @@ const change = { name: 'edit-filter', params: { tank: props.tank, filter: props.
 </template>
 
 <style scoped>
-.links {
-  margin-left: auto;
-}
-
 .change + .change {
   margin-left: 14px;
 }

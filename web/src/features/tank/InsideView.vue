@@ -92,13 +92,17 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
         Nobody has said yet what sits where. This is what is usual for such a filter: change it to yours, then
         save.
       </p>
-      <section v-if="read.doubts.length" class="doubts" aria-label="Worth a second look">
+      <section
+        v-if="read.doubts.length"
+        class="doubts grid gap-3 mb-4 py-12px px-16px edge-1.5-amber rounded"
+        aria-label="Worth a second look"
+      >
         <h2>Worth a second look</h2>
         <ul>
-          <li v-for="doubt in read.doubts" :key="doubt">{{ inOurUnits(doubt) }}</li>
+          <li v-for="doubt in read.doubts" :key="doubt" class="py-1">{{ inOurUnits(doubt) }}</li>
         </ul>
       </section>
-      <section aria-labelledby="places">
+      <section class="grid gap-3 mb-4" aria-labelledby="places">
         <h2 id="places">What sits where, from the top</h2>
         <p class="quiet">
           In the order your hand meets it. The order in which water meets it is the water path; neither
@@ -114,11 +118,11 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
           ]"
         />
       </section>
-      <section aria-labelledby="build">
+      <section class="grid gap-3 mb-4" aria-labelledby="build">
         <h2 id="build">How it is built</h2>
         <BuildFields v-model="form" :kind="read.kind" :lamp="hasLamp" :errors="plain" />
       </section>
-      <section aria-labelledby="own">
+      <section class="grid gap-3 mb-4" aria-labelledby="own">
         <h2 id="own">Your own steps</h2>
         <OwnSteps v-model="form" :errors="plain" />
       </section>
@@ -129,32 +133,15 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
       </template>
       <template #aside>
         <h2>As your hand meets it</h2>
-        <TrayPicture class="drawn" :chambers="drawn" :parts="read.stages" :lid="read.kind === 'CANISTER'" />
+        <TrayPicture
+          class="[margin-block:12px_28px]"
+          :chambers="drawn"
+          :parts="read.stages"
+          :lid="read.kind === 'CANISTER'"
+        />
         <h2>As it is built</h2>
-        <PhotoStrip :of="{ filter: props.filter }" />
+        <PhotoStrip class="grid gap-3 mb-4" :of="{ filter: props.filter }" />
       </template>
     </FormPage>
   </AsyncState>
 </template>
-
-<style scoped>
-section {
-  display: grid;
-  gap: var(--gap-3);
-  margin-bottom: var(--gap-4);
-}
-
-.doubts {
-  padding: 12px 16px;
-  border: 1.5px solid var(--amber);
-  border-radius: var(--round);
-}
-
-.doubts li {
-  padding: 4px 0;
-}
-
-.drawn {
-  margin-block: 12px 28px;
-}
-</style>

@@ -54,7 +54,7 @@ async function save() {
       <TankFields v-model="tank" :errors="half.tank" :rooms="rooms" />
     </section>
     <p v-else class="quiet">{{ tank.name }} is saved. Its filter comes next.</p>
-    <section class="filter" aria-labelledby="filter-title">
+    <section class="filter grid gap-3 pt-4 edge-t-line" aria-labelledby="filter-title">
       <h2 id="filter-title">Its filter</h2>
       <p class="quiet">
         We start with the usual water path of its kind. Change what differs; you can add more filters later.
@@ -71,12 +71,3 @@ async function save() {
     <template #aside><DraftPath :form="filter" /></template>
   </FormPage>
 </template>
-
-<style scoped>
-.filter {
-  display: grid;
-  gap: var(--gap-3);
-  padding-top: var(--gap-4);
-  border-top: 1px solid var(--line);
-}
-</style>

@@ -12,7 +12,7 @@ const USUAL_BUCKET_L = 8
 </script>
 
 <template>
-  <div class="pair">
+  <div class="grid cols-[repeat(auto-fit,minmax(180px,1fr))] gap-y-3 gap-x-4">
     <MeasureField
       v-model="form.bucketL"
       label="Your bucket"
@@ -31,11 +31,3 @@ const USUAL_BUCKET_L = 8
     />
   </div>
 </template>
-
-<style scoped>
-.pair {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
-  gap: var(--gap-3) var(--gap-4);
-}
-</style>

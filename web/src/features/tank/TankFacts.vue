@@ -9,60 +9,38 @@ defineProps<{ tank: TankInput }>()
 </script>
 
 <template>
-  <dl>
-    <div>
-      <dt>{{ labelOf(WATER, tank.setting.water) }} water</dt>
-      <dd>{{ say('VOLUME', tank.netVolumeL) }}</dd>
+  <dl class="flex flex-wrap gap-y-2px gap-x-24px mt-1 mb-3">
+    <div class="flex gap-6px">
+      <dt class="text-ink-quiet">{{ labelOf(WATER, tank.setting.water) }} water</dt>
+      <dd class="font-640">{{ say('VOLUME', tank.netVolumeL) }}</dd>
     </div>
-    <div>
-      <dt>established</dt>
-      <dd>{{ ageWords(tank.establishedOn) }}</dd>
+    <div class="flex gap-6px">
+      <dt class="text-ink-quiet">established</dt>
+      <dd class="font-640">{{ ageWords(tank.establishedOn) }}</dd>
     </div>
-    <div>
-      <dt>stocking</dt>
-      <dd>{{ labelOf(STOCKING, tank.setting.stocking).toLowerCase() }}</dd>
+    <div class="flex gap-6px">
+      <dt class="text-ink-quiet">stocking</dt>
+      <dd class="font-640">{{ labelOf(STOCKING, tank.setting.stocking).toLowerCase() }}</dd>
     </div>
-    <div v-if="animalWords(tank.setting.animals)">
-      <dt>home of</dt>
-      <dd>{{ animalWords(tank.setting.animals) }}</dd>
+    <div v-if="animalWords(tank.setting.animals)" class="flex gap-6px">
+      <dt class="text-ink-quiet">home of</dt>
+      <dd class="font-640">{{ animalWords(tank.setting.animals) }}</dd>
     </div>
-    <div>
-      <dt>feeding</dt>
-      <dd>{{ labelOf(FEEDING, tank.setting.feeding).toLowerCase() }}</dd>
+    <div class="flex gap-6px">
+      <dt class="text-ink-quiet">feeding</dt>
+      <dd class="font-640">{{ labelOf(FEEDING, tank.setting.feeding).toLowerCase() }}</dd>
     </div>
-    <div>
-      <dt>bacteria live in</dt>
-      <dd>{{ labelOf(BACTERIA, tank.setting.bacteriaHome).toLowerCase() }}</dd>
+    <div class="flex gap-6px">
+      <dt class="text-ink-quiet">bacteria live in</dt>
+      <dd class="font-640">{{ labelOf(BACTERIA, tank.setting.bacteriaHome).toLowerCase() }}</dd>
     </div>
-    <div>
-      <dt>tap holds</dt>
-      <dd>{{ labelOf(TAP, tank.setting.tapWater).toLowerCase() }}</dd>
+    <div class="flex gap-6px">
+      <dt class="text-ink-quiet">tap holds</dt>
+      <dd class="font-640">{{ labelOf(TAP, tank.setting.tapWater).toLowerCase() }}</dd>
     </div>
-    <div v-if="tank.room">
-      <dt>in</dt>
-      <dd>{{ tank.room }}</dd>
+    <div v-if="tank.room" class="flex gap-6px">
+      <dt class="text-ink-quiet">in</dt>
+      <dd class="font-640">{{ tank.room }}</dd>
     </div>
   </dl>
 </template>
-
-<style scoped>
-dl {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 24px;
-  margin: 4px 0 14px;
-}
-
-div {
-  display: flex;
-  gap: 6px;
-}
-
-dt {
-  color: var(--ink-quiet);
-}
-
-dd {
-  font-weight: 640;
-}
-</style>

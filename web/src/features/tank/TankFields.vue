@@ -27,7 +27,7 @@ const now = today()
 </script>
 
 <template>
-  <div class="fields">
+  <div class="grid gap-4">
     <div class="pair">
       <TextField v-model="form.name" label="Tank" name="name" hint="What you call it" :error="errors.name" />
       <MeasureField
@@ -129,11 +129,6 @@ const now = today()
 </template>
 
 <style scoped>
-.fields {
-  display: grid;
-  gap: var(--gap-4);
-}
-
 .pair {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));

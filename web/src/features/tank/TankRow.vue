@@ -23,17 +23,19 @@ const waiting = computed(() => {
 </script>
 
 <template>
-  <li>
+  <li
+    class="grid cols-[190px_1_310px] gap-y-6px gap-x-24px items-center min-h-72px py-2 edge-b-hair max-half:cols-1"
+  >
     <div>
-      <RouterLink class="name" :to="{ name: 'tank', params: { tank: tank.id } }">{{
+      <RouterLink class="name text-18px" :to="{ name: 'tank', params: { tank: tank.id } }">{{
         tank.tank.name
       }}</RouterLink>
       <p class="quiet small">
         {{ labelOf(WATER, tank.tank.setting.water) }}, {{ say('VOLUME', tank.tank.netVolumeL) }}
       </p>
     </div>
-    <div class="paths">
-      <div v-for="filter in filters" :key="filter.id">
+    <div class="flex flex-wrap gap-y-1 gap-x-18px">
+      <div v-for="filter in filters" :key="filter.id" class="grid">
         <MiniPath
           :name="filter.name"
           :stages="filter.stages"
@@ -43,7 +45,7 @@ const waiting = computed(() => {
       </div>
       <span v-if="filters.length === 0" class="quiet">No filter yet</span>
     </div>
-    <div class="next">
+    <div class="next flex flex-wrap gap-y-2px gap-x-10px items-baseline">
       <p v-if="waiting"><StateTag standing="HELD" words="on hold" /> {{ waiting.subject.name }}</p>
       <template v-if="next">
         <StateTag :standing="next.standing" :words="standingWords(next.standing, next.window, now)" />
@@ -54,42 +56,3 @@ const waiting = computed(() => {
     </div>
   </li>
 </template>
-
-<style scoped>
-li {
-  display: grid;
-  grid-template-columns: 190px minmax(0, 1fr) 310px;
-  gap: 6px 24px;
-  align-items: center;
-  min-height: 72px;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hair);
-}
-
-.name {
-  font-size: 18px;
-}
-
-.paths {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 18px;
-}
-
-.paths > div {
-  display: grid;
-}
-
-.next {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 10px;
-  align-items: baseline;
-}
-
-@media (width <= 900px) {
-  li {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>

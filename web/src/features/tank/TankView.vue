@@ -75,9 +75,9 @@ const mayGo = useMayGo()
       what="the tank"
       @retry="tank.refetch()"
     >
-      <header v-if="tank.data.value">
+      <header v-if="tank.data.value" class="flex flex-wrap gap-y-1 gap-x-16px items-baseline">
         <h1>{{ tank.data.value.tank.name }}</h1>
-        <div class="actions">
+        <div class="actions flex gap-2">
           <LinkButton type="primary" text :to="{ name: 'chores', params: { tank: props.tank } }"
             >Chores</LinkButton
           >
@@ -103,10 +103,10 @@ const mayGo = useMayGo()
         <section
           v-for="{ filter, all, opening } in byFilter"
           :key="filter.id"
-          class="filter"
+          class="filter edge-t-line pt-12px pb-2"
           :aria-label="filter.name"
         >
-          <div class="title">
+          <div class="title flex flex-wrap gap-y-1 gap-x-16px items-baseline">
             <h2>{{ labelOf(FILTER_KIND, filter.kind) }} {{ filter.name }}</h2>
             <span v-if="filter.direction" class="quiet small"
               >water runs {{ labelOf(DIRECTION, filter.direction).toLowerCase() }}</span
@@ -129,23 +129,30 @@ const mayGo = useMayGo()
         <TankMedia :tank="props.tank" />
         <RouterLink
           v-if="mayGo({ name: 'new-filter', params: { tank: props.tank } })"
-          class="add"
+          class="add text-14px"
           :to="{ name: 'new-filter', params: { tank: props.tank } }"
           >Add a filter</RouterLink
         >
-        <div class="below">
+        <div class="grid cols-[1_380px] gap-36px mt-10px pt-12px edge-t-line max-desk:cols-1">
           <section aria-labelledby="when">
             <h2 id="when">When</h2>
             <p v-if="byFilter.length === 0" class="quiet">
               No filter yet. Add one and its care is planned at once.
             </p>
             <template v-for="{ filter, rows, off } in byFilter" :key="filter.id">
-              <h3 v-if="byFilter.length > 1">{{ filter.name }}</h3>
+              <h3 v-if="byFilter.length > 1" class="mt-3">{{ filter.name }}</h3>
               <TakingOn :tank="props.tank" :filter="filter" :forecasts="rows" :today="now" />
               <WhenList :forecasts="rows" :today="now" @adjust="adjust" />
               <p v-if="off.length" class="small quiet off">
                 Switched off:
-                <el-button v-for="task in off" :key="task.id" type="primary" text @click="adjusting = task">
+                <el-button
+                  v-for="task in off"
+                  :key="task.id"
+                  class="text-14px min-h-32px"
+                  type="primary"
+                  text
+                  @click="adjusting = task"
+                >
                   {{ task.name }}
                 </el-button>
               </p>
@@ -171,52 +178,3 @@ const mayGo = useMayGo()
     <TaskSettingDialog :task="adjusting" @close="adjusting = undefined" />
   </main>
 </template>
-
-<style scoped>
-header,
-.title {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 16px;
-  align-items: baseline;
-}
-
-.actions,
-.actions {
-  display: flex;
-  gap: 8px;
-}
-
-.filter {
-  border-top: 1px solid var(--line);
-  padding: 12px 0 8px;
-}
-
-.add {
-  font-size: 14px;
-}
-
-.below {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 380px;
-  gap: 36px;
-  margin-top: 10px;
-  padding-top: 12px;
-  border-top: 1px solid var(--line);
-}
-
-@media (width <= 1100px) {
-  .below {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-
-h3 {
-  margin-top: var(--gap-3);
-}
-
-.off .el-button {
-  font-size: 14px;
-  min-height: 32px;
-}
-</style>

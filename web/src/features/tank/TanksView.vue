@@ -44,17 +44,17 @@ const groups = computed(() => grouped(tanks.data.value ?? [], order.value, forec
       what="your tanks"
       @retry="(tanks.refetch(), forecasts.refetch())"
     >
-      <div v-if="tanks.data.value?.length === 0" class="empty">
+      <div v-if="tanks.data.value?.length === 0" class="max-w-520px mt-4">
         <p>
           No tanks yet. The first takes under two minutes: give its volume and its filter, and you see what is
           due when.
         </p>
-        <LinkButton type="primary" :to="{ name: 'new-tank' }">Add the first tank</LinkButton>
+        <LinkButton class="mt-3" type="primary" :to="{ name: 'new-tank' }">Add the first tank</LinkButton>
       </div>
       <template v-else>
         <ChoiceRow v-model="order" legend="Order" name="order" :choices="ORDERS" bare />
         <section v-for="group in groups" :key="group.title">
-          <h2 v-if="group.title" class="room quiet small">{{ group.title }}</h2>
+          <h2 v-if="group.title" class="quiet small mt-4 pb-1 edge-b-line font-400">{{ group.title }}</h2>
           <ul>
             <TankRow
               v-for="tank in group.tanks"
@@ -66,7 +66,7 @@ const groups = computed(() => grouped(tanks.data.value ?? [], order.value, forec
           </ul>
         </section>
       </template>
-      <details v-if="deleted.data.value?.length" class="deleted">
+      <details v-if="deleted.data.value?.length" class="max-w-520px mt-4">
         <summary>Deleted lately</summary>
         <p v-for="tank in deleted.data.value" :key="tank.id">
           {{ tank.tank.name }}, deleted {{ shortDay((tank.deletedAt ?? now).slice(0, 10)) }}
@@ -78,22 +78,3 @@ const groups = computed(() => grouped(tanks.data.value ?? [], order.value, forec
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-.room {
-  margin-top: var(--gap-4);
-  padding-bottom: 4px;
-  border-bottom: 1px solid var(--line);
-  font-weight: 400;
-}
-
-.empty,
-.deleted {
-  max-width: 520px;
-  margin-top: var(--gap-4);
-}
-
-.empty .el-button {
-  margin-top: var(--gap-3);
-}
-</style>

@@ -38,18 +38,18 @@ const withOpening = computed(() => told.value?.forecast.basis === 'WITH_OPENING'
       @retry="(story.refetch(), tank.refetch())"
     >
       <template v-if="told">
-        <p class="quiet path">
+        <p class="quiet path mb-2px">
           <RouterLink :to="{ name: 'tank', params: { tank: props.tank } }">{{
             tank.data.value?.tank.name
           }}</RouterLink>
           · {{ told.filterName }}<template v-if="told.stage"> · {{ told.stage }}</template>
         </p>
-        <header>
+        <header class="flex gap-12px items-baseline justify-between">
           <h1>{{ told.forecast.subject.name }}</h1>
           <el-button v-if="task" type="primary" text @click="adjusting = task">Adjust</el-button>
         </header>
-        <section class="now" aria-label="When">
-          <p class="lead">
+        <section class="now mt-18px max-w-760px" aria-label="When">
+          <p class="text-19px">
             <template v-if="told.forecast.hold"
               >On hold. {{ inOurUnits(told.forecast.hold.reason) }}</template
             >
@@ -70,7 +70,7 @@ const withOpening = computed(() => told.value?.forecast.basis === 'WITH_OPENING'
           />
           <p class="quiet">{{ told.forecast.reasons.join(' ') }}</p>
         </section>
-        <section v-if="told.chapters.length" aria-labelledby="story">
+        <section v-if="told.chapters.length" class="mt-18px" aria-labelledby="story">
           <h2 id="story">
             {{
               told.forecast.intervalDays
@@ -84,15 +84,27 @@ const withOpening = computed(() => told.value?.forecast.basis === 'WITH_OPENING'
             It is done whenever the canister is opened; this is what its own findings say.
           </p>
           <StoryChart :chapters="told.chapters" :today="now" />
-          <p class="small quiet key">
-            <span><i class="line" /> interval believed</span> <span>① days it ran, and the grade found</span>
-            <span><i class="band" /> when it would overload, 8 times in 10</span>
-            <span><i class="dash" /> middle of that</span>
+          <p class="small quiet key flex flex-wrap gap-y-1 gap-x-4 mt-2px mb-12px">
+            <span
+              ><i class="line inline-block w-4 h-0 [vertical-align:middle] edge-t-3-herb" /> interval
+              believed</span
+            >
+            <span>① days it ran, and the grade found</span>
+            <span
+              ><i
+                class="band inline-block w-4 [vertical-align:middle] h-11px bg-silt-stipple border-0 op-50"
+              />
+              when it would overload, 8 times in 10</span
+            >
+            <span
+              ><i class="inline-block w-4 h-0 [vertical-align:middle] edge-t-2-dashed-silt" /> middle of
+              that</span
+            >
           </p>
           <StoryChapters :chapters="told.chapters" />
         </section>
         <p v-else class="quiet">This isn’t learned from grades. The sentence above says what decides it.</p>
-        <LookPanel v-if="told.forecast.signs.length" :forecast="told.forecast" />
+        <LookPanel v-if="told.forecast.signs.length" class="mt-18px" :forecast="told.forecast" />
       </template>
     </AsyncState>
     <TaskSettingDialog :task="adjusting" @close="adjusting = undefined" />
@@ -100,56 +112,7 @@ const withOpening = computed(() => told.value?.forecast.basis === 'WITH_OPENING'
 </template>
 
 <style scoped>
-header {
-  display: flex;
-  gap: 12px;
-  align-items: baseline;
-  justify-content: space-between;
-}
-
-.path {
-  margin-bottom: 2px;
-}
-
-.lead {
-  font-size: 19px;
-}
-
-section {
-  margin-top: 18px;
-}
-
 .alone {
   margin-top: 12px;
-}
-
-.now {
-  max-width: 760px;
-}
-
-.key {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 22px;
-  margin: 2px 0 12px;
-}
-
-.key i {
-  display: inline-block;
-  width: 22px;
-  height: 0;
-  vertical-align: middle;
-  border-top: 3px solid var(--herb);
-}
-
-.key .band {
-  height: 11px;
-  background: var(--silt-stipple);
-  border: 0;
-  opacity: 0.5;
-}
-
-.key .dash {
-  border-top: 2px dashed var(--silt);
 }
 </style>

@@ -22,7 +22,7 @@ const ends = computed(() => {
 </script>
 
 <template>
-  <div class="layout">
+  <div class="grid gap-18px justify-items-start w-full">
     <template v-if="form.also.length">
       <ChoiceRow
         v-model="form.layout"
@@ -38,7 +38,7 @@ const ends = computed(() => {
         a difference cannot be told from that, until you swap the ways while it runs: you will be offered to.
       </p>
     </template>
-    <div class="row">
+    <div class="grid cols-[repeat(auto-fill,minmax(200px,1fr))] gap-16px w-full">
       <DayField
         v-model="form.began"
         label="From"
@@ -68,19 +68,3 @@ const ends = computed(() => {
     </p>
   </div>
 </template>
-
-<style scoped>
-.layout {
-  display: grid;
-  gap: 18px;
-  justify-items: start;
-  width: 100%;
-}
-
-.row {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
-  gap: 16px;
-  width: 100%;
-}
-</style>

@@ -126,8 +126,8 @@ async function start() {
       what="the tanks"
       @retry="filters.refetch()"
     >
-      <form novalidate @submit.prevent="start">
-        <div class="row">
+      <form class="grid gap-18px justify-items-start mt-16px" novalidate @submit.prevent="start">
+        <div class="grid cols-[repeat(auto-fill,minmax(165px,1fr))] gap-16px w-full">
           <SelectField
             v-model="form.tank"
             label="Tank"
@@ -189,19 +189,3 @@ async function start() {
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: 18px;
-  justify-items: start;
-  margin-top: 16px;
-}
-
-.row {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(165px, 1fr));
-  gap: 16px;
-  width: 100%;
-}
-</style>

@@ -41,27 +41,16 @@ async function keepAll() {
 </script>
 
 <template>
-  <div class="together" :data-together="first?.together?.id">
-    <p>
+  <div
+    class="max-w-860px py-12px px-16px my-12px edge-l-5-herb bg-surface"
+    :data-together="first?.together?.id"
+  >
+    <p class="mb-2">
       <b>{{ first?.subject.task }}</b>: {{ words }}
     </p>
-    <p v-if="trouble" class="error" role="alert">{{ trouble }}</p>
+    <p v-if="trouble" class="error mb-2" role="alert">{{ trouble }}</p>
     <el-button v-if="mayKeep && worth && left.length > 1" :disabled="sending" @click="keepAll">
       Adopt {{ wayWords(worth.days) }} in all {{ left.length }} tanks
     </el-button>
   </div>
 </template>
-
-<style scoped>
-.together {
-  max-width: 860px;
-  padding: 12px 16px;
-  margin: 12px 0;
-  border-left: 5px solid var(--herb);
-  background: var(--surface);
-}
-
-p {
-  margin: 0 0 8px;
-}
-</style>

@@ -90,7 +90,10 @@ async function strike() {
 </script>
 
 <template>
-  <article class="trial" :aria-label="`${subject.task}, ${subject.tank}`">
+  <article
+    class="grid gap-2 justify-items-start py-16px edge-t-hair"
+    :aria-label="`${subject.task}, ${subject.tank}`"
+  >
     <h2>
       <RouterLink :to="{ name: 'task', params: { tank: subject.tankId, task: subject.taskId } }">{{
         subject.task
@@ -100,55 +103,45 @@ async function strike() {
       {{ progressWords(trial) }}; {{ shortDay(trial.plan.began) }} to {{ shortDay(trial.plan.until) }}
     </p>
     <TrialStrip :trial="trial" />
-    <p v-if="says" class="verdict">{{ says }}</p>
+    <p v-if="says" class="max-w-860px">{{ says }}</p>
     <TrialCurve :trial="trial" />
     <TrialWays :trial="trial" :chooses="keeper" :sending="sending" @adopt="choose" />
     <TrialMeanwhile :trial="trial" />
     <p v-if="trouble" role="alert">{{ trouble }}</p>
-    <div class="screen">
-      <el-button v-if="trial.plan.maySwap && keeper" type="primary" :disabled="sending" @click="exchange">
+    <div class="flex flex-wrap gap-10px print:hidden">
+      <el-button
+        v-if="trial.plan.maySwap && keeper"
+        class="m-0"
+        type="primary"
+        :disabled="sending"
+        @click="exchange"
+      >
         Swap the ways today
       </el-button>
-      <LinkButton v-if="!alone" :to="{ name: 'trial', params: { trial: trial.id } }">
+      <LinkButton v-if="!alone" class="m-0" :to="{ name: 'trial', params: { trial: trial.id } }">
         On a page of its own<span class="seen-by-readers">, {{ subject.task }}, {{ subject.tank }}</span>
       </LinkButton>
-      <el-button v-if="running && keeper" :disabled="sending" @click="end"> Stop it today </el-button>
-      <LinkButton v-if="!running && keeper" text :to="{ name: 'new-trial', query: { like: trial.id } }">
+      <el-button v-if="running && keeper" class="m-0" :disabled="sending" @click="end">
+        Stop it today
+      </el-button>
+      <LinkButton
+        v-if="!running && keeper"
+        class="m-0"
+        text
+        :to="{ name: 'new-trial', query: { like: trial.id } }"
+      >
         Try it once more
       </LinkButton>
-      <el-button v-if="!running && keeper" type="primary" text :disabled="sending" @click="strike">
+      <el-button
+        v-if="!running && keeper"
+        class="m-0"
+        type="primary"
+        text
+        :disabled="sending"
+        @click="strike"
+      >
         Remove it from the list
       </el-button>
     </div>
   </article>
 </template>
-
-<style scoped>
-.screen {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
-
-.screen .el-button {
-  margin: 0;
-}
-
-.trial {
-  display: grid;
-  gap: 8px;
-  justify-items: start;
-  padding: 16px 0;
-  border-top: 1px solid var(--hair);
-}
-
-.verdict {
-  max-width: 860px;
-}
-
-@media print {
-  .screen {
-    display: none;
-  }
-}
-</style>

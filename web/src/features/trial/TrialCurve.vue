@@ -45,19 +45,32 @@ const told = computed(() =>
 </script>
 
 <template>
-  <figure v-if="points.length > 2">
+  <figure v-if="points.length > 2" class="w-full max-w-620px m-0">
     <svg
       :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
       role="img"
       :aria-label="`${trial.subject.parameter} rises a week: ${told}`"
     >
-      <polyline class="through" :points="line" />
+      <polyline class="fill-none stroke-line stroke-width-2" :points="line" />
       <g v-for="point in points" :key="point.place" :class="{ knee: point.place === trial.knee }">
-        <line class="band" :x1="point.x" :x2="point.x" :y1="point.low" :y2="point.high" />
-        <circle :cx="point.x" :cy="point.y" r="6" />
-        <text class="value" :x="point.x + 12" :y="point.y + 4">{{ point.value }}</text>
-        <text class="words" :x="point.x" :y="HEIGHT - 20">{{ point.words }}</text>
-        <text v-if="point.place === trial.knee" class="words" :x="point.x" :y="HEIGHT - 4">
+        <line
+          class="band stroke-silt stroke-width-5 stroke-cap-round op-45"
+          :x1="point.x"
+          :x2="point.x"
+          :y1="point.low"
+          :y2="point.high"
+        />
+        <circle class="fill-surface stroke-silt stroke-width-3" :cx="point.x" :cy="point.y" r="6" />
+        <text class="value fill-ink text-13px" :x="point.x + 12" :y="point.y + 4">{{ point.value }}</text>
+        <text class="words fill-ink text-13px [text-anchor:middle]" :x="point.x" :y="HEIGHT - 20">
+          {{ point.words }}
+        </text>
+        <text
+          v-if="point.place === trial.knee"
+          class="words fill-ink text-13px [text-anchor:middle]"
+          :x="point.x"
+          :y="HEIGHT - 4"
+        >
           worth its work
         </text>
       </g>
@@ -70,42 +83,8 @@ const told = computed(() =>
 </template>
 
 <style scoped>
-figure {
-  width: 100%;
-  max-width: 620px;
-  margin: 0;
-}
-
-.through {
-  fill: none;
-  stroke: var(--line);
-  stroke-width: 2;
-}
-
-.band {
-  stroke: var(--silt);
-  stroke-width: 5;
-  stroke-linecap: round;
-  opacity: 0.45;
-}
-
-circle {
-  fill: var(--surface);
-  stroke: var(--silt);
-  stroke-width: 3;
-}
-
 .knee circle {
   fill: var(--herb);
   stroke: var(--herb);
-}
-
-text {
-  fill: var(--ink);
-  font-size: 13px;
-}
-
-.words {
-  text-anchor: middle;
 }
 </style>

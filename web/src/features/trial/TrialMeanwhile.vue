@@ -53,13 +53,16 @@ async function remove(id: string) {
 </script>
 
 <template>
-  <section class="meanwhile" :aria-label="`What else changed in ${trial.subject.tank}`">
-    <ul v-if="trial.changes.length">
+  <section
+    class="meanwhile grid gap-2 justify-items-start w-full"
+    :aria-label="`What else changed in ${trial.subject.tank}`"
+  >
+    <ul v-if="trial.changes.length" class="list-none">
       <li v-for="change in trial.changes" :key="change.id ?? change.onDay + change.words">
         {{ changeWords(change) }}
         <el-button
           v-if="change.id && writes"
-          class="screen"
+          class="print:hidden"
           type="primary"
           text
           :disabled="sending"
@@ -69,9 +72,11 @@ async function remove(id: string) {
         </el-button>
       </li>
     </ul>
-    <el-button v-if="writes && !open" class="screen" @click="open = true">Something else changed</el-button>
-    <form v-if="open" class="screen" novalidate @submit.prevent="save">
-      <div class="row">
+    <el-button v-if="writes && !open" class="print:hidden" @click="open = true"
+      >Something else changed</el-button
+    >
+    <form v-if="open" class="print:hidden" novalidate @submit.prevent="save">
+      <div class="grid cols-[repeat(auto-fill,minmax(165px,1fr))] gap-16px max-w-640px mb-12px">
         <SelectField v-model="form.kind" label="What changed" name="kind" :choices="KINDS" />
         <DayField
           v-model="form.onDay"
@@ -89,32 +94,3 @@ async function remove(id: string) {
     </form>
   </section>
 </template>
-
-<style scoped>
-.meanwhile {
-  display: grid;
-  gap: 8px;
-  justify-items: start;
-  width: 100%;
-}
-
-ul {
-  padding: 0;
-  margin: 0;
-  list-style: none;
-}
-
-.row {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(165px, 1fr));
-  gap: 16px;
-  max-width: 640px;
-  margin-bottom: 12px;
-}
-
-@media print {
-  .screen {
-    display: none;
-  }
-}
-</style>

@@ -24,7 +24,7 @@ const now = computed(() => placeOf(props.trial, today()) * WIDTH)
 
 <template>
   <svg
-    class="turns"
+    class="w-full"
     :viewBox="`0 0 ${WIDTH} 56`"
     role="img"
     :aria-label="`${progressWords(trial)}; done ${trial.services.length} times`"
@@ -39,11 +39,11 @@ const now = computed(() => placeOf(props.trial, today()) * WIDTH)
         patternUnits="userSpaceOnUse"
         :patternTransform="`rotate(${turned})`"
       >
-        <line class="hatch" x1="0" y1="0" x2="0" y2="9" />
+        <line class="stroke-silt-stipple stroke-width-5" x1="0" y1="0" x2="0" y2="9" />
       </pattern>
     </defs>
     <g v-for="turn in turns" :key="turn.x">
-      <rect class="turn" :x="turn.x" y="4" :width="turn.width" height="24" />
+      <rect class="turn fill-surface stroke-line" :x="turn.x" y="4" :width="turn.width" height="24" />
       <rect
         v-if="turn.way > 0"
         :x="turn.x"
@@ -52,41 +52,24 @@ const now = computed(() => placeOf(props.trial, today()) * WIDTH)
         height="24"
         :fill="`url(#hatch-${trial.id}-${turn.way})`"
       />
-      <text v-if="turn.width > 70" class="words" :x="turn.x + turn.width / 2" y="50">{{ turn.words }}</text>
+      <text
+        v-if="turn.width > 70"
+        class="words fill-ink-quiet text-13px [text-anchor:middle]"
+        :x="turn.x + turn.width / 2"
+        y="50"
+      >
+        {{ turn.words }}
+      </text>
     </g>
-    <line v-for="(x, i) in ticks" :key="i" class="tick" :x1="x" :x2="x" y1="20" y2="34" />
-    <path v-if="trial.state === 'RUNNING'" class="now" :d="`M${now} 0v34`" />
+    <line
+      v-for="(x, i) in ticks"
+      :key="i"
+      class="tick stroke-silt stroke-width-2.4"
+      :x1="x"
+      :x2="x"
+      y1="20"
+      y2="34"
+    />
+    <path v-if="trial.state === 'RUNNING'" class="now stroke-herb stroke-width-2.6" :d="`M${now} 0v34`" />
   </svg>
 </template>
-
-<style scoped>
-.turns {
-  width: 100%;
-}
-
-.turn {
-  fill: var(--surface);
-  stroke: var(--line);
-}
-
-.hatch {
-  stroke: var(--silt-stipple);
-  stroke-width: 5;
-}
-
-.words {
-  fill: var(--ink-quiet);
-  font-size: 13px;
-  text-anchor: middle;
-}
-
-.tick {
-  stroke: var(--silt);
-  stroke-width: 2.4;
-}
-
-.now {
-  stroke: var(--herb);
-  stroke-width: 2.6;
-}
-</style>

@@ -30,8 +30,8 @@ const print = () => {
 </script>
 
 <template>
-  <main class="page">
-    <BenchNav class="screen" />
+  <main class="page print:p-0 print:m-0">
+    <BenchNav class="print:hidden" />
     <AsyncState
       :pending="trials.isPending.value"
       :error="trials.error.value"
@@ -41,12 +41,16 @@ const print = () => {
       <template v-if="one">
         <header class="titled">
           <h1>Trial: {{ one.subject.task }}, {{ one.subject.tank }}</h1>
-          <el-button class="screen" @click="print">Print it</el-button>
+          <el-button class="print:hidden" @click="print">Print it</el-button>
         </header>
         <p class="quiet">{{ layout }}</p>
-        <p v-if="together" class="together">{{ together }}</p>
+        <p v-if="together" class="max-w-860px">{{ together }}</p>
         <TrialCard :trial="one" alone />
-        <ul v-if="tanks.length > 1" class="screen" aria-label="The other tanks of this trial">
+        <ul
+          v-if="tanks.length > 1"
+          class="flex flex-wrap gap-y-6px gap-x-20px list-none print:hidden"
+          aria-label="The other tanks of this trial"
+        >
           <li v-for="other in tanks.filter((tank) => tank.id !== one?.id)" :key="other.id">
             <RouterLink :to="{ name: 'trial', params: { trial: other.id } }">{{
               other.subject.tank
@@ -65,28 +69,3 @@ const print = () => {
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-.together {
-  max-width: 860px;
-}
-
-ul {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 20px;
-  padding: 0;
-  list-style: none;
-}
-
-@media print {
-  .screen {
-    display: none;
-  }
-
-  .page {
-    padding: 0;
-    margin: 0;
-  }
-}
-</style>

@@ -60,7 +60,7 @@ const columns = computed<Column[]>(() => {
 </script>
 
 <template>
-  <div class="wide">
+  <div class="max-w-full overflow-x-auto">
     <el-table :data="rows" row-key="place" :scrollbar-tabindex="0" aria-label="What each way took">
       <el-table-column label="Way" min-width="140">
         <template #default="{ row }"
@@ -103,11 +103,6 @@ const columns = computed<Column[]>(() => {
 </template>
 
 <style scoped>
-.wide {
-  max-width: 100%;
-  overflow-x: auto;
-}
-
 @media print {
   :deep(.screen) {
     display: none;

@@ -23,7 +23,7 @@ const leads = (trial: Trial) => groupOf(all.value, trial)[0]?.id === trial.id
       <h1>Trials</h1>
       <LinkButton type="primary" :to="{ name: 'new-trial' }">Begin a trial</LinkButton>
     </header>
-    <p class="quiet lead">
+    <p class="quiet mt-1 mb-16px">
       Two to five ways of doing one task take turns, and you see which lets nitrate or phosphate rise less,
       with water changes allowed for, and where more work stops paying.
     </p>
@@ -47,9 +47,3 @@ const leads = (trial: Trial) => groupOf(all.value, trial)[0]?.id === trial.id
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-.lead {
-  margin: 4px 0 16px;
-}
-</style>

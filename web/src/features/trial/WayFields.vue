@@ -13,7 +13,11 @@ const ways = defineModel<WayForm[]>({ required: true })
 <template>
   <div>
     <ul>
-      <li v-for="(way, i) in ways" :key="i" class="way">
+      <li
+        v-for="(way, i) in ways"
+        :key="i"
+        class="way flex flex-wrap gap-y-2 gap-x-20px items-end py-6px list-none"
+      >
         <NumberField
           v-model="way.days"
           :label="i === 0 ? 'Every' : 'Or every'"
@@ -41,18 +45,3 @@ const ways = defineModel<WayForm[]>({ required: true })
     <el-button v-if="ways.length < MOST_WAYS" @click="ways.push(emptyWay())"> Add a way </el-button>
   </div>
 </template>
-
-<style scoped>
-ul {
-  padding: 0;
-}
-
-.way {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 20px;
-  align-items: end;
-  padding: 6px 0;
-  list-style: none;
-}
-</style>

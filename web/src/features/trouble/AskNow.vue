@@ -30,82 +30,35 @@ const onward = computed(() => onwardOf(id()))
 <template>
   <section aria-live="polite">
     <p v-if="question" class="small quiet">{{ effortWords(question, known.kind) }}</p>
-    <p v-else class="danger small">Safety first</p>
-    <h2>{{ question?.ask ?? peril?.ask }}</h2>
-    <p v-if="question?.caution" class="caution">{{ question.caution }}</p>
-    <div class="answers">
+    <p v-else class="small text-brick font-680">Safety first</p>
+    <h2 class="mt-2px mb-12px text-28px font-620 leading-1.22 tracking--0.01em max-phone:text-23px">
+      {{ question?.ask ?? peril?.ask }}
+    </h2>
+    <p v-if="question?.caution" class="caution mt-2px mb-3 py-2px pl-12px edge-l-4-brick text-17px">
+      {{ question.caution }}
+    </p>
+    <div class="grid cols-[repeat(auto-fill,minmax(220px,1fr))] gap-10px max-phone:cols-1">
       <el-button
         v-for="answer in answers()"
         :key="answer.id"
-        class="answer"
+        class="answer justify-start min-h-68px text-18px text-left"
         :type="answer.id === given ? 'primary' : undefined"
         :plain="answer.id === given"
         @click="emit('answer', answer.id)"
       >
-        <span class="inside">
+        <span class="flex gap-3 items-center">
           <GlyphPicture :glyph="glyphOf(id(), answer.id)" /><span>{{ answer.words }}</span>
         </span>
       </el-button>
-      <el-button v-if="question" class="answer" @click="emit('answer', DONT_KNOW)">
-        <span class="inside"><GlyphPicture glyph="unknown" /><span>Don’t know</span></span>
+      <el-button
+        v-if="question"
+        class="answer justify-start min-h-68px text-18px text-left"
+        @click="emit('answer', DONT_KNOW)"
+      >
+        <span class="flex gap-3 items-center"><GlyphPicture glyph="unknown" /><span>Don’t know</span></span>
       </el-button>
     </div>
-    <p v-if="tells" class="quiet tells">{{ tells }}</p>
+    <p v-if="tells" class="quiet mt-3">{{ tells }}</p>
     <LinkButton v-if="onward" :to="onward.to(tank)">{{ onward.label }}</LinkButton>
   </section>
 </template>
-
-<style scoped>
-h2 {
-  margin: 2px 0 12px;
-  font-size: 28px;
-  font-weight: 620;
-  line-height: 1.22;
-  letter-spacing: -0.01em;
-}
-
-.caution {
-  margin: 2px 0 14px;
-  padding: 2px 0 2px 12px;
-  border-left: 4px solid var(--brick);
-  font-size: 17px;
-}
-
-.danger {
-  color: var(--brick);
-  font-weight: 680;
-}
-
-.answers {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
-  gap: 10px;
-}
-
-.answer {
-  justify-content: flex-start;
-  min-height: 68px;
-  font-size: 18px;
-  text-align: left;
-}
-
-.inside {
-  display: flex;
-  gap: 14px;
-  align-items: center;
-}
-
-.tells {
-  margin-top: 14px;
-}
-
-@media (width <= 640px) {
-  h2 {
-    font-size: 23px;
-  }
-
-  .answers {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>

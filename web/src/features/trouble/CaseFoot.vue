@@ -14,7 +14,7 @@ const emit = defineEmits<{ keep: []; back: []; others: []; leave: []; drop: [] }
 </script>
 
 <template>
-  <p class="foot">
+  <p class="flex flex-wrap gap-y-1 gap-x-10px mt-4">
     <el-button v-if="again" text type="primary" @click="emit('keep')">Leave it as it was</el-button>
     <el-button v-else-if="steps && !over" text type="primary" @click="emit('back')">Back</el-button>
     <el-button v-if="exits" text type="primary" @click="emit('others')">Ask somebody else instead</el-button>
@@ -22,12 +22,3 @@ const emit = defineEmits<{ keep: []; back: []; others: []; leave: []; drop: [] }
     <el-button text :disabled="sending" @click="emit('drop')">Delete the case</el-button>
   </p>
 </template>
-
-<style scoped>
-.foot {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 10px;
-  margin-top: 22px;
-}
-</style>

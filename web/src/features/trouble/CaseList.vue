@@ -12,27 +12,23 @@ defineProps<{
 </script>
 
 <template>
-  <ul>
+  <ul class="list-none">
     <li v-for="one in cases" :key="one.id">
-      <RouterLink :to="{ name: 'case', params: { case: one.id } }">
+      <RouterLink class="pt-6px" :to="{ name: 'case', params: { case: one.id } }">
         <b>{{ complaintWords(one.complaint) }}</b>
       </RouterLink>
-      <span class="quiet small">
+      <span class="quiet small [grid-area:where] pb-6px">
         {{ tanks ? `${tanks.get(one.tankId) ?? ''}, ` : '' }}{{ one.filterName }} ·
         {{ shortDay(one.noticedOn) }}</span
       >
-      <span class="state" :class="one.standing.toLowerCase()">{{ standingWords(one) }}</span>
+      <span class="state [grid-area:state] max-w-340px text-right" :class="one.standing.toLowerCase()">{{
+        standingWords(one)
+      }}</span>
     </li>
   </ul>
 </template>
 
 <style scoped>
-ul {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-
 li {
   display: grid;
   grid-template: 'what state' 'where state' / minmax(0, 1fr) minmax(0, auto);
@@ -40,21 +36,6 @@ li {
   align-items: center;
   padding: 6px 0;
   border-bottom: 1px solid var(--hair);
-}
-
-a {
-  padding-top: 6px;
-}
-
-li > .quiet {
-  grid-area: where;
-  padding-bottom: 6px;
-}
-
-.state {
-  grid-area: state;
-  max-width: 340px;
-  text-align: right;
 }
 
 .open,

@@ -7,21 +7,12 @@ const emit = defineEmits<{ drop: [] }>()
 </script>
 
 <template>
-  <p v-if="!reachable" class="note" role="status">
+  <p v-if="!reachable" class="my-2 py-2 px-3 edge-l-5-amber bg-amber-soft" role="status">
     No connection. The case goes on here, and what you answer is sent later.
   </p>
-  <p v-if="failure" class="note" role="alert">
+  <p v-if="failure" class="my-2 py-2 px-3 edge-l-5-amber bg-amber-soft" role="alert">
     {{ wordsOf(failure) }}
     <el-button text type="primary" @click="emit('drop')">Drop what was not sent</el-button>
   </p>
-  <p v-if="trouble" class="note" role="alert">{{ trouble }}</p>
+  <p v-if="trouble" class="my-2 py-2 px-3 edge-l-5-amber bg-amber-soft" role="alert">{{ trouble }}</p>
 </template>
-
-<style scoped>
-.note {
-  margin: 8px 0;
-  padding: 8px 14px;
-  border-left: 5px solid var(--amber);
-  background: var(--amber-soft);
-}
-</style>

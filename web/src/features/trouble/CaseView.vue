@@ -98,7 +98,9 @@ useKeys((key) => {
           :trouble="trouble"
           @drop="one.drop()"
         />
-        <div class="sides">
+        <div
+          class="sides grid cols-[7_minmax(280px,4fr)] gap-y-24px gap-x-48px items-start mt-3 max-half:cols-1"
+        >
           <div class="main">
             <LeftNow v-if="left" :sending="sending" @resume="deeds.resume" />
             <StopNow
@@ -109,7 +111,7 @@ useKeys((key) => {
               @leave="deeds.giveUp"
             />
             <template v-else>
-              <p v-if="clash && !again" class="note">
+              <p v-if="clash && !again" class="my-2 py-2 px-3 edge-l-5-amber bg-amber-soft">
                 That does not fit what you said before: “{{ questionOf(clash).ask }}”
                 <el-button text type="primary" @click="again = clash">Look at that again</el-button>
               </p>
@@ -168,7 +170,7 @@ useKeys((key) => {
               />
             </template>
           </div>
-          <aside>
+          <aside class="grid gap-4">
             <LikelyCauses
               v-if="next.step !== 'SOLVED' && next.step !== 'STOP' && one.standing.value"
               :causes="one.standing.value.causes"
@@ -188,31 +190,3 @@ useKeys((key) => {
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-.sides {
-  display: grid;
-  grid-template-columns: minmax(0, 7fr) minmax(280px, 4fr);
-  gap: 24px 48px;
-  align-items: start;
-  margin-top: 14px;
-}
-
-aside {
-  display: grid;
-  gap: 22px;
-}
-
-.note {
-  margin: 8px 0;
-  padding: 8px 14px;
-  border-left: 5px solid var(--amber);
-  background: var(--amber-soft);
-}
-
-@media (width <= 900px) {
-  .sides {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>

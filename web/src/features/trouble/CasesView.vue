@@ -24,7 +24,7 @@ const closed = computed(() =>
 <template>
   <main class="page">
     <BenchNav />
-    <header>
+    <header class="flex gap-3 items-center justify-between">
       <h1>Trouble</h1>
       <LinkButton type="primary" :to="{ name: 'start-case' }">Something is wrong</LinkButton>
     </header>
@@ -34,11 +34,14 @@ const closed = computed(() =>
       what="the cases"
       @retry="cases.refetch()"
     >
-      <p v-if="!cases.data.value?.length" class="quiet empty">
+      <p v-if="!cases.data.value?.length" class="quiet max-w-560px py-20px">
         Weak flow, a rattle, drips, fine bubbles: say what you notice, and the likeliest part is found one
         cheap look at a time. Nothing was looked into yet.
       </p>
-      <div v-else class="sides">
+      <div
+        v-else
+        class="sides grid cols-[7_minmax(280px,4fr)] gap-y-24px gap-x-48px items-start max-half:cols-1"
+      >
         <div>
           <section v-if="going.length" aria-labelledby="going">
             <h2 id="going">Being looked into</h2>
@@ -54,30 +57,3 @@ const closed = computed(() =>
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-header {
-  display: flex;
-  gap: 14px;
-  align-items: center;
-  justify-content: space-between;
-}
-
-.empty {
-  max-width: 560px;
-  padding: 20px 0;
-}
-
-.sides {
-  display: grid;
-  grid-template-columns: minmax(0, 7fr) minmax(280px, 4fr);
-  gap: 24px 48px;
-  align-items: start;
-}
-
-@media (width <= 900px) {
-  .sides {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>

@@ -39,8 +39,8 @@ async function anew() {
             rates.data.value.since ? ` since ${momentWords(rates.data.value.since)}` : ''
           }}. Our own numbers weigh as much as {{ rates.data.value.priorCases }} cases.
         </p>
-        <ul>
-          <li v-for="one in found" :key="one.cause">
+        <ul class="grid gap-2 my-10px list-none">
+          <li v-for="one in found" :key="one.cause" class="grid">
             <b>{{ upperFirst(causeWords(one.cause)) }}</b>
             <span class="quiet">
               found {{ one.times }} of {{ counted(one.cases, 'time') }}; now expected in
@@ -57,17 +57,3 @@ async function anew() {
     </AsyncState>
   </section>
 </template>
-
-<style scoped>
-ul {
-  display: grid;
-  gap: 8px;
-  margin: 10px 0;
-  padding: 0;
-  list-style: none;
-}
-
-li {
-  display: grid;
-}
-</style>

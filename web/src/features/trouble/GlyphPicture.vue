@@ -6,21 +6,10 @@ defineProps<{ glyph: Glyph }>()
 </script>
 
 <template>
-  <svg viewBox="0 0 48 48" aria-hidden="true"><path :d="GLYPHS[glyph]" /></svg>
+  <svg class="flex-none w-44px h-44px" viewBox="0 0 48 48" aria-hidden="true">
+    <path
+      class="fill-none [stroke:currentcolor] stroke-width-2.6 stroke-cap-round stroke-join-round"
+      :d="GLYPHS[glyph]"
+    />
+  </svg>
 </template>
-
-<style scoped>
-svg {
-  flex: none;
-  width: 44px;
-  height: 44px;
-}
-
-path {
-  fill: none;
-  stroke: currentcolor;
-  stroke-width: 2.6;
-  stroke-linecap: round;
-  stroke-linejoin: round;
-}
-</style>

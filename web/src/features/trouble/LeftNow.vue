@@ -6,18 +6,8 @@ const emit = defineEmits<{ resume: [] }>()
 
 <template>
   <section>
-    <h2>Given up</h2>
-    <p>Nothing was found. The flow measured meanwhile is left out of learning.</p>
+    <h2 class="mb-6px">Given up</h2>
+    <p class="mb-3">Nothing was found. The flow measured meanwhile is left out of learning.</p>
     <el-button type="primary" :loading="sending" @click="emit('resume')">Go on with it</el-button>
   </section>
 </template>
-
-<style scoped>
-h2 {
-  margin: 0 0 6px;
-}
-
-p {
-  margin-bottom: 14px;
-}
-</style>

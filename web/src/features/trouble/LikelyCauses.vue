@@ -24,13 +24,15 @@ const percent = (share: number) =>
 <template>
   <section aria-labelledby="likely">
     <h3 id="likely">What it may be</h3>
-    <ol>
+    <ol class="grid gap-3 my-2 list-none">
       <li v-for="(one, i) in shown" :key="one.cause">
-        <p class="what">
+        <p class="what flex flex-wrap gap-y-2px gap-x-10px justify-between">
           <b>{{ one.words }}</b>
           <span class="quiet">{{ chanceWords(one.probability) }}, {{ percent(one.probability) }}</span>
         </p>
-        <div class="bar" aria-hidden="true"><i :style="{ width: `${one.probability * 100}%` }" /></div>
+        <div class="bar h-10px my-1 bg-hair" aria-hidden="true">
+          <i class="block h-full bg-herb" :style="{ width: `${one.probability * 100}%` }" />
+        </div>
         <p class="small quiet">
           {{
             one.reasons.length
@@ -46,32 +48,3 @@ const percent = (share: number) =>
     <p class="small quiet">Two faults at once count for both, so these may add to more than 100 %.</p>
   </section>
 </template>
-
-<style scoped>
-ol {
-  display: grid;
-  gap: 14px;
-  margin: 8px 0;
-  padding: 0;
-  list-style: none;
-}
-
-.what {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 10px;
-  justify-content: space-between;
-}
-
-.bar {
-  height: 10px;
-  margin: 4px 0;
-  background: var(--hair);
-}
-
-.bar i {
-  display: block;
-  height: 100%;
-  background: var(--herb);
-}
-</style>

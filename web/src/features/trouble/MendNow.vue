@@ -39,12 +39,16 @@ const print = () => {
 <template>
   <section aria-live="polite">
     <p class="small quiet">{{ others ? 'Next' : effortWords(repair, known.kind) }}</p>
-    <h2>{{ repair.words }}</h2>
-    <p class="why">{{ why }}</p>
-    <p v-if="repair.caution" class="caution">{{ repair.caution }}</p>
-    <p v-if="repair.exit" class="caution">{{ EXIT[repair.exit] }}</p>
+    <h2 class="mt-2px mb-2 text-28px font-620 leading-1.22 max-phone:text-23px">{{ repair.words }}</h2>
+    <p class="why mb-12px text-18px">{{ why }}</p>
+    <p v-if="repair.caution" class="caution mt-2px mb-12px py-2px pl-12px edge-l-4-brick text-17px">
+      {{ repair.caution }}
+    </p>
+    <p v-if="repair.exit" class="caution mt-2px mb-12px py-2px pl-12px edge-l-4-brick text-17px">
+      {{ EXIT[repair.exit] }}
+    </p>
     <p v-if="!others" class="small quiet">The maker’s manual and the product’s label come first.</p>
-    <div class="row">
+    <div class="flex flex-wrap gap-10px my-12px">
       <LinkButton
         v-if="task !== undefined"
         type="primary"
@@ -57,69 +61,24 @@ const print = () => {
         {{ repair.cost.slow ? 'Ask me tomorrow' : 'Put it on my rounds' }}
       </el-button>
     </div>
-    <fieldset>
-      <legend>{{ others ? 'Is it mended?' : 'Did that help?' }}</legend>
-      <div class="outcomes">
-        <el-button size="large" @click="emit('tried', 'solved')">Yes</el-button>
+    <fieldset class="mt-2 border-0">
+      <legend class="p-0 font-620 text-18px">{{ others ? 'Is it mended?' : 'Did that help?' }}</legend>
+      <div class="flex flex-wrap gap-10px my-12px">
+        <el-button class="min-w-110px min-h-60px text-18px" size="large" @click="emit('tried', 'solved')"
+          >Yes</el-button
+        >
         <template v-if="!others">
-          <el-button size="large" @click="emit('tried', 'partly')">A little</el-button>
-          <el-button size="large" @click="emit('tried', 'no-change')">No</el-button>
+          <el-button class="min-w-110px min-h-60px text-18px" size="large" @click="emit('tried', 'partly')"
+            >A little</el-button
+          >
+          <el-button class="min-w-110px min-h-60px text-18px" size="large" @click="emit('tried', 'no-change')"
+            >No</el-button
+          >
         </template>
-        <el-button v-else size="large" @click="emit('leave')">Give the case up</el-button>
+        <el-button v-else class="min-w-110px min-h-60px text-18px" size="large" @click="emit('leave')"
+          >Give the case up</el-button
+        >
       </div>
     </fieldset>
   </section>
 </template>
-
-<style scoped>
-h2 {
-  margin: 2px 0 8px;
-  font-size: 28px;
-  font-weight: 620;
-  line-height: 1.22;
-}
-
-.why {
-  margin-bottom: 12px;
-  font-size: 18px;
-}
-
-.caution {
-  margin: 2px 0 12px;
-  padding: 2px 0 2px 12px;
-  border-left: 4px solid var(--brick);
-  font-size: 17px;
-}
-
-.row,
-.outcomes {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  margin: 12px 0;
-}
-
-.outcomes .el-button {
-  min-width: 110px;
-  min-height: 60px;
-  font-size: 18px;
-}
-
-legend {
-  padding: 0;
-  font-weight: 620;
-  font-size: 18px;
-}
-
-fieldset {
-  margin-top: 8px;
-  border: 0;
-  padding: 0;
-}
-
-@media (width <= 640px) {
-  h2 {
-    font-size: 23px;
-  }
-}
-</style>

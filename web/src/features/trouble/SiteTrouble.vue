@@ -16,13 +16,7 @@ const open = computed(() =>
 
 <template>
   <section v-if="open.length" aria-labelledby="open-cases">
-    <h2 id="open-cases">Being looked into</h2>
+    <h2 id="open-cases" class="mt-18px">Being looked into</h2>
     <CaseList :cases="open" :tanks="names" />
   </section>
 </template>
-
-<style scoped>
-h2 {
-  margin-top: 18px;
-}
-</style>

@@ -35,15 +35,17 @@ const learned = computed(() => BEARING.find(({ value }) => value === props.summa
 <template>
   <section aria-live="polite">
     <p class="small quiet">Mended{{ summary.closedOn ? ` ${shortDay(summary.closedOn)}` : '' }}</p>
-    <h2>{{ summary.cause ? upperFirst(causeWords(summary.cause)) : 'It works again' }}</h2>
+    <h2 class="mt-2px mb-2 text-28px">
+      {{ summary.cause ? upperFirst(causeWords(summary.cause)) : 'It works again' }}
+    </h2>
     <p>What helped: {{ repair.words }}.</p>
-    <div v-if="known" class="learned">
+    <div v-if="known" class="grid gap-10px max-w-420px my-3">
       <p>
         <b>{{ learned }}</b>
       </p>
       <SelectField v-model="counts" label="What its days say of dirt" name="counts" :choices="BEARING" />
     </div>
-    <div class="row">
+    <div class="flex flex-wrap gap-10px mt-16px">
       <LinkButton
         v-if="task !== undefined && lately"
         type="primary"
@@ -55,24 +57,3 @@ const learned = computed(() => BEARING.find(({ value }) => value === props.summa
     </div>
   </section>
 </template>
-
-<style scoped>
-h2 {
-  margin: 2px 0 8px;
-  font-size: 28px;
-}
-
-.learned {
-  display: grid;
-  gap: 10px;
-  max-width: 420px;
-  margin: 14px 0;
-}
-
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  margin-top: 16px;
-}
-</style>

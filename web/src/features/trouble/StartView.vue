@@ -79,17 +79,19 @@ async function begin(complaint: string) {
       <p v-if="!tankChoices.length">
         There is no tank yet. <RouterLink :to="{ name: 'new-tank' }">Add the first one</RouterLink>.
       </p>
-      <div v-else class="where">
-        <SelectField v-model="tank" label="Tank" name="tank" :choices="tankChoices" />
+      <div v-else class="where flex flex-wrap gap-y-3 gap-x-4 items-start mt-10px mb-18px">
+        <SelectField v-model="tank" class="min-w-220px" label="Tank" name="tank" :choices="tankChoices" />
         <ChoiceRow
           v-if="ofTank.length > 1 && filter !== undefined"
           v-model="filter"
+          class="min-w-220px"
           legend="Filter"
           name="filterId"
           :choices="ofTank.map(({ id, name }) => ({ value: id, label: name }))"
         />
         <DayField
           v-model="noticed"
+          class="min-w-220px"
           label="First noticed"
           name="noticedOn"
           :max="today()"
@@ -100,73 +102,28 @@ async function begin(complaint: string) {
       <p v-if="tank !== undefined && !filters.isPending.value && !ofTank.length" class="quiet">
         This tank has no filter yet.
       </p>
-      <p v-for="one in going" :key="one.id" class="going">
+      <p v-for="one in going" :key="one.id" class="my-2 py-2 px-3 edge-l-5-amber bg-amber-soft">
         {{ complaintWords(one.complaint) }} is being looked into already.
         <RouterLink :to="{ name: 'case', params: { case: one.id } }">Go on with it</RouterLink>
       </p>
       <p v-if="errors.complaint ?? trouble" class="error" role="alert">{{ errors.complaint ?? trouble }}</p>
-      <p class="first">
+      <p class="max-w-820px mb-16px py-2px pl-12px edge-l-4-brick">
         Water near a plug, a hot or burnt smell, or animals gasping: stop here. Cut the power with dry hands
         at the breaker, give air, and call for help.
       </p>
-      <div v-if="chosen" class="complaints">
+      <div v-if="chosen" class="grid cols-[repeat(auto-fill,minmax(260px,1fr))] gap-10px">
         <el-button
           v-for="one in complaints"
           :key="one.id"
-          class="complaint"
+          class="justify-start min-h-64px text-17px text-left"
           :disabled="sending"
           @click="begin(one.id)"
         >
-          <span class="inside"><GlyphPicture :glyph="glyphOfComplaint(one.id)" />{{ one.words }}</span>
+          <span class="flex gap-12px items-center"
+            ><GlyphPicture :glyph="glyphOfComplaint(one.id)" />{{ one.words }}</span
+          >
         </el-button>
       </div>
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-.where {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 14px 22px;
-  align-items: start;
-  margin: 10px 0 18px;
-}
-
-.where > * {
-  min-width: 220px;
-}
-
-.complaints {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(260px, 1fr));
-  gap: 10px;
-}
-
-.complaint {
-  justify-content: flex-start;
-  min-height: 64px;
-  font-size: 17px;
-  text-align: left;
-}
-
-.inside {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-}
-
-.going {
-  margin: 8px 0;
-  padding: 8px 14px;
-  border-left: 5px solid var(--amber);
-  background: var(--amber-soft);
-}
-
-.first {
-  max-width: 820px;
-  margin-bottom: 16px;
-  padding: 2px 0 2px 12px;
-  border-left: 4px solid var(--brick);
-}
-</style>

@@ -29,9 +29,13 @@ function said({ kind, about, value }: Step): string {
   <section aria-labelledby="so-far">
     <h3 id="so-far">So far</h3>
     <p v-if="!taken.length" class="quiet">Nothing yet.</p>
-    <ol>
-      <li v-for="{ step, event } in taken" :key="event.id">
-        <div>
+    <ol class="grid gap-1 my-2 list-none">
+      <li
+        v-for="{ step, event } in taken"
+        :key="event.id"
+        class="flex flex-wrap gap-y-0 gap-x-10px items-center justify-between edge-b-hair"
+      >
+        <div class="flex-[1_1_200px] py-6px">
           <p class="small quiet">{{ asked(step) }}</p>
           <p>
             <b>{{ said(step) }}</b>
@@ -43,13 +47,19 @@ function said({ kind, about, value }: Step): string {
         <p v-if="!readonly" class="does">
           <el-button
             v-if="step.kind === 'ANSWER'"
+            class="[padding-inline:6px]"
             text
             type="primary"
             :aria-label="`Look again: ${asked(step)}`"
             @click="emit('again', step.about)"
             >Look again</el-button
           >
-          <el-button text type="primary" :aria-label="`Take back: ${said(step)}`" @click="emit('back', event)"
+          <el-button
+            class="[padding-inline:6px]"
+            text
+            type="primary"
+            :aria-label="`Take back: ${said(step)}`"
+            @click="emit('back', event)"
             >Take back</el-button
           >
         </p>
@@ -57,35 +67,3 @@ function said({ kind, about, value }: Step): string {
     </ol>
   </section>
 </template>
-
-<style scoped>
-ol {
-  display: grid;
-  gap: 4px;
-  margin: 8px 0;
-  padding: 0;
-  list-style: none;
-}
-
-li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 10px;
-  align-items: center;
-  justify-content: space-between;
-  border-bottom: 1px solid var(--hair);
-}
-
-li > div {
-  flex: 1 1 200px;
-  padding: 6px 0;
-}
-
-p {
-  margin: 0;
-}
-
-.does .el-button {
-  padding-inline: 6px;
-}
-</style>

@@ -8,39 +8,13 @@ const emit = defineEmits<{ back: []; leave: [] }>()
 </script>
 
 <template>
-  <section role="alert">
-    <h2>Stop</h2>
-    <p class="stop">{{ peril.stop }}</p>
+  <section class="py-18px px-4 edge-l-8-brick bg-brick-soft" role="alert">
+    <h2 class="mb-2 text-brick text-30px">Stop</h2>
+    <p class="text-22px leading-1.35">{{ peril.stop }}</p>
     <p>{{ EXIT[peril.exit] }}</p>
-    <div class="row">
+    <div class="flex flex-wrap gap-10px mt-3">
       <el-button @click="emit('back')">It is safe now: change my answer</el-button>
       <el-button text :disabled="sending" @click="emit('leave')">Close the case</el-button>
     </div>
   </section>
 </template>
-
-<style scoped>
-section {
-  padding: 18px 22px;
-  border-left: 8px solid var(--brick);
-  background: var(--brick-soft);
-}
-
-h2 {
-  margin: 0 0 8px;
-  color: var(--brick);
-  font-size: 30px;
-}
-
-.stop {
-  font-size: 22px;
-  line-height: 1.35;
-}
-
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  margin-top: 14px;
-}
-</style>

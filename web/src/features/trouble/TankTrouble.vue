@@ -19,13 +19,7 @@ const shown = computed(() =>
 
 <template>
   <section v-if="shown.length" :aria-label="open ? 'Being looked into' : 'Trouble before'">
-    <h2>{{ open ? 'Being looked into' : 'Trouble before' }}</h2>
+    <h2 class="mt-4">{{ open ? 'Being looked into' : 'Trouble before' }}</h2>
     <CaseList :cases="shown" />
   </section>
 </template>
-
-<style scoped>
-h2 {
-  margin-top: 22px;
-}
-</style>

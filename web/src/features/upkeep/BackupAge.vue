@@ -24,17 +24,17 @@ const warns = computed(
 </script>
 
 <template>
-  <span v-if="backup.data.value" class="age" :class="{ warns }" :title="backup.data.value.failure">
+  <span
+    v-if="backup.data.value"
+    class="block text-12.5px"
+    :class="{ warns }"
+    :title="backup.data.value.failure"
+  >
     <template v-if="warns">! </template>{{ words }}
   </span>
 </template>
 
 <style scoped>
-.age {
-  display: block;
-  font-size: 12.5px;
-}
-
 .warns {
   color: var(--amber);
   font-weight: 680;

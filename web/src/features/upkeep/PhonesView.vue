@@ -32,17 +32,21 @@ const choices = computed(() =>
           name="which"
           :choices="choices"
         />
-        <div class="sides">
+        <div class="sides flex flex-wrap gap-5 items-start my-4">
           <SquareCode :text="start" label="Square code of the address where a phone begins" />
-          <ol>
-            <li>
-              With the phone in the house network, point its camera here, or type <b>{{ start }}</b>
+          <ol class="flex-[1_1_280px] pl-1.2em">
+            <li class="mb-3 list-decimal">
+              With the phone in the house network, point its camera here, or type
+              <b class="[overflow-wrap:anywhere]">{{ start }}</b>
             </li>
-            <li>Get the site’s certificate there and install it. The page says what to tap.</li>
-            <li>
-              Compare the SHA-256 that the phone shows: <code>{{ house.data.value?.fingerprint }}</code>
+            <li class="mb-3 list-decimal">
+              Get the site’s certificate there and install it. The page says what to tap.
             </li>
-            <li>
+            <li class="mb-3 list-decimal">
+              Compare the SHA-256 that the phone shows:
+              <code class="[overflow-wrap:anywhere]">{{ house.data.value?.fingerprint }}</code>
+            </li>
+            <li class="mb-3 list-decimal">
               Open Chervil and add it to the home screen. It then works at the tank without a connection.
             </li>
           </ol>
@@ -54,33 +58,8 @@ const choices = computed(() =>
       </template>
       <p v-else>
         Chervil is open to this computer alone. For phones, start it where it runs with
-        <code>./chervil start --house</code>.
+        <code class="[overflow-wrap:anywhere]">./chervil start --house</code>.
       </p>
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-.sides {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--gap-5);
-  align-items: start;
-  margin: var(--gap-4) 0;
-}
-
-ol {
-  flex: 1 1 280px;
-  padding-left: 1.2em;
-}
-
-li {
-  margin-bottom: var(--gap-3);
-  list-style: decimal;
-}
-
-b,
-code {
-  overflow-wrap: anywhere;
-}
-</style>

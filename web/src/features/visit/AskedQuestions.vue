@@ -25,12 +25,12 @@ async function answer(question: AskedQuestion, given: string) {
 </script>
 
 <template>
-  <section class="asked" aria-label="One question">
+  <section class="grid gap-3 py-3 px-18px my-3 edge-l-5-herb bg-herb-soft" aria-label="One question">
     <div v-for="question in questions" :key="`${question.filterId} ${question.asked}`">
       <p>
         <strong>{{ question.text }}</strong>
       </p>
-      <div class="answers">
+      <div class="answers flex flex-wrap gap-2 mt-2">
         <el-button
           v-for="choice in question.choices"
           :key="choice.answer"
@@ -40,7 +40,7 @@ async function answer(question: AskedQuestion, given: string) {
           >{{ choice.words }}</el-button
         >
       </div>
-      <p v-if="AT_FAULT.includes(question.asked)" class="else">
+      <p v-if="AT_FAULT.includes(question.asked)" class="mt-2">
         Not sure?
         <RouterLink :to="{ name: 'start-case', query: { filter: question.filterId } }"
           >Find what is wrong with {{ question.filterName }}</RouterLink
@@ -52,26 +52,6 @@ async function answer(question: AskedQuestion, given: string) {
 </template>
 
 <style scoped>
-.asked {
-  display: grid;
-  gap: var(--gap-3);
-  padding: 14px 18px;
-  margin: var(--gap-3) 0;
-  border-left: 5px solid var(--herb);
-  background: var(--herb-soft);
-}
-
-.answers {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  margin-top: 8px;
-}
-
-.else {
-  margin-top: 8px;
-}
-
 .answers :deep(.el-button) {
   min-height: var(--touch);
   margin: 0;

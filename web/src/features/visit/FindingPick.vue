@@ -15,48 +15,30 @@ function byKey(event: KeyboardEvent) {
 </script>
 
 <template>
-  <fieldset class="pick" @keydown="byKey">
-    <legend>How did the {{ props.what }} look when it came out?</legend>
-    <div class="tiles">
-      <label v-for="(grade, i) in FINDINGS" :key="grade.value" :class="{ on: grade.value === finding }">
-        <input v-model="finding" type="radio" :name="name" :value="grade.value" />
+  <fieldset class="pick pt-2 pb-10px pl-2" @keydown="byKey">
+    <legend class="mb-6px font-600">How did the {{ props.what }} look when it came out?</legend>
+    <div class="grid cols-[repeat(5,minmax(0,112px))] gap-2 max-phone:gap-5px">
+      <label
+        v-for="(grade, i) in FINDINGS"
+        :key="grade.value"
+        class="flex flex-col items-start leading-1.2 cursor-pointer"
+        :class="{ on: grade.value === finding }"
+      >
+        <input v-model="finding" class="absolute op-0 w-1px" type="radio" :name="name" :value="grade.value" />
         <FindingTile :finding="grade.value" :size="84" aria-hidden="true" />
-        <span class="grade"
-          ><span>{{ i + 1 }}</span> {{ grade.label }}</span
+        <span class="mt-6px font-640 whitespace-nowrap max-phone:text-13px"
+          ><span class="max-phone:block">{{ i + 1 }}</span> {{ grade.label }}</span
         >
-        <span class="hint">{{ props.grades?.[i] ?? grade.hint }}</span>
+        <span class="text-14px max-phone:text-12px">{{ props.grades?.[i] ?? grade.hint }}</span>
       </label>
     </div>
-    <el-button v-if="finding" type="primary" text class="unseen" @click="finding = undefined">
+    <el-button v-if="finding" type="primary" text class="unseen text-14px" @click="finding = undefined">
       Nobody looked
     </el-button>
   </fieldset>
 </template>
 
 <style scoped>
-.pick {
-  padding: 8px 0 10px 8px;
-}
-
-legend {
-  margin-bottom: 6px;
-  font-weight: 600;
-}
-
-.tiles {
-  display: grid;
-  grid-template-columns: repeat(5, minmax(0, 112px));
-  gap: 8px;
-}
-
-label {
-  display: flex;
-  flex-direction: column;
-  align-items: flex-start;
-  line-height: 1.2;
-  cursor: pointer;
-}
-
 label :deep(svg) {
   width: 100%;
   max-width: 84px;
@@ -71,40 +53,5 @@ label :deep(svg) {
 
 label:focus-within :deep(svg) {
   box-shadow: 0 0 0 8px var(--herb-soft);
-}
-
-input {
-  position: absolute;
-  opacity: 0;
-  width: 1px;
-}
-
-.grade {
-  margin-top: 6px;
-  font-weight: 640;
-  white-space: nowrap;
-}
-
-.hint,
-.unseen {
-  font-size: 14px;
-}
-
-@media (width <= 640px) {
-  .tiles {
-    gap: 5px;
-  }
-
-  .grade {
-    font-size: 13px;
-  }
-
-  .grade span {
-    display: block;
-  }
-
-  .hint {
-    font-size: 12px;
-  }
 }
 </style>

@@ -29,7 +29,7 @@ function setWay(way: FlowDraft['way']) {
 </script>
 
 <template>
-  <div class="flows">
+  <div class="grid gap-3 pb-10px">
     <ChoiceRow
       :model-value="before.way"
       legend="Measured as"
@@ -37,7 +37,11 @@ function setWay(way: FlowDraft['way']) {
       :choices="WAY"
       @update:model-value="setWay"
     />
-    <div v-for="when in ['before', 'after'] as const" :key="when" class="pair">
+    <div
+      v-for="when in ['before', 'after'] as const"
+      :key="when"
+      class="grid cols-[repeat(2,minmax(0,220px))] gap-3"
+    >
       <template v-if="before.way === 'rate'">
         <MeasureField
           :model-value="BOTH[when].value.litresPerHour"
@@ -69,17 +73,3 @@ function setWay(way: FlowDraft['way']) {
     </div>
   </div>
 </template>
-
-<style scoped>
-.flows {
-  display: grid;
-  gap: var(--gap-3);
-  padding-bottom: 10px;
-}
-
-.pair {
-  display: grid;
-  grid-template-columns: repeat(2, minmax(0, 220px));
-  gap: var(--gap-3);
-}
-</style>

@@ -59,7 +59,7 @@ const events = computed(() => {
           <span v-else />
           <span v-if="service">
             {{ told(service) }}
-            <span class="small quiet">
+            <span class="small quiet block">
               {{ service.minutes ? `${service.minutes} min, ` : '' }}{{ by(service)
               }}{{ service.note ? `. ${service.note}` : '' }} {{ besides(service) }}
             </span>
@@ -67,7 +67,7 @@ const events = computed(() => {
           <span v-else-if="change">{{ CHANGE[change.kind][change.steps > 0 ? 0 : 1] }}</span>
           <RouterLink
             v-if="service"
-            class="small"
+            class="small max-phone:col-[3]"
             :to="{ name: 'correct', params: { tank: props.tank, service: service.id } }"
           >
             Correct<span class="seen-by-readers"> the service of {{ shortDay(on) }}</span>
@@ -81,21 +81,14 @@ const events = computed(() => {
       >
         Show earlier
       </el-button>
-      <RouterLink v-if="mayGo(notebook)" class="small notebook" :to="notebook">Bring in old notes</RouterLink>
+      <RouterLink v-if="mayGo(notebook)" class="small inline-block py-2 px-0" :to="notebook"
+        >Bring in old notes</RouterLink
+      >
     </AsyncState>
   </section>
 </template>
 
 <style scoped>
-.notebook {
-  display: inline-block;
-  padding: 8px 0;
-}
-
-li .small.quiet {
-  display: block;
-}
-
 li {
   display: grid;
   grid-template-columns: 62px 26px 1fr auto;
@@ -115,10 +108,6 @@ li {
 @media (width <= 640px) {
   li {
     grid-template-columns: 66px 26px 1fr;
-  }
-
-  li a {
-    grid-column: 3;
   }
 }
 </style>

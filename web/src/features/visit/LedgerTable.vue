@@ -13,21 +13,28 @@ const narrow = useMediaQuery('(width <= 640px)')
 
 <template>
   <ol v-if="narrow">
-    <li v-for="{ tankName, service } in entries" :key="service.id">
-      <p class="head">
+    <li v-for="{ tankName, service } in entries" :key="service.id" class="pt-6px pb-12px edge-b-hair">
+      <p class="flex gap-12px items-center">
         <span class="quiet">{{ shortDay(service.doneOn) }}</span>
-        <RouterLink class="tank" :to="{ name: 'tank', params: { tank: service.tankId } }">{{
-          tankName
-        }}</RouterLink>
         <RouterLink
-          class="correct"
+          class="tank inline-block content-center min-w-44px min-h-44px"
+          :to="{ name: 'tank', params: { tank: service.tankId } }"
+          >{{ tankName }}</RouterLink
+        >
+        <RouterLink
+          class="inline-block content-center min-w-44px min-h-44px ml-auto"
           :to="{ name: 'correct', params: { tank: service.tankId, service: service.id } }"
           >Correct<span class="seen-by-readers">
             {{ tankName }}, {{ shortDay(service.doneOn) }}</span
           ></RouterLink
         >
       </p>
-      <FindingTile v-if="worst(service)" v-bind="worst(service)!" :size="26" class="tile" />
+      <FindingTile
+        v-if="worst(service)"
+        v-bind="worst(service)!"
+        :size="26"
+        class="tile [float:left] mr-10px"
+      />
       {{ told(service) }}
       <span class="small quiet"
         >{{ service.note }} {{ besides(service) }} {{ by(service)
@@ -48,7 +55,7 @@ const narrow = useMediaQuery('(width <= 640px)')
     </el-table-column>
     <el-table-column label="Done" min-width="320" class-name="told">
       <template #default="{ row }">
-        <div class="done">
+        <div class="done grid cols-[26px_1] gap-10px items-center">
           <FindingTile v-if="worst(row.service)" v-bind="worst(row.service)!" :size="26" />
           <span v-else />
           <span
@@ -74,39 +81,3 @@ const narrow = useMediaQuery('(width <= 640px)')
     </el-table-column>
   </el-table>
 </template>
-
-<style scoped>
-li {
-  padding: 6px 0 12px;
-  border-bottom: 1px solid var(--hair);
-}
-
-.done {
-  display: grid;
-  grid-template-columns: 26px minmax(0, 1fr);
-  gap: 10px;
-  align-items: center;
-}
-
-.head {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-}
-
-.head a {
-  display: inline-block;
-  align-content: center;
-  min-width: 44px;
-  min-height: 44px;
-}
-
-.correct {
-  margin-left: auto;
-}
-
-.tile {
-  float: left;
-  margin-right: 10px;
-}
-</style>

@@ -49,11 +49,15 @@ watchDebounced(
 
 <template>
   <main class="page">
-    <header>
+    <header class="flex gap-3 items-center justify-between">
       <h1>Ledger</h1>
       <LinkButton text type="primary" :to="{ name: 'cases' }">Cases of trouble</LinkButton>
     </header>
-    <form class="search" role="search" @submit.prevent>
+    <form
+      class="search grid cols-[2fr_repeat(4,minmax(130px,1fr))] gap-3 items-start my-3"
+      role="search"
+      @submit.prevent
+    >
       <TextField v-model="form.search" label="Search" name="search" hint="Note, person, tank or filter" />
       <SelectField
         v-model="form.tank"
@@ -90,7 +94,7 @@ watchDebounced(
       <el-pagination
         v-if="total > 0"
         v-model:current-page="page"
-        class="pages"
+        class="flex-wrap mt-3"
         layout="prev, pager, next, slot"
         :page-size="LEDGER_PAGE"
         :total="total"
@@ -104,26 +108,6 @@ watchDebounced(
 </template>
 
 <style scoped>
-header {
-  display: flex;
-  gap: 14px;
-  align-items: center;
-  justify-content: space-between;
-}
-
-.search {
-  display: grid;
-  grid-template-columns: 2fr repeat(4, minmax(130px, 1fr));
-  gap: 14px;
-  align-items: start;
-  margin: 14px 0;
-}
-
-.pages {
-  flex-wrap: wrap;
-  margin-top: 14px;
-}
-
 @media (width <= 900px) {
   .search {
     grid-template-columns: repeat(2, minmax(0, 1fr));

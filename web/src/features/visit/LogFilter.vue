@@ -46,14 +46,14 @@ const after = flowOf('after')
 </script>
 
 <template>
-  <section class="filter" :aria-label="filter.name">
+  <section class="filter edge-t-line pt-10px" :aria-label="filter.name">
     <h2 v-if="!alone">{{ filter.name }}</h2>
     <ul>
       <li v-for="group in groups" :key="group.key">
         <el-checkbox
           v-for="task in group.tasks"
           :key="task.id"
-          class="tick"
+          class="tick flex mr-0 py-1 px-2 edge-b-hair"
           :class="{ on: done(task) }"
           :model-value="done(task)"
           @update:model-value="(on) => tick(task, on === true)"
@@ -69,35 +69,17 @@ const after = flowOf('after')
       </li>
     </ul>
     <details v-if="touched && filter.kind !== 'UV_UNIT'" :open="place >= 0 || undefined">
-      <summary>Flow before and after</summary>
+      <summary class="min-h-touch content-center text-herb font-600 cursor-pointer">
+        Flow before and after
+      </summary>
       <FlowPair v-model:before="before" v-model:after="after" :prefix="`flows[${place}]`" :errors="errors" />
     </details>
   </section>
 </template>
 
 <style scoped>
-.filter {
-  border-top: 1px solid var(--line);
-  padding-top: 10px;
-}
-
-.tick {
-  display: flex;
-  margin-right: 0;
-  padding: 4px 8px;
-  border-bottom: 1px solid var(--hair);
-}
-
 .tick.on {
   background: var(--herb-soft);
   font-weight: 600;
-}
-
-summary {
-  min-height: var(--touch);
-  align-content: center;
-  color: var(--herb);
-  font-weight: 600;
-  cursor: pointer;
 }
 </style>

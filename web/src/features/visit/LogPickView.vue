@@ -21,7 +21,10 @@ const tanks = useTanks()
       </p>
       <ul>
         <li v-for="tank in tanks.data.value" :key="tank.id">
-          <RouterLink :to="{ name: 'log', params: { tank: tank.id } }">
+          <RouterLink
+            class="flex gap-12px items-center min-h-56px edge-b-hair text-18px"
+            :to="{ name: 'log', params: { tank: tank.id } }"
+          >
             {{ tank.tank.name }} <span class="quiet small">{{ tank.tank.room }}</span>
           </RouterLink>
         </li>
@@ -29,14 +32,3 @@ const tanks = useTanks()
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-li a {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  min-height: 56px;
-  border-bottom: 1px solid var(--hair);
-  font-size: 18px;
-}
-</style>

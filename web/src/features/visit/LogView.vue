@@ -112,7 +112,7 @@ const notThere = computed(() => failed.value instanceof Problem && failed.value.
         :corrected="props.service !== undefined"
         @merged="(one) => (saved = one)"
       />
-      <form v-else-if="draft" novalidate @submit.prevent="submit">
+      <form v-else-if="draft" class="grid gap-3" novalidate @submit.prevent="submit">
         <header>
           <p class="quiet small">{{ props.service ? 'Correct a service' : 'Log a service' }}</p>
           <h1>{{ tank.data.value?.tank.name }}</h1>
@@ -133,7 +133,7 @@ const notThere = computed(() => failed.value instanceof Problem && failed.value.
           :alone="filters.data.value?.length === 1"
         />
         <p v-if="errors.tasks" class="trouble error" role="alert" data-field="tasks">{{ errors.tasks }}</p>
-        <div class="facts">
+        <div class="grid cols-[repeat(auto-fit,minmax(160px,1fr))] gap-3">
           <DayField
             v-model="draft.doneOn"
             label="Done on"
@@ -183,11 +183,16 @@ const notThere = computed(() => failed.value instanceof Problem && failed.value.
           </p>
         </ConflictNotice>
         <p v-else-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-        <div class="dock">
+        <div class="dock flex gap-10px py-12px bg-ground edge-t-line max-phone:sticky max-phone:bottom-58px">
           <LinkButton type="primary" text :to="{ name: 'tank', params: { tank: props.tank } }"
             >Cancel</LinkButton
           >
-          <el-button type="primary" class="save" native-type="submit" :disabled="sending">
+          <el-button
+            type="primary"
+            class="flex-1 min-h-56px text-18px"
+            native-type="submit"
+            :disabled="sending"
+          >
             {{ props.service ? 'Save the correction' : 'Save' }}
           </el-button>
         </div>
@@ -195,37 +200,3 @@ const notThere = computed(() => failed.value instanceof Problem && failed.value.
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: var(--gap-3);
-}
-
-.facts {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(160px, 1fr));
-  gap: var(--gap-3);
-}
-
-.dock {
-  display: flex;
-  gap: 10px;
-  padding: 12px 0;
-  background: var(--ground);
-  border-top: 1px solid var(--line);
-}
-
-.save {
-  flex: 1;
-  min-height: 56px;
-  font-size: 18px;
-}
-
-@media (width <= 640px) {
-  .dock {
-    position: sticky;
-    bottom: 58px;
-  }
-}
-</style>

@@ -23,8 +23,12 @@ async function tick(look: Schemas['LookAgain']) {
 
 <template>
   <section aria-labelledby="looks">
-    <h2 id="looks">Look again</h2>
-    <p v-for="look in looks" :key="look.id" class="look">
+    <h2 id="looks" class="mt-18px">Look again</h2>
+    <p
+      v-for="look in looks"
+      :key="look.id"
+      class="look flex gap-12px items-center justify-between min-h-52px edge-b-hair"
+    >
       <span>
         <b>{{ look.tank.name }}</b>: {{ look.words }}
         <span class="small quiet">due {{ momentWords(look.dueAt) }}</span>
@@ -34,18 +38,3 @@ async function tick(look: Schemas['LookAgain']) {
     <p v-if="trouble" class="error" role="alert">{{ trouble }}</p>
   </section>
 </template>
-
-<style scoped>
-.look {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  justify-content: space-between;
-  min-height: 52px;
-  border-bottom: 1px solid var(--hair);
-}
-
-h2 {
-  margin-top: 18px;
-}
-</style>

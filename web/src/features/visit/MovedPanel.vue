@@ -63,12 +63,12 @@ async function turn() {
       @answered="(one) => emit('merged', one)"
     />
     <template v-if="!undone">
-      <h2 v-if="shown.length">What changed</h2>
+      <h2 v-if="shown.length" class="mt-4">What changed</h2>
       <p v-else class="quiet">No dates changed.</p>
       <ul>
-        <li v-for="moved in shown" :key="moved.taskId" :data-moved="moved.name">
+        <li v-for="moved in shown" :key="moved.taskId" class="py-12px edge-b-hair" :data-moved="moved.name">
           <strong>{{ moved.name }}</strong>
-          <div class="spans">
+          <div class="grid cols-[3_minmax(120px,2fr)] gap-y-0 gap-x-18px items-center my-1">
             <p class="quiet">
               {{ windowWords(moved.before.window)
               }}<template v-if="moved.before.intervalDays"
@@ -111,7 +111,7 @@ async function turn() {
       dates follow how you see dirt.
     </p>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
-    <div class="actions">
+    <div class="actions flex flex-wrap gap-2 mt-4">
       <LinkButton type="primary" :to="{ name: 'rounds' }">Back to rounds</LinkButton>
       <LinkButton type="primary" text :to="{ name: 'tank', params: { tank: saved.service.tankId } }"
         >See the tank</LinkButton
@@ -122,29 +122,3 @@ async function turn() {
     </div>
   </section>
 </template>
-
-<style scoped>
-.spans {
-  display: grid;
-  grid-template-columns: minmax(0, 3fr) minmax(120px, 2fr);
-  gap: 0 18px;
-  align-items: center;
-  margin: 4px 0;
-}
-
-h2 {
-  margin-top: var(--gap-4);
-}
-
-li {
-  padding: 12px 0;
-  border-bottom: 1px solid var(--hair);
-}
-
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  margin-top: var(--gap-4);
-}
-</style>

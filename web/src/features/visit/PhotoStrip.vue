@@ -54,12 +54,15 @@ async function take(moment: Photo['moment'], file?: File) {
 <template>
   <section
     v-if="!shownOnly || photos.data.value?.length"
-    class="photos"
+    class="photos flex flex-wrap gap-10px items-end mt-3"
     :aria-label="ofFilter ? 'As it is built' : 'Photos'"
   >
-    <figure v-for="photo in photos.data.value" :key="photo.id">
+    <figure v-for="photo in photos.data.value" :key="photo.id" class="m-0">
       <a :href="`/api/photos/${photo.id}`" target="_blank" rel="noopener"
-        ><img :src="`/api/photos/${photo.id}`" :alt="words(photo)"
+        ><img
+          class="block w-120px h-90px rounded object-cover"
+          :src="`/api/photos/${photo.id}`"
+          :alt="words(photo)"
       /></a>
       <figcaption class="small">
         {{ words(photo) }}
@@ -97,25 +100,3 @@ async function take(moment: Photo['moment'], file?: File) {
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
   </section>
 </template>
-
-<style scoped>
-.photos {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: end;
-  margin-top: 14px;
-}
-
-figure {
-  margin: 0;
-}
-
-img {
-  display: block;
-  width: 120px;
-  height: 90px;
-  border-radius: var(--round);
-  object-fit: cover;
-}
-</style>

@@ -18,13 +18,17 @@ const carry = computed(() => {
 <template>
   <aside class="tray" aria-labelledby="carry">
     <h2 id="carry">What to bring</h2>
-    <ul v-if="carry.size">
-      <li v-for="[thing, { count, shared }] in carry" :key="thing">
+    <ul v-if="carry.size" class="mt-6px mb-20px">
+      <li
+        v-for="[thing, { count, shared }] in carry"
+        :key="thing"
+        class="flex justify-between py-7px edge-b-hair"
+      >
         {{ thing }} <span v-if="!shared" class="num">{{ count }}</span>
       </li>
     </ul>
     <p v-else class="quiet">Just your hands.</p>
-    <p class="caution small">
+    <p class="caution small mt-18px pl-12px edge-l-4-brick">
       Unplug pumps, heater and lights before hands go into the water. The maker’s manual and the product’s
       label come first.
     </p>
@@ -37,23 +41,6 @@ const carry = computed(() => {
   padding: 26px 24px;
   border-left: 1px solid var(--line);
   background: var(--surface);
-}
-
-ul {
-  margin: 6px 0 20px;
-}
-
-li {
-  display: flex;
-  justify-content: space-between;
-  padding: 7px 0;
-  border-bottom: 1px solid var(--hair);
-}
-
-.caution {
-  margin-top: 18px;
-  padding-left: 12px;
-  border-left: 4px solid var(--brick);
 }
 
 @media (width <= 1000px) {

@@ -47,8 +47,8 @@ const summary = computed(() => {
 </script>
 
 <template>
-  <main class="rounds">
-    <div class="main">
+  <main class="grid cols-[1_auto] min-h-screen max-half:cols-1fr max-half:min-h-0">
+    <div class="main pt-4 pb-40px pr-30px pl-32px max-w-1000px max-half:p-16px">
       <h1>{{ longDay(rounds.data.value?.today ?? today()) }}</h1>
       <AsyncState
         :pending="rounds.isPending.value"
@@ -56,13 +56,13 @@ const summary = computed(() => {
         what="today’s rounds"
         @retry="rounds.refetch()"
       >
-        <div v-if="rounds.data.value?.tanks === 0" class="empty">
+        <div v-if="rounds.data.value?.tanks === 0" class="grid gap-10px justify-items-start max-w-520px py-4">
           <p>
             Nothing to do yet: there are no tanks. Add one with its filter and its care is planned at once.
           </p>
           <LinkButton type="primary" :to="{ name: 'new-tank' }">Add the first tank</LinkButton>
         </div>
-        <div v-else-if="idle" class="empty">
+        <div v-else-if="idle" class="grid gap-10px justify-items-start max-w-520px py-4">
           <p><strong>All done for today.</strong></p>
           <p class="quiet">
             {{
@@ -82,8 +82,12 @@ const summary = computed(() => {
         <LookAgain v-if="looks.length" :looks="looks" />
         <SiteTrouble />
         <section v-if="readings.length" aria-labelledby="due-readings">
-          <h2 id="due-readings">Readings due</h2>
-          <p v-for="one in readings" :key="one.tank.id" class="reading">
+          <h2 id="due-readings" class="mt-18px">Readings due</h2>
+          <p
+            v-for="one in readings"
+            :key="one.tank.id"
+            class="reading flex gap-12px items-center justify-between min-h-52px edge-b-hair"
+          >
             <span>
               <b>{{ one.tank.name }}</b>:
               {{ one.readings.map((reading) => reading.label.toLowerCase()).join(', ') }}, until
@@ -96,7 +100,7 @@ const summary = computed(() => {
           </p>
         </section>
         <section v-for="[room, inRoom] in rooms" :key="room" :aria-label="room || 'No room'">
-          <p class="room small quiet">{{ room || 'No room' }}</p>
+          <p class="small quiet mt-15px">{{ room || 'No room' }}</p>
           <VisitCard
             v-for="visit in inRoom"
             :key="visit.tank.id"
@@ -105,8 +109,8 @@ const summary = computed(() => {
           />
         </section>
         <section v-if="held.length" aria-labelledby="held">
-          <h2 id="held">Leave alone for now</h2>
-          <div v-for="one in held" :key="one.tank.id" class="held">
+          <h2 id="held" class="mt-18px">Leave alone for now</h2>
+          <div v-for="one in held" :key="one.tank.id" class="grid gap-6px mt-10px mb-3">
             <h3>
               <RouterLink :to="{ name: 'tank', params: { tank: one.tank.id } }">{{
                 one.tank.name
@@ -122,58 +126,3 @@ const summary = computed(() => {
     <RoundsTray v-if="visits.length" :visits="visits" />
   </main>
 </template>
-
-<style scoped>
-.rounds {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  min-height: 100vh;
-}
-
-.main {
-  padding: 22px 30px 40px 32px;
-  max-width: 1000px;
-}
-
-.room {
-  margin-top: 15px;
-}
-
-.reading {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  justify-content: space-between;
-  min-height: 52px;
-  border-bottom: 1px solid var(--hair);
-}
-
-.held {
-  display: grid;
-  gap: 6px;
-  margin: 10px 0 14px;
-}
-
-h2 {
-  margin-top: 18px;
-}
-
-.empty {
-  display: grid;
-  gap: 10px;
-  justify-items: start;
-  max-width: 520px;
-  padding: var(--gap-4) 0;
-}
-
-@media (width <= 1000px) {
-  .rounds {
-    grid-template-columns: 1fr;
-    min-height: 0;
-  }
-
-  .main {
-    padding: 16px;
-  }
-}
-</style>

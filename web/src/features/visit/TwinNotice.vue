@@ -24,7 +24,12 @@ async function mergeWith(other: string) {
 </script>
 
 <template>
-  <div v-for="twin in twins" :key="twin.id" class="twin" role="note">
+  <div
+    v-for="twin in twins"
+    :key="twin.id"
+    class="twin grid gap-2 justify-items-start mt-12px py-12px px-16px edge-l-5-amber bg-amber-soft"
+    role="note"
+  >
     <p>
       <strong>{{ twin.doneBy }} logged the same that day:</strong> {{ told(twin) }}
     </p>
@@ -34,15 +39,3 @@ async function mergeWith(other: string) {
     <p v-if="trouble" role="alert">{{ trouble }}</p>
   </div>
 </template>
-
-<style scoped>
-.twin {
-  display: grid;
-  gap: 8px;
-  justify-items: start;
-  margin-top: 12px;
-  padding: 12px 16px;
-  border-left: 5px solid var(--amber);
-  background: var(--amber-soft);
-}
-</style>

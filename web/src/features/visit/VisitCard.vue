@@ -45,10 +45,13 @@ const several = computed(() => new Set(props.visit.errands.map((errand) => erran
 </script>
 
 <template>
-  <article class="visit" :aria-label="visit.tank.name">
+  <article
+    class="visit grid cols-[1_auto] gap-16px pt-12px pb-13px edge-t-line max-phone:gap-2"
+    :aria-label="visit.tank.name"
+  >
     <div>
-      <h2>
-        <RouterLink class="tank" :to="{ name: 'tank', params: { tank: visit.tank.id } }">{{
+      <h2 class="flex flex-wrap gap-y-1 gap-x-10px items-center">
+        <RouterLink class="tank text-ink" :to="{ name: 'tank', params: { tank: visit.tank.id } }">{{
           visit.tank.name
         }}</RouterLink>
         <StateTag :standing="visit.standing" :words="words" />
@@ -70,10 +73,10 @@ const several = computed(() => new Set(props.visit.errands.map((errand) => erran
           }}<span v-if="several && errand.reach !== 'OPENING'" class="quiet">
             of {{ errand.filter.name }}</span
           >
-          <span v-if="isLater(errand)" class="small quiet within"
+          <span v-if="isLater(errand)" class="small quiet block"
             >better on {{ shortDay(errand.plannedOn ?? today) }}, as planned</span
           >
-          <span v-if="within.length" class="small quiet within">{{
+          <span v-if="within.length" class="small quiet block">{{
             within.map((one) => lowerFirst(one.name)).join(', ')
           }}</span>
         </span>
@@ -86,12 +89,12 @@ const several = computed(() => new Set(props.visit.errands.map((errand) => erran
           :focus="10"
         />
         <details class="why small quiet">
-          <summary>{{ errand.reasons[0] }}</summary>
+          <summary class="cursor-pointer">{{ errand.reasons[0] }}</summary>
           <p v-for="reason in errand.reasons.slice(1)" :key="reason">{{ reason }}</p>
         </details>
       </div>
     </div>
-    <div class="act">
+    <div class="text-right">
       <LinkButton
         v-if="visit.errands.length"
         type="primary"
@@ -101,12 +104,12 @@ const several = computed(() => new Set(props.visit.errands.map((errand) => erran
       </LinkButton>
       <RouterLink
         v-if="visit.errands.length"
-        class="small log"
+        class="small log block mt-2"
         :to="{ name: 'log', params: { tank: visit.tank.id }, query: { tasks } }"
       >
         Only log<span class="seen-by-readers"> {{ visit.tank.name }}</span>
       </RouterLink>
-      <p class="small quiet">
+      <p class="small quiet mt-5px">
         <span class="num">{{ visit.effort.minutes }}</span> min
       </p>
     </div>
@@ -114,52 +117,12 @@ const several = computed(() => new Set(props.visit.errands.map((errand) => erran
 </template>
 
 <style scoped>
-.visit {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 16px;
-  padding: 12px 0 13px;
-  border-top: 1px solid var(--line);
-}
-
-h2 {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 10px;
-  align-items: center;
-}
-
-.tank {
-  color: var(--ink);
-}
-
 .task {
   display: grid;
   grid-template-columns: 250px 210px minmax(0, 1fr);
   gap: 0 18px;
   align-items: center;
   min-height: 38px;
-}
-
-.within {
-  display: block;
-}
-
-summary {
-  cursor: pointer;
-}
-
-.act {
-  text-align: right;
-}
-
-.act p {
-  margin-top: 5px;
-}
-
-.log {
-  display: block;
-  margin-top: 8px;
 }
 
 @media (width <= 1000px) {
@@ -176,10 +139,6 @@ summary {
   .task {
     grid-template-columns: 1fr;
     padding: 8px 0 4px;
-  }
-
-  .visit {
-    gap: 8px;
   }
 }
 </style>

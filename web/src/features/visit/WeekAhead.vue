@@ -11,10 +11,14 @@ const height = (minutes: number) => `${String(minutes && 6 + Math.min(minutes, 1
 </script>
 
 <template>
-  <section class="ahead" aria-labelledby="ahead">
+  <section class="mt-1 pt-12px edge-t-line" aria-labelledby="ahead">
     <h3 id="ahead">Next seven days</h3>
-    <ol>
-      <li v-for="day in week" :key="day.on">
+    <ol class="flex gap-10px items-end min-h-70px mt-6px">
+      <li
+        v-for="day in week"
+        :key="day.on"
+        class="flex flex-1 flex-col items-center text-13px text-ink-quiet"
+      >
         <span class="seen-by-readers"
           >{{ longDay(day.on) }}: {{ counted(day.minutes, 'minute') }} on
           {{ counted(day.tanks, 'tank') }}</span
@@ -22,7 +26,7 @@ const height = (minutes: number) => `${String(minutes && 6 + Math.min(minutes, 1
         <span aria-hidden="true" class="num">{{ day.minutes || '' }}</span>
         <span
           aria-hidden="true"
-          class="bar"
+          class="bar w-full mb-3px edge-t-3-herb bg-herb-soft"
           :class="{ none: !day.minutes }"
           :style="{ height: height(day.minutes) }"
         />
@@ -33,36 +37,6 @@ const height = (minutes: number) => `${String(minutes && 6 + Math.min(minutes, 1
 </template>
 
 <style scoped>
-.ahead {
-  margin-top: 4px;
-  padding-top: 12px;
-  border-top: 1px solid var(--line);
-}
-
-ol {
-  display: flex;
-  gap: 10px;
-  align-items: flex-end;
-  min-height: 70px;
-  margin-top: 6px;
-}
-
-li {
-  display: flex;
-  flex: 1;
-  flex-direction: column;
-  align-items: center;
-  font-size: 13px;
-  color: var(--ink-quiet);
-}
-
-.bar {
-  width: 100%;
-  margin-bottom: 3px;
-  border-top: 3px solid var(--herb);
-  background: var(--herb-soft);
-}
-
 .none {
   border-color: var(--hair);
 }

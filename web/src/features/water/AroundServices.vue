@@ -39,17 +39,19 @@ const points = (line: { days: number[]; amounts: number[] }) =>
 </script>
 
 <template>
-  <section v-if="tasks.length" class="around" aria-labelledby="around">
+  <section v-if="tasks.length" class="mt-10px mb-20px" aria-labelledby="around">
     <h2 id="around">Before and after</h2>
-    <div class="choose">
+    <div class="flex flex-wrap gap-y-2 gap-x-20px my-2">
       <SelectField
         v-model="task"
+        class="w-240px"
         label="Service"
         name="task"
         :choices="tasks.map((one) => ({ value: one.id, label: one.name }))"
       />
       <SelectField
         v-model="parameter"
+        class="w-240px"
         label="Parameter"
         name="parameter"
         :choices="(parameters.data.value ?? []).map((one) => ({ value: one.code, label: one.label }))"
@@ -60,19 +62,23 @@ const points = (line: { days: number[]; amounts: number[] }) =>
     </p>
     <template v-else-if="lines.length">
       <svg
+        class="w-full max-w-760px"
         :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
         role="img"
         aria-label="Readings by days before and after each service"
       >
-        <line class="service" :x1="x(0)" :x2="x(0)" y1="0" :y2="HEIGHT" />
+        <line class="stroke-ink stroke-dash-4_4" :x1="x(0)" :x2="x(0)" y1="0" :y2="HEIGHT" />
         <polyline
           v-for="(line, i) in lines"
           :key="line.on"
+          class="fill-none stroke-ink-quiet stroke-width-1.2 op-55"
           :class="{ latest: i === lines.length - 1 }"
           :points="points(line)"
         />
-        <text x="4" y="12">{{ shown.shown(most).toFixed(1) }} {{ shown.unit }}</text>
-        <text :x="x(0) + 5" :y="HEIGHT - 2">service</text>
+        <text class="fill-ink-quiet [font:12px_var(--text)]" x="4" y="12">
+          {{ shown.shown(most).toFixed(1) }} {{ shown.unit }}
+        </text>
+        <text class="fill-ink-quiet [font:12px_var(--text)]" :x="x(0) + 5" :y="HEIGHT - 2">service</text>
       </svg>
       <p class="small quiet">
         {{ lines.length }} services; the last, on {{ shortDay(lines.at(-1)?.on ?? '') }}, drawn thick. Two
@@ -83,46 +89,9 @@ const points = (line: { days: number[]; amounts: number[] }) =>
 </template>
 
 <style scoped>
-.around {
-  margin: 10px 0 20px;
-}
-
-.choose > * {
-  width: 240px;
-}
-
-.choose {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 20px;
-  margin: 8px 0;
-}
-
-svg {
-  width: 100%;
-  max-width: 760px;
-}
-
-polyline {
-  fill: none;
-  stroke: var(--ink-quiet);
-  stroke-width: 1.2;
-  opacity: 0.55;
-}
-
 .latest {
   stroke: var(--herb);
   stroke-width: 3;
   opacity: 1;
-}
-
-.service {
-  stroke: var(--ink);
-  stroke-dasharray: 4 4;
-}
-
-text {
-  fill: var(--ink-quiet);
-  font: 12px var(--text);
 }
 </style>

@@ -28,78 +28,46 @@ const step = computed(() =>
 <template>
   <section aria-labelledby="does" aria-live="polite">
     <h2 id="does">What it does</h2>
-    <svg viewBox="0 0 240 162" class="tank" aria-hidden="true">
-      <rect class="old" x="6" y="6" width="228" :height="HEIGHT" />
-      <rect class="new" x="6" y="6" width="228" :height="fresh" />
-      <line v-if="effects" class="mark" x1="6" x2="234" :y1="6 + fresh" :y2="6 + fresh" />
-      <path class="glass" :d="`M5 2V${HEIGHT + 8}H235V2`" />
+    <svg viewBox="0 0 240 162" class="tank w-full max-w-300px my-10px" aria-hidden="true">
+      <rect class="fill-stream [fill-opacity:0.28]" x="6" y="6" width="228" :height="HEIGHT" />
+      <rect class="fill-stream [fill-opacity:0.75]" x="6" y="6" width="228" :height="fresh" />
+      <line
+        v-if="effects"
+        class="stroke-ink stroke-dash-5_4"
+        x1="6"
+        x2="234"
+        :y1="6 + fresh"
+        :y2="6 + fresh"
+      />
+      <path class="glass fill-none stroke-ink-quiet stroke-width-2.5" :d="`M5 2V${HEIGHT + 8}H235V2`" />
     </svg>
     <p v-if="!effects" class="quiet">Type how much water you change, and see here what it does.</p>
     <ul v-else>
-      <li>
+      <li class="py-6px edge-b-hair">
         <b>{{ numberWords(100 * effects.share, 0) }} %</b> new water: {{ say('VOLUME', litres ?? 0) }} of
         {{ say('VOLUME', volume) }}.
       </li>
-      <li v-if="litresAMm">
+      <li v-if="litresAMm" class="py-6px edge-b-hair">
         Its level falls by about <b>{{ say('SIZE', (litres ?? 0) / litresAMm) }}</b>, more where stones take
         up room.
       </li>
-      <li v-if="effects.temperature">
+      <li v-if="effects.temperature" class="py-6px edge-b-hair">
         The tank goes from {{ say('TEMPERATURE', effects.temperature.before) }} to
         <b>{{ say('TEMPERATURE', effects.temperature.after) }}</b>.
       </li>
-      <li v-if="effects.nitrate">
+      <li v-if="effects.nitrate" class="py-6px edge-b-hair">
         Nitrate goes from {{ say('CONCENTRATION', effects.nitrate.before) }} to about
         <b>{{ say('CONCENTRATION', effects.nitrate.after) }}</b>{{
           effects.nitrate.tapKnown ? '' : ', if your tap water has none'
         }}.
       </li>
-      <li v-if="effects.share > LARGE_SHARE" class="warn">
+      <li v-if="effects.share > LARGE_SHARE" class="py-6px px-0 edge-b-hair pl-12px edge-l-4-amber">
         That is more than half the tank at once. Two smaller changes a day or two apart are easier on the
         animals, unless the water itself is harming them.
       </li>
-      <li v-if="Math.abs(step) > GENTLE_STEP_C" class="warn">
+      <li v-if="Math.abs(step) > GENTLE_STEP_C" class="py-6px px-0 edge-b-hair pl-12px edge-l-4-amber">
         The tank’s temperature jumps. Bring the new water closer to the tank’s first.
       </li>
     </ul>
   </section>
 </template>
-
-<style scoped>
-.tank {
-  width: 100%;
-  max-width: 300px;
-  margin: 10px 0;
-}
-
-.old {
-  fill: var(--stream);
-  fill-opacity: 0.28;
-}
-
-.new {
-  fill: var(--stream);
-  fill-opacity: 0.75;
-}
-
-.mark {
-  stroke: var(--ink);
-  stroke-dasharray: 5 4;
-}
-
-.glass {
-  fill: none;
-  stroke: var(--ink-quiet);
-  stroke-width: 2.5;
-}
-
-li {
-  padding: 6px 0;
-  border-bottom: 1px solid var(--hair);
-}
-
-.warn {
-  padding-left: 12px;
-  border-left: 4px solid var(--amber);
-}
-</style>

@@ -48,11 +48,11 @@ async function save() {
       @retry="(tank.refetch(), questions.refetch())"
     >
       <h1>Condition, {{ tank.data.value?.tank.name }}</h1>
-      <section v-if="advice" role="status">
+      <section v-if="advice" class="grid gap-2 mt-12px" role="status">
         <p v-if="advice.steps.length === 0"><b>All well.</b> The routine works; nothing else to do.</p>
         <template v-else>
           <h2>What comes first</h2>
-          <ol>
+          <ol class="pl-4 list-decimal">
             <li v-for="step in advice.steps" :key="step">{{ step }}</li>
           </ol>
           <p v-if="advice.readings.length">
@@ -66,11 +66,11 @@ async function save() {
           >To the water</RouterLink
         >
       </section>
-      <form v-else @submit.prevent="save">
+      <form v-else class="grid gap-2 mt-12px" @submit.prevent="save">
         <ChoiceRow
           v-for="one in questions.data.value"
           :key="one.code"
-          class="question"
+          class="question flex flex-wrap gap-y-1 gap-x-16px justify-between items-center pb-6px edge-b-hair"
           :model-value="answers[one.code] === undefined ? '' : answers[one.code] ? 'YES' : 'NO'"
           :legend="one.question"
           :name="one.code"
@@ -91,31 +91,9 @@ async function save() {
 </template>
 
 <style scoped>
-form,
-section {
-  display: grid;
-  gap: 8px;
-  margin-top: 12px;
-}
-
-.question {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 16px;
-  justify-content: space-between;
-  align-items: center;
-  padding-bottom: 6px;
-  border-bottom: 1px solid var(--hair);
-}
-
 .big,
 section .el-button {
   justify-self: start;
   min-height: 56px;
-}
-
-ol {
-  padding-left: 22px;
-  list-style: decimal;
 }
 </style>

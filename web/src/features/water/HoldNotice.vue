@@ -16,23 +16,10 @@ const likely = computed(() =>
 </script>
 
 <template>
-  <p class="hold" role="note">
-    <b><span aria-hidden="true">▨</span> Hold</b>
+  <p class="hold py-2 px-3 edge-l-5-plum bg-plum-soft" role="note">
+    <b class="mr-1 text-plum"><span aria-hidden="true">▨</span> Hold</b>
     {{ inOurUnits(hold.reason) }}
     {{ hold.clears }}
     {{ likely }}
   </p>
 </template>
-
-<style scoped>
-.hold {
-  padding: 8px 14px;
-  border-left: 5px solid var(--plum);
-  background: var(--plum-soft);
-}
-
-b {
-  margin-right: 4px;
-  color: var(--plum);
-}
-</style>

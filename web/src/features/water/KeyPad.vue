@@ -7,7 +7,7 @@ const SPOKEN: Record<string, string> = { '.': 'point', '<': 'below detection', b
 </script>
 
 <template>
-  <div class="pad" role="group" aria-label="Keypad">
+  <div class="pad grid cols-[repeat(4,1fr)] gap-6px" role="group" aria-label="Keypad">
     <button
       v-for="key in KEYS"
       :key="key"
@@ -24,12 +24,6 @@ const SPOKEN: Record<string, string> = { '.': 'point', '<': 'below detection', b
 </template>
 
 <style scoped>
-.pad {
-  display: grid;
-  grid-template-columns: repeat(4, 1fr);
-  gap: 6px;
-}
-
 .key {
   min-height: 50px;
   border: 1px solid var(--line);

@@ -41,11 +41,11 @@ const against = computed(
 </script>
 
 <template>
-  <fieldset class="media">
-    <legend>Bio media to replace</legend>
+  <fieldset class="grid gap-10px">
+    <legend class="font-600">Bio media to replace</legend>
     <p v-if="media.length === 0" class="quiet">No filter of this tank has bio media.</p>
     <el-radio-group v-model="stage" aria-label="Bio media to replace">
-      <el-radio v-for="one in media" :key="one.id" :value="one.id" class="pick">
+      <el-radio v-for="one in media" :key="one.id" :value="one.id" class="pick w-full h-auto min-h-touch">
         {{ one.words }}<span v-if="one.massG" class="quiet">, {{ mass(one.massG) }}</span>
       </el-radio>
     </el-radio-group>
@@ -79,21 +79,6 @@ const against = computed(
 </template>
 
 <style scoped>
-.media {
-  display: grid;
-  gap: 10px;
-}
-
-legend {
-  font-weight: 600;
-}
-
-.pick {
-  width: 100%;
-  height: auto;
-  min-height: var(--touch);
-}
-
 .good,
 .bad {
   padding: 8px 14px;

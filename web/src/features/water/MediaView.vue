@@ -57,7 +57,7 @@ async function save() {
         <RouterLink :to="{ name: 'prepare', params: { tank: props.tank } }">Be guided through it</RouterLink>,
         or log what was done.
       </p>
-      <form novalidate @submit.prevent="save">
+      <form class="grid gap-3 justify-items-start mt-3 mb-24px" novalidate @submit.prevent="save">
         <MediaPick
           v-model:stage="form.stage"
           v-model:grams="form.grams"
@@ -73,7 +73,7 @@ async function save() {
       <h2>So far</h2>
       <p v-if="replacements.data.value?.length === 0" class="quiet">None.</p>
       <ul>
-        <li v-for="one in replacements.data.value" :key="one.id">
+        <li v-for="one in replacements.data.value" :key="one.id" class="grid py-2 edge-b-hair">
           <b>{{ shortDay(one.replacedOn) }}: {{ mass(one.grams) }}</b> by {{ one.doneBy }}
           <span class="small quiet">{{ inOurUnits(one.told) }}</span>
           <span v-if="one.overrideReason" class="small"><b>Done anyway:</b> {{ one.overrideReason }}</span>
@@ -83,18 +83,3 @@ async function save() {
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: 14px;
-  justify-items: start;
-  margin: 14px 0 24px;
-}
-
-li {
-  display: grid;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hair);
-}
-</style>

@@ -41,7 +41,7 @@ async function begin(confirmed = false) {
         The product’s label and a vet come first. While a medication lasts, work that disturbs the bacteria is
         on hold; take carbon out if the label says so.
       </p>
-      <form novalidate @submit.prevent="begin()">
+      <form class="grid gap-12px justify-items-start mt-3 mb-24px" novalidate @submit.prevent="begin()">
         <TextField v-model="form.product" label="Product" name="product" :error="errors.product" />
         <DayField v-model="form.firstDay" label="First day" name="firstDay" :error="errors.firstDay" />
         <DayField
@@ -52,7 +52,7 @@ async function begin(confirmed = false) {
           :error="errors.lastDay"
         />
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-        <p class="acts">
+        <p class="flex flex-wrap gap-2 items-center min-h-touch">
           <el-button type="primary" native-type="submit" :disabled="sending">Begin</el-button>
           <el-button v-if="asks" :disabled="sending" @click="begin(true)"
             >It is safe for them, begin</el-button
@@ -62,7 +62,11 @@ async function begin(confirmed = false) {
       <h2>So far</h2>
       <p v-if="listed.length === 0" class="quiet">None.</p>
       <ul>
-        <li v-for="one in listed" :key="one.id">
+        <li
+          v-for="one in listed"
+          :key="one.id"
+          class="flex flex-wrap gap-2 items-center min-h-touch edge-b-hair"
+        >
           <b>{{ one.product }}</b> from {{ shortDay(one.firstDay) }}
           <template v-if="one.lastDay">to {{ shortDay(one.lastDay) }}</template>
           <el-button v-else @click="send(() => end.mutateAsync({ id: one.id, lastDay: today() }))">
@@ -74,25 +78,3 @@ async function begin(confirmed = false) {
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: 12px;
-  justify-items: start;
-  margin: 14px 0 24px;
-}
-
-li,
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-  min-height: var(--touch);
-}
-
-li {
-  border-bottom: 1px solid var(--hair);
-}
-</style>

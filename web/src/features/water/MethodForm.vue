@@ -35,7 +35,7 @@ async function store() {
 </script>
 
 <template>
-  <form novalidate @submit.prevent="store">
+  <form class="grid gap-10px py-12px" novalidate @submit.prevent="store">
     <TextField v-if="!props.method.name" v-model="form.name" label="Name" name="name" :error="errors.name" />
     <NumberField
       v-model="form.limit"
@@ -45,10 +45,10 @@ async function store() {
       hint="The first step of its scale above zero."
       :error="errors.limit"
     />
-    <div v-for="(step, i) in form.steps" :key="i" class="step">
+    <div v-for="(step, i) in form.steps" :key="i" class="flex flex-wrap gap-10px items-end">
       <SelectField
         v-model="step.what"
-        class="what"
+        class="what w-120px"
         :label="`Step ${String(i + 1)}`"
         :name="`steps[${String(i)}].what`"
         :choices="[
@@ -66,7 +66,7 @@ async function store() {
       <el-button type="primary" text @click="form.steps.splice(i, 1)">Take out</el-button>
     </div>
     <p v-if="errors.steps ?? trouble" class="trouble" role="alert">{{ errors.steps ?? trouble }}</p>
-    <div class="step">
+    <div class="flex flex-wrap gap-10px items-end">
       <el-button type="primary" text @click="form.steps.push({ what: 'WAIT', seconds: '' })">
         Add a step
       </el-button>
@@ -75,22 +75,3 @@ async function store() {
     </div>
   </form>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: 10px;
-  padding: 12px 0;
-}
-
-.step {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: end;
-}
-
-.what {
-  width: 120px;
-}
-</style>

@@ -42,9 +42,13 @@ async function addOwn() {
     >
       <h1>Test kits and parameters</h1>
       <p class="quiet">Set the times to what your kit’s label says; it comes first.</p>
-      <section v-for="group in groups" :key="group.parameter.code">
+      <section v-for="group in groups" :key="group.parameter.code" class="mt-3">
         <h2>{{ group.parameter.label }}</h2>
-        <p v-for="method in group.methods" :key="method.name" class="method">
+        <p
+          v-for="method in group.methods"
+          :key="method.name"
+          class="method flex justify-between items-center min-h-44px edge-b-hair"
+        >
           <span>
             {{ method.name }}
             <span class="small quiet"
@@ -61,6 +65,7 @@ async function addOwn() {
         <MethodForm
           v-if="editing?.parameter === group.parameter.code"
           :key="editing.name"
+          class="grid gap-10px justify-items-start mt-2 mb-20px mx-0"
           :method="editing"
           :unit="group.parameter.unit"
           @done="editing = undefined"
@@ -75,7 +80,7 @@ async function addOwn() {
         </el-button>
       </section>
       <h2>A parameter of your own</h2>
-      <form novalidate @submit.prevent="addOwn">
+      <form class="grid gap-10px justify-items-start mt-2 mb-20px" novalidate @submit.prevent="addOwn">
         <TextField v-model="own.name" label="Name" name="name" :error="errors.name" />
         <TextField v-model="own.unit" label="Unit" name="unit" :error="errors.unit" />
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
@@ -85,24 +90,3 @@ async function addOwn() {
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-section {
-  margin-top: 14px;
-}
-
-.method {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  min-height: 44px;
-  border-bottom: 1px solid var(--hair);
-}
-
-form {
-  display: grid;
-  gap: 10px;
-  justify-items: start;
-  margin: 8px 0 20px;
-}
-</style>

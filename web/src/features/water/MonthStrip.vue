@@ -32,13 +32,7 @@ const summary = computed(
 </script>
 
 <template>
-  <div class="strip" role="img" :aria-label="summary">
+  <div :style="{ height }" role="img" :aria-label="summary">
     <VChart :option="option" :update-options="{ notMerge: true }" autoresize />
   </div>
 </template>
-
-<style scoped>
-.strip {
-  height: v-bind(height);
-}
-</style>

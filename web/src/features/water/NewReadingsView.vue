@@ -116,7 +116,7 @@ async function save() {
 </script>
 
 <template>
-  <main class="page readings">
+  <main class="page readings max-half:pt-3 max-half:pb-0 max-half:px-3">
     <AsyncState
       :pending="
         tank.isPending.value || water.isPending.value || parameters.isPending.value || methods.isPending.value
@@ -126,7 +126,7 @@ async function save() {
       @retry="(tank.refetch(), water.refetch(), parameters.refetch(), methods.refetch())"
     >
       <form novalidate @submit.prevent="save">
-        <div class="values">
+        <div class="max-half:flex-1 max-half:overflow-y-auto">
           <h1>Readings, {{ tank.data.value?.tank.name }}</h1>
           <ValueRow
             v-for="parameter in typing.filter((one) => draft.values[one.code])"
@@ -144,8 +144,8 @@ async function save() {
             @next="next"
           />
           <el-button v-if="!every" type="primary" text @click="every = true"> More parameters </el-button>
-          <details>
-            <summary>When</summary>
+          <details class="mt-10px">
+            <summary class="min-h-touch content-center cursor-pointer">When</summary>
             <MomentField
               v-model="draft.takenAt"
               label="Read at"
@@ -171,7 +171,7 @@ async function save() {
             Check the marked values; save again to keep them as they are.
           </p>
           <KeyPad @key="press" @next="next" />
-          <el-button type="primary" class="save" native-type="submit" :disabled="sending"
+          <el-button type="primary" class="min-h-56px" native-type="submit" :disabled="sending"
             >Save readings</el-button
           >
         </div>
@@ -187,16 +187,6 @@ form {
   gap: 40px;
 }
 
-details {
-  margin-top: 10px;
-}
-
-summary {
-  min-height: var(--touch);
-  align-content: center;
-  cursor: pointer;
-}
-
 .dock {
   position: sticky;
   top: 20px;
@@ -205,25 +195,12 @@ summary {
   align-self: start;
 }
 
-.save {
-  min-height: 56px;
-}
-
 @media (width <= 900px) {
   form {
     display: flex;
     flex-direction: column;
     gap: 0;
     height: calc(100dvh - 72px);
-  }
-
-  .values {
-    flex: 1;
-    overflow-y: auto;
-  }
-
-  .readings {
-    padding: 14px 14px 0;
   }
 
   .dock {

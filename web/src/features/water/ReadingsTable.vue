@@ -73,7 +73,7 @@ async function drop(reading: Reading) {
   >
     <p v-if="rows.length === 0 && skip === 0" class="quiet">No readings yet.</p>
     <ul v-else-if="narrow" aria-label="Readings">
-      <li v-for="one in told" :key="one.reading.id">
+      <li v-for="one in told" :key="one.reading.id" class="py-2 edge-b-hair">
         <p>
           <b>{{ one.label }} {{ one.value }}</b> <span class="small quiet">{{ one.when }}</span>
         </p>
@@ -113,10 +113,3 @@ async function drop(reading: Reading) {
     </div>
   </AsyncState>
 </template>
-
-<style scoped>
-li {
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hair);
-}
-</style>

@@ -41,13 +41,13 @@ async function confirm() {
       @retry="tank.refetch()"
     >
       <h1>Readings in and out, {{ tank.data.value?.tank.name }}</h1>
-      <h2>Out</h2>
+      <h2 class="mt-18px">Out</h2>
       <p>
         One row a time, one column a parameter with its unit.
         <a :href="`/api/tanks/${String(props.tank)}/readings.csv`" download>Download readings.csv</a>
       </p>
       <template v-if="mayKeep">
-        <h2>In</h2>
+        <h2 class="mt-18px">In</h2>
         <p class="quiet">
           The same kind of table: a column “Time” such as 2026-05-31T18:30, and columns headed like those
           above. “&lt;0.2” means below detection. Nothing is stored until you confirm.
@@ -55,7 +55,7 @@ async function confirm() {
         <FileChoice accept=".csv,text/csv" @chosen="read">Choose a table</FileChoice>
         <p v-if="errors.csv ?? trouble" class="trouble" role="alert">{{ errors.csv ?? trouble }}</p>
         <section v-if="preview" aria-labelledby="preview" role="status">
-          <h2 id="preview">Before it is stored</h2>
+          <h2 id="preview" class="mt-18px">Before it is stored</h2>
           <p>
             {{ preview.readings }} readings in {{ preview.columns.join(', ') || 'no column' }};
             {{ preview.known }} are here already and stay as they are.
@@ -65,7 +65,7 @@ async function confirm() {
               Fix these rows in your table and choose it again. Nothing has been imported.
             </p>
             <ul>
-              <li v-for="(one, i) in preview.problems" :key="i">
+              <li v-for="(one, i) in preview.problems" :key="i" class="py-1 edge-b-hair">
                 <b>Row {{ one.line }}</b
                 ><template v-if="one.column">, {{ one.column }}</template
                 >: {{ one.message }}
@@ -89,14 +89,3 @@ async function confirm() {
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-h2 {
-  margin-top: 18px;
-}
-
-li {
-  padding: 4px 0;
-  border-bottom: 1px solid var(--hair);
-}
-</style>

@@ -9,26 +9,13 @@ const water = useWater(() => props.tank)
 </script>
 
 <template>
-  <div v-if="water.data.value?.holds.length" class="holds">
+  <div v-if="water.data.value?.holds.length" class="grid gap-6px my-10px">
     <HoldNotice v-for="hold in water.data.value.holds" :key="hold.cause" :hold="hold" />
     <RouterLink
       v-if="water.data.value.holds.some((hold) => hold.cause === 'AMMONIA')"
-      class="why"
+      class="why justify-self-start py-2 px-0"
       :to="{ name: 'start-case', query: { tank: props.tank } }"
       >Find where the ammonia comes from</RouterLink
     >
   </div>
 </template>
-
-<style scoped>
-.holds {
-  display: grid;
-  gap: 6px;
-  margin: 10px 0;
-}
-
-.why {
-  justify-self: start;
-  padding: 8px 0;
-}
-</style>

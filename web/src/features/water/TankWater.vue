@@ -18,8 +18,8 @@ const due = computed(() => water.data.value?.due ?? [])
 </script>
 
 <template>
-  <section aria-labelledby="tank-water">
-    <div class="title">
+  <section class="grid gap-2 mt-26px" aria-labelledby="tank-water">
+    <div class="title flex flex-wrap gap-y-6px gap-x-18px items-baseline">
       <h2 id="tank-water">Water</h2>
       <RouterLink :to="{ name: 'new-readings', params: { tank: props.tank } }">Take readings</RouterLink>
       <RouterLink :to="{ name: 'tank-water', params: { tank: props.tank } }">All of it</RouterLink>
@@ -39,18 +39,3 @@ const due = computed(() => water.data.value?.due ?? [])
     </AsyncState>
   </section>
 </template>
-
-<style scoped>
-section {
-  display: grid;
-  gap: 8px;
-  margin-top: 26px;
-}
-
-.title {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 18px;
-  align-items: baseline;
-}
-</style>

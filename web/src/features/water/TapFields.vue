@@ -52,8 +52,14 @@ const hint = (one: Tap) => {
 
 <template>
   <details>
-    <summary>Your tap water</summary>
-    <form v-for="one in tap" :key="one.parameter" novalidate @submit.prevent="keep(one)">
+    <summary class="min-h-touch content-center text-herb font-600 cursor-pointer">Your tap water</summary>
+    <form
+      v-for="one in tap"
+      :key="one.parameter"
+      class="grid gap-1 justify-items-start mt-2 mb-16px"
+      novalidate
+      @submit.prevent="keep(one)"
+    >
       <MeasureField
         v-model="typed[one.parameter]!"
         :label="LABEL[one.parameter] ?? one.parameter"
@@ -70,20 +76,3 @@ const hint = (one: Tap) => {
     <p v-if="trouble" role="alert">{{ trouble }}</p>
   </details>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: 4px;
-  justify-items: start;
-  margin: 8px 0 16px;
-}
-
-summary {
-  min-height: var(--touch);
-  align-content: center;
-  color: var(--herb);
-  font-weight: 600;
-  cursor: pointer;
-}
-</style>

@@ -45,18 +45,22 @@ defineExpose({ focus: () => input.value?.focus(), typed })
 </script>
 
 <template>
-  <div class="row" :data-field="parameter.code">
+  <div
+    class="grid cols-[1_158px] gap-y-2px gap-x-12px items-center py-5px edge-b-hair"
+    :data-field="parameter.code"
+  >
     <label :for="`value-${parameter.code}`">
-      {{ parameter.label }} <b v-if="due" class="due"><span aria-hidden="true">•</span> due</b>
-      <span class="small quiet last">{{
+      {{ parameter.label }} <b v-if="due" class="text-amber"><span aria-hidden="true">•</span> due</b>
+      <span class="small quiet block">{{
         last ? `last ${words(last, parameter)}, ${agoWords(last.takenAt.slice(0, 10))}` : 'never read'
       }}</span>
     </label>
-    <div class="type">
+    <div class="flex row-[span_2] gap-2 items-center">
       <input
         :id="`value-${parameter.code}`"
         ref="input"
         v-model="value.text"
+        class="w-100px min-h-touch edge-1.5-line rounded bg-surface text-ink [font:22px_var(--mono)] text-right"
         inputmode="none"
         autocomplete="off"
         :aria-invalid="error ? 'true' : undefined"
@@ -67,95 +71,45 @@ defineExpose({ focus: () => input.value?.focus(), typed })
       />
       <span class="unit quiet small">{{ scale(parameter).unit }}</span>
     </div>
-    <div v-if="method && (method.steps.length || methods.length > 1)" class="test">
+    <div
+      v-if="method && (method.steps.length || methods.length > 1)"
+      class="test col-[1] flex flex-wrap gap-y-1 gap-x-2 items-center"
+    >
       <SelectField
         v-if="methods.length > 1"
         v-model="value.method"
-        class="method"
+        class="method w-118px"
         :label="`Method for ${parameter.label}`"
         :name="`${parameter.code}.method`"
         :choices="methods.map((one) => ({ value: one.name, label: one.name }))"
         bare
       />
       <template v-if="method.steps.length">
-        <b v-if="state?.step" class="clock" role="timer">{{ DOING[state.step] }} {{ clock }}</b>
-        <b v-else-if="state" class="ready" role="status">Read it now</b>
-        <el-button v-else type="primary" text class="small" @click="value.startedAt = Date.now()">
+        <b v-if="state?.step" class="clock font-mono text-amber" role="timer"
+          >{{ DOING[state.step] }} {{ clock }}</b
+        >
+        <b v-else-if="state" class="ready text-herb" role="status">Read it now</b>
+        <el-button v-else type="primary" text class="small py-1 px-6px" @click="value.startedAt = Date.now()">
           Time it<span class="seen-by-readers"> for {{ parameter.label }}</span>
         </el-button>
       </template>
       <el-checkbox v-if="value.text" v-model="value.early" class="early">read early</el-checkbox>
     </div>
-    <p v-if="error" :id="`note-${parameter.code}`" class="error" role="alert">{{ error }}</p>
-    <p v-else-if="doubt" :id="`note-${parameter.code}`" class="doubt" role="status">{{ doubt }}</p>
+    <p
+      v-if="error"
+      :id="`note-${parameter.code}`"
+      class="error col-span-full text-brick font-600"
+      role="alert"
+    >
+      {{ error }}
+    </p>
+    <p
+      v-else-if="doubt"
+      :id="`note-${parameter.code}`"
+      class="doubt col-span-full text-brick font-600"
+      role="status"
+    >
+      {{ doubt }}
+    </p>
   </div>
 </template>
-
-<style scoped>
-.row {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 158px;
-  gap: 2px 12px;
-  align-items: center;
-  padding: 5px 0;
-  border-bottom: 1px solid var(--hair);
-}
-
-.last {
-  display: block;
-}
-
-.due {
-  color: var(--amber);
-}
-
-.type {
-  display: flex;
-  grid-row: span 2;
-  gap: 8px;
-  align-items: center;
-}
-
-.type input {
-  width: 100px;
-  min-height: var(--touch);
-  border: 1.5px solid var(--line);
-  border-radius: var(--round);
-  background: var(--surface);
-  color: var(--ink);
-  font: 22px var(--mono);
-  text-align: right;
-}
-
-.test {
-  grid-column: 1;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 8px;
-  align-items: center;
-}
-
-.method {
-  width: 118px;
-}
-
-.test .el-button {
-  padding: 4px 6px;
-}
-
-.clock {
-  font-family: var(--mono);
-  color: var(--amber);
-}
-
-.ready {
-  color: var(--herb);
-}
-
-.error,
-.doubt {
-  grid-column: 1 / -1;
-  color: var(--brick);
-  font-weight: 600;
-}
-</style>

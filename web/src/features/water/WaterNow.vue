@@ -32,7 +32,7 @@ const toxic = computed(() => props.water.toxic)
 </script>
 
 <template>
-  <aside aria-label="Now">
+  <aside class="grid gap-16px content-start" aria-label="Now">
     <HoldNotice v-for="hold in water.holds" :key="hold.cause" :hold="hold" />
     <section v-if="water.due.length" aria-labelledby="due">
       <h2 id="due">Readings due</h2>
@@ -48,11 +48,15 @@ const toxic = computed(() => props.water.toxic)
       <h2 id="last">Last values</h2>
       <p v-if="water.last.length === 0" class="quiet">Nothing read yet.</p>
       <dl>
-        <div v-for="reading in water.last" :key="reading.id">
+        <div
+          v-for="reading in water.last"
+          :key="reading.id"
+          class="flex gap-10px justify-between py-1 edge-b-hair"
+        >
           <dt>{{ parameterOf(reading.parameter).label }}</dt>
-          <dd>
+          <dd class="text-right">
             <span class="num">{{ words(reading, parameterOf(reading.parameter)) }}</span>
-            <span class="small quiet"
+            <span class="small quiet inline-block min-w-84px"
               ><template v-if="reading.early">○ early, </template
               >{{ agoWords(reading.takenAt.slice(0, 10)) }}</span
             >
@@ -60,7 +64,12 @@ const toxic = computed(() => props.water.toxic)
         </div>
       </dl>
     </section>
-    <section v-if="toxic" class="toxic" :class="BAND[toxic.band]" aria-labelledby="toxic">
+    <section
+      v-if="toxic"
+      class="py-2 px-3 edge-l-5-herb bg-herb-soft"
+      :class="BAND[toxic.band]"
+      aria-labelledby="toxic"
+    >
       <h2 id="toxic">Toxic ammonia: {{ BAND[toxic.band] }}</h2>
       <p>
         {{ toxic.atMost ? 'At most ' : '' }}<span class="num">{{ toxic.milligramsPerLitre.toFixed(3) }}</span>
@@ -108,7 +117,7 @@ const toxic = computed(() => props.water.toxic)
         v-for="act in ACTS"
         :key="act.name"
         :to="{ name: `water-${act.name}`, params: { tank: props.tank } }"
-        class="act"
+        class="flex items-center min-h-touch edge-b-hair"
         >{{ act.label }}</RouterLink
       >
     </nav>
@@ -116,35 +125,6 @@ const toxic = computed(() => props.water.toxic)
 </template>
 
 <style scoped>
-aside {
-  display: grid;
-  gap: 16px;
-  align-content: start;
-}
-
-dl div {
-  display: flex;
-  gap: 10px;
-  justify-content: space-between;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--hair);
-}
-
-dd {
-  text-align: right;
-}
-
-dd .small {
-  display: inline-block;
-  min-width: 84px;
-}
-
-.toxic {
-  padding: 8px 14px;
-  border-left: 5px solid var(--herb);
-  background: var(--herb-soft);
-}
-
 .strain {
   border-color: var(--amber);
   background: var(--amber-soft);
@@ -154,12 +134,5 @@ dd .small {
 .danger {
   border-color: var(--brick);
   background: var(--brick-soft);
-}
-
-.act {
-  display: flex;
-  align-items: center;
-  min-height: var(--touch);
-  border-bottom: 1px solid var(--hair);
 }
 </style>

@@ -46,25 +46,31 @@ const series = useSeries(() => props.tank, from, to)
       what="the water"
       @retry="(tank.refetch(), water.refetch())"
     >
-      <header>
+      <header class="flex flex-wrap gap-10px items-center justify-between">
         <h1>Water, {{ tank.data.value?.tank.name }}</h1>
         <LinkButton type="primary" :to="{ name: 'new-readings', params: { tank: props.tank } }"
           >Take readings</LinkButton
         >
       </header>
-      <nav v-if="(tanks.data.value?.length ?? 0) > 1" class="chips" aria-label="Tanks">
+      <nav
+        v-if="(tanks.data.value?.length ?? 0) > 1"
+        class="flex flex-wrap gap-6px my-10px"
+        aria-label="Tanks"
+      >
         <RouterLink
           v-for="one in tanks.data.value"
           :key="one.id"
           :to="{ name: 'tank-water', params: { tank: one.id } }"
-          class="chip"
+          class="chip inline-flex items-center min-h-44px py-1 px-3 edge-line rounded [background:none] text-ink font-400"
           :aria-current="one.id === props.tank ? 'page' : undefined"
           >{{ one.tank.name }}</RouterLink
         >
       </nav>
-      <div class="columns">
+      <div
+        class="grid cols-[1_330px] gap-36px mt-12px max-half:flex max-half:flex-col-reverse max-half:gap-18px"
+      >
         <section aria-labelledby="strip">
-          <div class="title">
+          <div class="title flex flex-wrap gap-10px items-center justify-between">
             <h2 id="strip">Readings</h2>
             <ChoiceRow
               v-model="days"
@@ -85,9 +91,10 @@ const series = useSeries(() => props.tank, from, to)
             </p>
             <template v-else-if="series.data.value">
               <MonthStrip :series="series.data.value" />
-              <p class="small quiet key">
+              <p class="small quiet key flex flex-wrap gap-y-1 gap-x-16px mb-18px">
                 <span>● kept</span> <span>▽ below detection</span> <span>○ read early: at least this</span>
-                <span>▨ hold</span> <span>▼ service</span> <span><i class="change">●</i> water change</span>
+                <span>▨ hold</span> <span>▼ service</span>
+                <span><i class="change text-stream not-italic">●</i> water change</span>
               </p>
             </template>
           </AsyncState>
@@ -102,64 +109,9 @@ const series = useSeries(() => props.tank, from, to)
 </template>
 
 <style scoped>
-header,
-.title {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: center;
-  justify-content: space-between;
-}
-
-.chips {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  margin: 10px 0;
-}
-
-.chip {
-  display: inline-flex;
-  align-items: center;
-  min-height: 44px;
-  padding: 4px 14px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: none;
-  color: var(--ink);
-  font-weight: 400;
-}
-
 .chip[aria-current] {
   border-color: var(--herb);
   background: var(--herb-soft);
   font-weight: 680;
-}
-
-.columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 330px;
-  gap: 36px;
-  margin-top: 12px;
-}
-
-.key {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 16px;
-  margin-bottom: 18px;
-}
-
-@media (width <= 1000px) {
-  .columns {
-    display: flex;
-    flex-direction: column-reverse;
-    gap: 18px;
-  }
-}
-
-.change {
-  color: var(--stream);
-  font-style: normal;
 }
 </style>

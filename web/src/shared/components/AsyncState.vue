@@ -7,8 +7,12 @@ const emit = defineEmits<{ retry: [] }>()
 </script>
 
 <template>
-  <p v-if="pending" class="wait quiet" role="status">Loading {{ what }} …</p>
-  <div v-else-if="error" class="failed" role="alert">
+  <p v-if="pending" class="wait quiet py-30px" role="status">Loading {{ what }} …</p>
+  <div
+    v-else-if="error"
+    class="flex flex-wrap gap-3 items-center py-3 px-18px my-3 edge-l-5-brick bg-brick-soft"
+    role="alert"
+  >
     <p>
       <strong>Could not load {{ what }}.</strong> {{ wordsOf(error) }}
     </p>
@@ -16,20 +20,3 @@ const emit = defineEmits<{ retry: [] }>()
   </div>
   <slot v-else />
 </template>
-
-<style scoped>
-.wait {
-  padding: 30px 0;
-}
-
-.failed {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 14px;
-  align-items: center;
-  padding: 14px 18px;
-  margin: 14px 0;
-  border-left: 5px solid var(--brick);
-  background: var(--brick-soft);
-}
-</style>

@@ -8,17 +8,9 @@ const short = computed(() => props.again && first.value !== props.text)
 </script>
 
 <template>
-  <details v-if="short" class="caution">
+  <details v-if="short" class="caution mt-2px mb-10px py-2px pl-12px edge-l-4-brick">
     <summary>{{ first }}</summary>
     {{ text.slice(first.length).trim() }}
   </details>
-  <p v-else class="caution">{{ text }}</p>
+  <p v-else class="caution mt-2px mb-10px py-2px pl-12px edge-l-4-brick">{{ text }}</p>
 </template>
-
-<style scoped>
-.caution {
-  margin: 2px 0 10px;
-  padding: 2px 0 2px 12px;
-  border-left: 4px solid var(--brick);
-}
-</style>

@@ -17,7 +17,7 @@ const hint = computed(() => props.choices.find((choice) => choice.value === chos
 
 <template>
   <div class="few" :data-field="name">
-    <p :id="id" class="legend" :class="{ 'seen-by-readers': bare }">{{ legend }}</p>
+    <p :id="id" class="mb-1 font-600" :class="{ 'seen-by-readers': bare }">{{ legend }}</p>
     <el-radio-group v-model="chosen" :name="name" :aria-labelledby="id">
       <el-radio-button v-for="choice in choices" :key="choice.value" :value="choice.value">
         {{ choice.label }}
@@ -27,10 +27,3 @@ const hint = computed(() => props.choices.find((choice) => choice.value === chos
     <p v-if="error" class="error" role="alert">{{ error }}</p>
   </div>
 </template>
-
-<style scoped>
-.legend {
-  margin-bottom: 4px;
-  font-weight: 600;
-}
-</style>

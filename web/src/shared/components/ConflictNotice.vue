@@ -10,29 +10,14 @@ const emit = defineEmits<{ take: []; keep: [] }>()
 </script>
 
 <template>
-  <div class="stale" role="alert">
+  <div class="stale py-3 px-18px edge-l-5-amber bg-amber-soft" role="alert">
     <p>
       <strong>Someone else changed {{ what }} while you were editing it.</strong>
     </p>
     <slot />
-    <div class="acts">
+    <div class="flex flex-wrap gap-2 mt-10px">
       <el-button v-if="canTake" @click="emit('take')">Use the saved version</el-button>
       <el-button @click="emit('keep')">Keep my version</el-button>
     </div>
   </div>
 </template>
-
-<style scoped>
-.stale {
-  padding: 14px 18px;
-  border-left: 5px solid var(--amber);
-  background: var(--amber-soft);
-}
-
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  margin-top: 10px;
-}
-</style>

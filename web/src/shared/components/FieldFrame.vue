@@ -17,30 +17,12 @@ const id = useId()
 
 <template>
   <div class="field" :data-field="name">
-    <label :for="id" :class="{ 'seen-by-readers': bare }">{{ label }}</label>
-    <div class="control" :class="{ wrong: error }">
+    <label class="block mb-1 font-600" :for="id" :class="{ 'seen-by-readers': bare }">{{ label }}</label>
+    <div class="flex items-center gap-2" :class="{ wrong: error }">
       <slot :id="id" :note="error || hint ? `${id}-note` : undefined" :invalid="error ? 'true' : undefined" />
-      <span v-if="unit" class="unit quiet">{{ unit }}</span>
+      <span v-if="unit" class="unit quiet flex-none">{{ unit }}</span>
     </div>
     <p v-if="error" :id="`${id}-note`" class="error" role="alert">{{ error }}</p>
     <p v-else-if="hint" :id="`${id}-note`" class="quiet small">{{ hint }}</p>
   </div>
 </template>
-
-<style scoped>
-label {
-  display: block;
-  margin-bottom: 4px;
-  font-weight: 600;
-}
-
-.control {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-}
-
-.unit {
-  flex: none;
-}
-</style>

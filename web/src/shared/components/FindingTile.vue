@@ -22,42 +22,22 @@ const words = computed(() =>
 <template>
   <svg v-if="size < 40" :width="size" :height="size" viewBox="0 0 26 26" role="img" :aria-label="words">
     <title>{{ words }}</title>
-    <rect class="pad" x="2" y="2" width="22" height="22" rx="4" />
+    <rect class="pad fill-cell" x="2" y="2" width="22" height="22" rx="4" />
     <rect
-      class="dirt"
+      class="fill-silt"
       x="2"
       :y="24 - 22 * (FILL[grade] ?? 0)"
       width="22"
       :height="22 * (FILL[grade] ?? 0)"
       rx="3"
     />
-    <rect class="rim" x="2" y="2" width="22" height="22" rx="4" />
-    <circle class="disc" cx="13" cy="13" r="7.5" />
-    <text x="13" y="17.4" text-anchor="middle">{{ grade + 1 }}</text>
+    <rect class="fill-none stroke-line stroke-width-1.5" x="2" y="2" width="22" height="22" rx="4" />
+    <circle class="fill-cell" cx="13" cy="13" r="7.5" />
+    <text class="[font:700_12.5px_var(--text)] fill-ink" x="13" y="17.4" text-anchor="middle">
+      {{ grade + 1 }}
+    </text>
   </svg>
   <svg v-else :width="size" :height="size" viewBox="0 0 100 100" role="img" :aria-label="words">
     <PorePad :shut="SHUT[grade] ?? 0" :haze="HAZE[grade] ?? 0" :around="finding === 'CLOGGED'" />
   </svg>
 </template>
-
-<style scoped>
-.pad,
-.disc {
-  fill: var(--cell);
-}
-
-.dirt {
-  fill: var(--silt);
-}
-
-.rim {
-  fill: none;
-  stroke: var(--line);
-  stroke-width: 1.5;
-}
-
-text {
-  font: 700 12.5px var(--text);
-  fill: var(--ink);
-}
-</style>

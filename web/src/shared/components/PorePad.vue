@@ -21,7 +21,7 @@ const PORES = Array.from({ length: SIDE * SIDE }, (_, i) => ({
 <template>
   <g>
     <g :transform="around ? 'translate(0 8)' : ''">
-      <rect class="pad" x="6" y="6" width="88" height="84" rx="8" />
+      <rect class="pad fill-cell" x="6" y="6" width="88" height="84" rx="8" />
       <rect class="dirt" x="6" y="6" width="88" height="84" rx="8" :fill-opacity="haze" />
       <circle
         v-for="pore in PORES"
@@ -31,17 +31,17 @@ const PORES = Array.from({ length: SIDE * SIDE }, (_, i) => ({
         :cy="pore.y"
         r="4.6"
       />
-      <rect class="rim" x="6" y="6" width="88" height="84" rx="8" />
+      <rect class="fill-none stroke-line stroke-width-1.5" x="6" y="6" width="88" height="84" rx="8" />
     </g>
-    <path v-if="around" class="round" d="M1 22C22-2 78-2 99 22" />
+    <path
+      v-if="around"
+      class="round fill-none stroke-stream stroke-width-5 stroke-cap-round"
+      d="M1 22C22-2 78-2 99 22"
+    />
   </g>
 </template>
 
 <style scoped>
-.pad {
-  fill: var(--cell);
-}
-
 .dirt,
 .shut {
   fill: var(--silt);
@@ -51,18 +51,5 @@ const PORES = Array.from({ length: SIDE * SIDE }, (_, i) => ({
   fill: var(--cell);
   stroke: var(--ink-quiet);
   stroke-opacity: 0.5;
-}
-
-.rim {
-  fill: none;
-  stroke: var(--line);
-  stroke-width: 1.5;
-}
-
-.round {
-  fill: none;
-  stroke: var(--stream);
-  stroke-width: 5;
-  stroke-linecap: round;
 }
 </style>

@@ -15,23 +15,11 @@ const path = computed(() =>
 
 <template>
   <svg
-    class="square"
+    class="square w-200px [background:#fff]"
     :viewBox="`0 0 ${String(code.size)} ${String(code.size)}`"
     role="img"
     :aria-label="label"
   >
-    <path :d="path" />
+    <path class="[fill:#000]" :d="path" />
   </svg>
 </template>
-
-<style scoped>
-/* A camera wants dark on light, also under the lamp. */
-.square {
-  width: 200px;
-  background: #fff;
-}
-
-.square path {
-  fill: #000;
-}
-</style>

@@ -8,23 +8,15 @@ const MARK: Record<Standing | 'HELD', string> = { LATE: '!', DUE: '•', OPEN: '
 </script>
 
 <template>
-  <span class="tag" :class="standing.toLowerCase()">
+  <span
+    class="tag inline-block py-1px px-2 rounded-3px text-13px font-680 whitespace-nowrap text-ink-quiet bg-hair"
+    :class="standing.toLowerCase()"
+  >
     <span v-if="MARK[standing]" aria-hidden="true">{{ MARK[standing] }}</span> {{ words }}
   </span>
 </template>
 
 <style scoped>
-.tag {
-  display: inline-block;
-  padding: 1px 8px;
-  border-radius: 3px;
-  font-size: 13px;
-  font-weight: 680;
-  white-space: nowrap;
-  color: var(--ink-quiet);
-  background: var(--hair);
-}
-
 .late {
   color: var(--brick);
   background: var(--brick-soft);

@@ -8,25 +8,13 @@ defineProps<{
 </script>
 
 <template>
-  <nav class="sums" aria-label="Sums">
+  <nav class="flex flex-wrap gap-y-6px gap-x-4 mt-4" aria-label="Sums">
     <RouterLink
       v-for="sum in sums"
       :key="sum.name"
+      class="py-2 px-0"
       :to="{ name: 'sum', params: { sum: sum.name }, query: tank ? { tank } : {} }"
       >{{ sum.question }}</RouterLink
     >
   </nav>
 </template>
-
-<style scoped>
-.sums {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 22px;
-  margin-top: 22px;
-}
-
-a {
-  padding: 8px 0;
-}
-</style>

@@ -32,23 +32,34 @@ const words = computed(() => `${windowWords(props.window)}, best ${shortDay(prop
 </script>
 
 <template>
-  <svg class="line" :class="standing.toLowerCase()" role="img" :aria-label="words" height="30">
+  <svg
+    class="block w-full text-ink-quiet overflow-visible"
+    :class="standing.toLowerCase()"
+    role="img"
+    :aria-label="words"
+    height="30"
+  >
     <title>{{ words }}</title>
-    <line class="axis" x1="1%" x2="99%" y1="17" y2="17" />
-    <line class="window" :x1="`${bar.from}%`" :x2="`${bar.to}%`" y1="17" y2="17" />
-    <line class="ideal" :x1="`${ideal}%`" :x2="`${ideal}%`" y1="10" y2="24" />
-    <svg class="today" :x="`${now}%`" y="1" overflow="visible"><path d="M-5 0h10l-5 7z" /></svg>
+    <line class="stroke-line stroke-width-1.5" x1="1%" x2="99%" y1="17" y2="17" />
+    <line
+      class="stroke-current stroke-width-7 stroke-cap-round [stroke-opacity:0.3]"
+      :x1="`${bar.from}%`"
+      :x2="`${bar.to}%`"
+      y1="17"
+      y2="17"
+    />
+    <line
+      class="stroke-current stroke-width-3 stroke-cap-round"
+      :x1="`${ideal}%`"
+      :x2="`${ideal}%`"
+      y1="10"
+      y2="24"
+    />
+    <svg class="fill-ink" :x="`${now}%`" y="1" overflow="visible"><path d="M-5 0h10l-5 7z" /></svg>
   </svg>
 </template>
 
 <style scoped>
-.line {
-  display: block;
-  width: 100%;
-  color: var(--ink-quiet);
-  overflow: visible;
-}
-
 .late {
   color: var(--brick);
 }
@@ -59,27 +70,5 @@ const words = computed(() => `${windowWords(props.window)}, best ${shortDay(prop
 
 .open {
   color: var(--herb);
-}
-
-.axis {
-  stroke: var(--line);
-  stroke-width: 1.5;
-}
-
-.window {
-  stroke: currentColor;
-  stroke-width: 7;
-  stroke-linecap: round;
-  stroke-opacity: 0.3;
-}
-
-.ideal {
-  stroke: currentColor;
-  stroke-width: 3;
-  stroke-linecap: round;
-}
-
-.today {
-  fill: var(--ink);
 }
 </style>

@@ -92,8 +92,8 @@ class DemoJourneyIT extends InTheDemo {
 
     @Test
     void a_service_can_be_corrected_later() {
-        Page page = keeper.page();
         keeper.go("/tanks/1");
+        Page page = keeper.page();
         page.locator(".history a").first().click();
         keeper.settle();
         grade("sock", "2 light");
@@ -237,6 +237,7 @@ class DemoJourneyIT extends InTheDemo {
             keeper.viewIsForThumbs();
             keeper.viewIsAccessible();
         }
+        keeper.viewTurnsWithThePhone();
     }
 
     @Test

@@ -187,8 +187,8 @@ class FirstServicesIT {
     }
 
     private static void prepare(String tank, String... tasks) {
-        Page page = keeper.page();
         keeper.go("/tanks");
+        Page page = keeper.page();
         keeper.link(tank).first().click();
         assertThat(keeper.heading(tank)).isVisible();
         keeper.go(page.url().replaceFirst(".*(/tanks/\\d+).*", "$1/prepare"));

@@ -12,8 +12,8 @@ import org.junit.jupiter.api.Test;
 class LearningJourneyIT extends InTheDemo {
     @Test
     void the_canister_of_brook_bench_tells_how_its_interval_grew() {
-        Page page = keeper.page();
         keeper.go("/tanks/2");
+        Page page = keeper.page();
 
         keeper.link("Open canister Weir").first().click();
 
@@ -32,8 +32,8 @@ class LearningJourneyIT extends InTheDemo {
 
     @Test
     void a_worn_impeller_is_due_at_once_and_taking_the_look_back_clears_it() {
-        Page page = keeper.page();
         keeper.go("/tanks/2");
+        Page page = keeper.page();
         keeper.link("Replace the impeller").click();
 
         keeper.button("Worn shaft, bushing or blades").click();
@@ -46,8 +46,8 @@ class LearningJourneyIT extends InTheDemo {
 
     @Test
     void two_ways_are_compared_in_the_background_and_a_third_run_is_stopped() {
-        Page page = keeper.page();
         keeper.go("/bench/what-if");
+        Page page = keeper.page();
         keeper.choose("Where", "Brook bench");
 
         keeper.button("Compare").click();
@@ -66,8 +66,8 @@ class LearningJourneyIT extends InTheDemo {
 
     @Test
     void what_cannot_be_compared_is_said_at_its_field() {
-        Page page = keeper.page();
         keeper.go("/bench/what-if");
+        Page page = keeper.page();
         page.getByLabel("Futures each").fill("3");
 
         keeper.button("Compare").click();

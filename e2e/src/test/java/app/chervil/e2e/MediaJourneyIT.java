@@ -18,8 +18,8 @@ class MediaJourneyIT extends InTheDemo {
 
     @Test
     void a_bag_seeded_for_weeks_is_told_of_starts_a_tank_and_its_gap_is_closed() {
-        Page page = keeper.page();
         keeper.go("/stores");
+        Page page = keeper.page();
         keeper.link("Media with a history").click();
         page.getByLabel("What you call it").fill("Bag for the newts");
         keeper.choose("Made of", "Porous ceramic");
@@ -67,8 +67,8 @@ class MediaJourneyIT extends InTheDemo {
 
     @Test
     void the_media_of_a_canister_is_exchanged_in_three_portions_that_the_plan_carries() {
-        Page page = keeper.page();
         keeper.go("/tanks/" + BROOK_BENCH + "/water/exchange");
+        Page page = keeper.page();
         page.locator(".el-select__wrapper").first().click();
         page.getByRole(AriaRole.OPTION).first().click();
         page.getByLabel("How much of it goes").fill("300");

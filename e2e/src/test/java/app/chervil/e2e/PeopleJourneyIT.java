@@ -145,8 +145,8 @@ class PeopleJourneyIT extends InTheDemo {
 
     @Test
     void a_keeper_founds_a_second_site_and_goes_from_one_to_the_other() {
-        Page page = keeper.page();
         keeper.go("/you");
+        Page page = keeper.page();
         keeper.button("Another site").click();
         page.getByLabel("Name").fill("Club tanks");
         keeper.button("Make the site").click();

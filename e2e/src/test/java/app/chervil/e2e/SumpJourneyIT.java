@@ -11,8 +11,8 @@ class SumpJourneyIT extends InTheDemo {
     @Test
     void its_chambers_are_cleared_and_its_drain_down_tested_with_the_pump_off() {
         keeper.takePhone();
-        Page page = keeper.page();
         keeper.go("/tanks/1/prepare");
+        Page page = keeper.page();
         keeper.tickOnly(
                 true, "Clear the overflow", "Siphon out the settling chamber", "Test how far Undertow drains down");
         assertThat(page.locator(".card ol li").first()).isVisible();

@@ -69,8 +69,8 @@ class TrialJourneyIT extends InTheDemo {
 
     @Test
     void a_sock_trial_on_five_tanks_with_a_control_is_told_adopted_printed_and_taken_back() throws IOException {
-        Page page = keeper.page();
         keeper.go("/bench/trials");
+        Page page = keeper.page();
         for (int i = 0; i < TANKS.size(); i++) {
             page.evaluate(A_TANK, List.of(Keeper.SEND, TANKS.get(i), i, DAYS));
         }
@@ -138,8 +138,8 @@ class TrialJourneyIT extends InTheDemo {
 
     @Test
     void two_tanks_keep_one_way_each_and_swap_them_with_a_way_back() {
-        Page page = keeper.page();
         keeper.go("/bench/trials/new");
+        Page page = keeper.page();
         keeper.choose("Tank", "Brook bench");
         keeper.choose("Task", "Rinse the pre-filter, Weir");
         Locator also = page.getByRole(AriaRole.CHECKBOX).first();
@@ -169,8 +169,8 @@ class TrialJourneyIT extends InTheDemo {
 
     @Test
     void what_else_changed_is_noted_at_the_trial_and_taken_back() {
-        Page page = keeper.page();
         keeper.go("/bench/trials");
+        Page page = keeper.page();
         Locator rock = card("Rock pool");
         rock.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Something else changed"))
                 .click();

@@ -87,8 +87,8 @@ class UnitsJourneyIT {
     }
 
     private void logAndServe() {
-        Page page = keeper.page();
         keeper.go("/tanks/1/prepare");
+        Page page = keeper.page();
         keeper.tickOnly(true, "Dip bio media");
         assertThat(page.locator(".card ol li").first()).isVisible();
         for (String path : List.of("/tanks/1/prepare", "/", "/tanks", "/plan", "/water", "/tanks/1/water")) {
