@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, provide, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useSession } from '@/features/account'
@@ -27,7 +28,7 @@ watch(inside, (now, before) => {
   <AsyncState
     :pending="session.isPending.value"
     :error="session.data.value ? null : session.error.value"
-    what="Chervil"
+    :what="texts.chervil"
     @retry="session.refetch()"
   >
     <AppShell v-if="inside && !route.meta.open" />

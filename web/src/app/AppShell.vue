@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { defineAsyncComponent, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { AlertWatch } from '@/features/device'
@@ -47,9 +48,9 @@ const logHere = () =>
 
 <template>
   <div class="app grid cols-[92px_1] min-h-screen max-phone:block print:block">
-    <a class="skip absolute -top-60px left-2 z-10 py-10px px-16px bg-surface focus:top-2" href="#content"
-      >Skip to content</a
-    >
+    <a class="skip absolute -top-60px left-2 z-10 py-10px px-16px bg-surface focus:top-2" href="#content">{{
+      texts.skipToContent
+    }}</a>
     <RailNav @keys="helping = true" @search="searching = true" @tour="touring = true" />
     <div id="content" tabindex="-1">
       <SiteNotice />

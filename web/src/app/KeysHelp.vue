@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { PLACES } from './places'
 
 /** All keys. */
@@ -6,17 +7,17 @@ const shown = defineModel<boolean>({ required: true })
 
 const KEYS = [
   ...PLACES.map((place) => ({ keys: ['g', place.key], does: place.label })),
-  { keys: ['l'], does: 'Log a service now' },
-  { keys: ['e'], does: 'On a tank: change it' },
-  { keys: ['1', '…', '5'], does: 'On the tiles: how it looked' },
-  { keys: ['/'], does: 'Search for anything' },
-  { keys: ['d'], does: 'Day or lamp theme' },
-  { keys: ['?'], does: 'These keys' },
+  { keys: ['l'], does: texts.logAServiceNow },
+  { keys: ['e'], does: texts.onATankChange },
+  { keys: ['1', '…', '5'], does: texts.onTheTilesHow },
+  { keys: ['/'], does: texts.searchForAnything },
+  { keys: ['d'], does: texts.dayOrLampTheme },
+  { keys: ['?'], does: texts.theseKeys },
 ]
 </script>
 
 <template>
-  <el-dialog v-model="shown" title="Keys" width="min(420px, 92vw)">
+  <el-dialog v-model="shown" :title="texts.keys" width="min(420px, 92vw)">
     <dl>
       <div v-for="{ keys, does } in KEYS" :key="does" class="grid cols-[110px_1fr] items-center min-h-38px">
         <dt>

@@ -1,17 +1,17 @@
 <script setup lang="ts">
+import { texts } from './texts'
 /** A page for others: said in its place, so that nobody wonders where they are. */
 defineProps<{ needs: 'KEEPER' | 'HELPER' }>()
 </script>
 
 <template>
   <main class="page narrow">
-    <h1>{{ needs === 'KEEPER' ? 'This is for keepers' : 'This is for keepers and helpers' }}</h1>
+    <h1>{{ needs === 'KEEPER' ? texts.thisIsForKeepers : texts.thisIsForKeepersAnd }}</h1>
     <p class="quiet">
-      {{
-        needs === 'KEEPER' ? 'Only a keeper changes this.' : 'You can look at everything, but not change it.'
-      }}
-      A keeper can change what you may do, under People.
+      {{ texts.aKeeperCanChange(needs === 'KEEPER' ? texts.onlyAKeeperChanges : texts.youCanLookAt) }}
     </p>
-    <p><RouterLink :to="{ name: 'rounds' }">Go to Rounds</RouterLink></p>
+    <p>
+      <RouterLink :to="{ name: 'rounds' }">{{ texts.goToRounds }}</RouterLink>
+    </p>
   </main>
 </template>

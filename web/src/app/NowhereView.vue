@@ -1,11 +1,14 @@
 <script setup lang="ts">
+import { texts } from './texts'
 /** A path that leads nowhere. */
 </script>
 
 <template>
   <main class="page narrow">
-    <h1>There is nothing here</h1>
-    <p class="quiet">The address may be mistyped, or what it named is gone.</p>
-    <p><RouterLink :to="{ name: 'rounds' }">Go to Rounds</RouterLink></p>
+    <h1>{{ texts.thereIsNothingHere }}</h1>
+    <p class="quiet">{{ texts.theAddressMayBe }}</p>
+    <p>
+      <RouterLink :to="{ name: 'rounds' }">{{ texts.goToRounds }}</RouterLink>
+    </p>
   </main>
 </template>

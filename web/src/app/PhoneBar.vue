@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useSession } from '@/features/account'
@@ -22,7 +23,7 @@ const hand = (name: string) => PLACES.filter((one) => one.name === name)
 const bar = [
   ...hand('rounds'),
   ...hand('tanks'),
-  { name: 'pick-log', label: 'Log', icon: LOG },
+  { name: 'pick-log', label: texts.log, icon: LOG },
   ...hand('water'),
 ].map((one) => ({ ...one, place: one.name === 'pick-log' ? 'log' : one.name }))
 const others = PLACES.filter((one) => !AT_HAND.includes(one.name))
@@ -43,7 +44,7 @@ function tour() {
 </script>
 
 <template>
-  <nav class="bar" aria-label="Places">
+  <nav class="bar" :aria-label="texts.places">
     <RouterLink
       v-for="one in bar"
       :key="one.name"
@@ -73,7 +74,7 @@ function tour() {
       >
         <path :d="MORE" />
       </svg>
-      More
+      {{ texts.more }}
     </button>
     <el-drawer v-model="more" direction="btt" size="auto" :title="session?.siteName" class="more">
       <RouterLink v-for="one in others" :key="one.name" :to="{ name: one.name }" class="way">
@@ -91,10 +92,10 @@ function tour() {
       <RouterLink v-for="one in ways" :key="one.name" :to="{ name: one.name }" class="way quiet">
         {{ one.label }}
       </RouterLink>
-      <el-button class="way" text @click="search">Search</el-button>
-      <el-button class="way" text @click="tour">Show me around</el-button>
+      <el-button class="way" text @click="search">{{ texts.search }}</el-button>
+      <el-button class="way" text @click="tour">{{ texts.showMeAround }}</el-button>
       <el-button class="way" text @click="actions.turnTheme">{{ actions.themeWords.value }}</el-button>
-      <el-button class="way" text @click="actions.leave">Sign out, {{ session?.name }}</el-button>
+      <el-button class="way" text @click="actions.leave">{{ texts.signOut(session?.name ?? '') }}</el-button>
     </el-drawer>
   </nav>
 </template>

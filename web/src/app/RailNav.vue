@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useRoute } from 'vue-router'
 import { useSession } from '@/features/account'
 import { PLACES, placeOf } from './places'
@@ -10,14 +11,14 @@ const emit = defineEmits<{ keys: []; search: []; tour: [] }>()
 const route = useRoute()
 const { data: session } = useSession()
 const LINKS = [...PLACES.map(({ name, label }) => ({ place: name, name, label }))]
-LINKS.push({ place: 'log', name: 'pick-log', label: 'Log' })
+LINKS.push({ place: 'log', name: 'pick-log', label: texts.log })
 const within = (place: string) => placeOf(route.path) === place
 </script>
 
 <template>
   <nav
     class="rail sticky top-0 flex flex-col gap-2px h-100vh pt-18px pb-3 edge-r-line max-phone:hidden"
-    aria-label="Places"
+    :aria-label="texts.places"
   >
     <svg class="flex-none mb-18px ml-18px" width="34" height="34" viewBox="0 0 34 34" aria-hidden="true">
       <path

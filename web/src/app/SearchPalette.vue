@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRouter, type RouteLocationRaw } from 'vue-router'
 import { useSiteFilters } from '@/features/filter'
@@ -24,11 +25,11 @@ const all = computed((): Findable[] => {
     ...[...PLACES, ...OF_SITE].map(({ name, label }) => ({ value: label, where: 'page', to: { name } })),
     ...(tanks.data.value ?? []).flatMap(({ id, tank }) => [
       { value: tank.name, where: tank.room, to: to('tank', id) },
-      { value: `Log a service on ${tank.name}`, where: 'do', to: to('log', id) },
-      { value: `Enter readings for ${tank.name}`, where: 'do', to: to('new-readings', id) },
-      { value: `Change water in ${tank.name}`, where: 'do', to: to('water-change', id) },
+      { value: texts.logAServiceOn(tank.name), where: 'do', to: to('log', id) },
+      { value: texts.enterReadingsFor(tank.name), where: 'do', to: to('new-readings', id) },
+      { value: texts.changeWaterIn(tank.name), where: 'do', to: to('water-change', id) },
       {
-        value: `Find what is wrong with ${tank.name}`,
+        value: texts.findWhatIsWrong(tank.name),
         where: 'do',
         to: { name: 'start-case', query: { tank: id } },
       },
@@ -49,7 +50,7 @@ const all = computed((): Findable[] => {
     }),
     ...(stores.data.value?.items ?? []).map((one) => ({
       value: one.item.name,
-      where: 'in store',
+      where: texts.inStore,
       to: { name: 'store-item', params: { item: one.id } },
     })),
   ]
@@ -68,14 +69,14 @@ function go(one: Record<string, unknown>) {
 </script>
 
 <template>
-  <el-dialog v-model="shown" title="Search" width="min(560px, 94vw)" align-center>
+  <el-dialog v-model="shown" :title="texts.search" width="min(560px, 94vw)" align-center>
     <el-autocomplete
       ref="input"
       v-model="wanted"
       class="w-full"
       size="large"
-      aria-label="Tank, filter, stage, task, thing in store or page"
-      placeholder="Tank, filter, stage, task, thing in store…"
+      :aria-label="texts.tankFilterStageTask"
+      :placeholder="texts.tankFilterStageTaskThing"
       :fetch-suggestions="(letters: string, tell: (found: Findable[]) => void) => tell(found(all, letters))"
       :trigger-on-focus="false"
       :teleported="false"
@@ -88,7 +89,7 @@ function go(one: Record<string, unknown>) {
       </template>
     </el-autocomplete>
     <p v-if="wanted.trim() && found(all, wanted).length === 0" class="quiet" role="status">
-      Nothing by that name.
+      {{ texts.nothingByThatName }}
     </p>
   </el-dialog>
 </template>

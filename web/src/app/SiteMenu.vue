@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Session } from '@/features/account'
@@ -35,10 +36,10 @@ const ways = computed(() => OF_SITE.filter(({ name }) => mayGo({ name })))
         <el-dropdown-item divided @click="actions.turnTheme">
           {{ actions.themeWords.value }}
         </el-dropdown-item>
-        <el-dropdown-item @click="emit('search')">Search</el-dropdown-item>
-        <el-dropdown-item @click="emit('keys')">Keys</el-dropdown-item>
-        <el-dropdown-item @click="emit('tour')">Show me around</el-dropdown-item>
-        <el-dropdown-item divided @click="actions.leave">Sign out</el-dropdown-item>
+        <el-dropdown-item @click="emit('search')">{{ texts.search }}</el-dropdown-item>
+        <el-dropdown-item @click="emit('keys')">{{ texts.keys }}</el-dropdown-item>
+        <el-dropdown-item @click="emit('tour')">{{ texts.showMeAround }}</el-dropdown-item>
+        <el-dropdown-item divided @click="actions.leave">{{ texts.signOut2 }}</el-dropdown-item>
       </el-dropdown-menu>
     </template>
   </el-dropdown>

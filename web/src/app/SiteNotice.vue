@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { useBringBack, useSession } from '@/features/account'
 import { addDays, longDay, today } from '@/shared/dates'
@@ -16,10 +17,12 @@ const gone = computed(() => {
 
 <template>
   <p v-if="here && gone" class="py-2 px-24px edge-b-line bg-surface" role="status">
-    This site was deleted. On {{ longDay(gone) }} it is gone for good.
-    <el-button :loading="back.isPending.value" @click="back.mutate(here.siteId)">Bring it back</el-button>
+    {{ texts.thisSiteWasDeleted(longDay(gone)) }}
+    <el-button :loading="back.isPending.value" @click="back.mutate(here.siteId)">{{
+      texts.bringItBack
+    }}</el-button>
   </p>
   <p v-else-if="session?.role === 'VIEWER'" class="quiet py-2 px-24px edge-b-line bg-surface">
-    You are a viewer here: you can look at everything and change nothing.
+    {{ texts.youAreAViewer }}
   </p>
 </template>

@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { useSignOut } from '@/features/account'
@@ -15,7 +16,7 @@ export function useSiteActions() {
   }
 
   return {
-    themeWords: computed(() => (preferences.theme === 'lamp' ? 'Day theme' : 'Lamp theme')),
+    themeWords: computed(() => (preferences.theme === 'lamp' ? texts.dayTheme : texts.lampTheme)),
     turnTheme: () => preferences.toggleTheme(),
     leave,
   }

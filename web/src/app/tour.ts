@@ -1,3 +1,5 @@
+import { texts } from './texts'
+
 /** A place and the one sentence that a newcomer hears of it. */
 interface Told {
   place: string
@@ -9,39 +11,39 @@ interface Told {
 export const TOUR: Told[] = [
   {
     place: 'rounds',
-    title: 'Rounds',
-    tells: 'What to do now, in which order, and how long it takes. Start here each day.',
+    title: texts.rounds,
+    tells: texts.whatToDoNow,
   },
   {
     place: 'tanks',
-    title: 'Tanks',
-    tells: 'Each tank with its filters: what is inside, how full it is by now, and when it wants you.',
+    title: texts.tanks,
+    tells: texts.eachTankWithIts,
   },
   {
     place: 'plan',
-    title: 'Plan',
-    tells: 'The coming weeks. Move a day, keep a holiday free, and see what that does.',
+    title: texts.plan,
+    tells: texts.theComingWeeksMove,
   },
   {
     place: 'water',
-    title: 'Water',
-    tells: 'Readings and water changes. They hold work back while a tank is unwell.',
+    title: texts.water,
+    tells: texts.readingsAndWaterChanges,
   },
-  { place: 'stores', title: 'Stores', tells: 'Pads, socks, carbon and kits: what runs out, and when.' },
+  { place: 'stores', title: texts.stores, tells: texts.padsSocksCarbonAnd },
   {
     place: 'bench',
-    title: 'Bench',
-    tells: 'Sums with your own numbers, and help when a filter does not do what it should.',
+    title: texts.bench,
+    tells: texts.sumsWithYourOwn,
   },
-  { place: 'ledger', title: 'Ledger', tells: 'Every service ever logged, to find again or to correct.' },
+  { place: 'ledger', title: texts.ledger, tells: texts.everyServiceEverLogged },
   {
     place: 'log',
-    title: 'Log',
-    tells: 'Write down what you did. What you found moves the next date.',
+    title: texts.log,
+    tells: texts.writeDownWhatYou,
   },
   {
     place: 'more',
-    title: 'More',
-    tells: 'Plan, stores, bench and ledger, your units and the way out. This walk is here as well.',
+    title: texts.more,
+    tells: texts.planStoresBenchAnd,
   },
 ]

@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { nextTick, ref } from 'vue'
 import { Problem, wordsOf } from './problem'
 
@@ -39,7 +40,7 @@ export function useSending() {
 
   function refuse(byField: Record<string, string>) {
     errors.value = byField
-    trouble.value = 'Some fields need another look.'
+    trouble.value = texts.someFieldsNeedAnother
     void nextTick(focusFirst)
   }
 

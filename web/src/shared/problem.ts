@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { inOurUnits } from './units'
 
 /** One rule broken, at the field it belongs to. */
@@ -28,13 +29,12 @@ export class Problem extends Error {
 
   static async from(response: Response): Promise<Problem> {
     const document = (await response.json().catch(() => ({}))) as ProblemDocument
-    const message =
-      document.detail ?? `The server answered with ${String(response.status)}. Try again in a moment.`
+    const message = document.detail ?? texts.theServerAnsweredWith(response.status)
     return new Problem(response.status, document.code ?? 'failed', message, document.errors, document.current)
   }
 
   static unreachable(): Problem {
-    return new Problem(0, 'unreachable', 'Chervil could not be reached. What you typed is kept; try again.')
+    return new Problem(0, 'unreachable', texts.chervilCouldNotBe)
   }
 
   /** Whether nothing is wrong, and the keeper is only asked whether a surprising value is right. */
@@ -50,5 +50,5 @@ export class Problem extends Error {
 
 /** Any failure in words for people. */
 export function wordsOf(failure: unknown): string {
-  return failure instanceof Error ? inOurUnits(failure.message) : 'Something went wrong. Try again.'
+  return failure instanceof Error ? inOurUnits(failure.message) : texts.somethingWentWrongTry
 }

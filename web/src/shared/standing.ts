@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import type { Schemas } from './api/client'
 import { daysBetween, shortDay, type Day, type Window } from './dates'
 
@@ -15,7 +16,7 @@ const COUNTED_DAYS = 60
 
 /** "2 days overdue", or that it is, where counting would say nothing more. */
 export const overdueWords = (days: number) =>
-  days > COUNTED_DAYS ? 'overdue' : `${String(days)} day${days === 1 ? '' : 's'} overdue`
+  days > COUNTED_DAYS ? 'overdue' : texts.dayOverdue(days, days === 1 ? '' : 's')
 
 /** A window in a word or two: "2 days overdue", "due", "fine to do now", "from 13 Dec". */
 export function standingWords(standing: Standing, window: Window, now: Day): string {
@@ -27,8 +28,8 @@ export function standingWords(standing: Standing, window: Window, now: Day): str
     case 'DUE':
       return 'due'
     case 'OPEN':
-      return 'fine to do now'
+      return texts.fineToDoNow
     case 'LATER':
-      return `from ${shortDay(window.earliest, now)}`
+      return texts.from(shortDay(window.earliest, now))
   }
 }

@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { h } from 'vue'
 import { wordsOf } from './problem'
 
@@ -6,12 +7,12 @@ export function offerUndo(said: string, undo: () => Promise<unknown>) {
   const run = async () => {
     shown.close()
     await undo().then(
-      () => ElMessage({ message: 'Taken back.', type: 'success' }),
+      () => ElMessage({ message: texts.takenBack, type: 'success' }),
       (failure: unknown) => ElMessage({ message: wordsOf(failure), type: 'error' }),
     )
   }
   const button = () =>
-    h('button', { type: 'button', class: 'button plain', onClick: () => void run() }, 'Undo')
+    h('button', { type: 'button', class: texts.buttonPlain, onClick: () => void run() }, 'Undo')
   const shown = ElMessage({
     message: () => h('span', [said, ' ', button()]),
     duration: 10_000,

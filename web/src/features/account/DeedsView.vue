@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { longDay, today } from '@/shared/dates'
@@ -21,15 +22,15 @@ const days = computed(() => {
 
 <template>
   <main class="page narrow">
-    <h1>What was done here</h1>
-    <p class="quiet">Everything that changed the site, and who changed it. Only keepers see this.</p>
+    <h1>{{ texts.whatWasDoneHere }}</h1>
+    <p class="quiet">{{ texts.everythingThatChangedThe }}</p>
     <AsyncState
       :pending="deeds.isPending.value"
       :error="deeds.error.value"
-      what="what was done"
+      :what="texts.whatWasDone"
       @retry="deeds.refetch()"
     >
-      <p v-if="all.length === 0">Nothing yet.</p>
+      <p v-if="all.length === 0">{{ texts.nothingYet }}</p>
       <section v-for="[day, some] in days" :key="day">
         <h2>{{ longDay(day) }}</h2>
         <ul>
@@ -40,7 +41,7 @@ const days = computed(() => {
             <span>
               <strong>{{ deed.name }}</strong> {{ deed.words }}
               <RouterLink v-if="deed.thing === 'tank'" :to="{ name: 'tank', params: { tank: deed.subject } }">
-                Open the tank
+                {{ texts.openTheTank }}
               </RouterLink>
             </span>
           </li>
@@ -51,7 +52,7 @@ const days = computed(() => {
         :loading="deeds.isFetchingNextPage.value"
         @click="deeds.fetchNextPage()"
       >
-        Earlier
+        {{ texts.earlier }}
       </el-button>
     </AsyncState>
   </main>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, reactive, ref } from 'vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import TextField from '@/shared/components/TextField.vue'
@@ -27,9 +28,9 @@ const keeper = reactive({ login: '', name: '', password: '' })
 const proposal = proposed(navigator.language)
 const system = ref(proposal.system)
 const SYSTEM: { value: System; label: string; hint: string }[] = [
-  { value: 'METRIC', label: 'Metric', hint: 'Litres and °C. You can change each unit later.' },
-  { value: 'US', label: 'US', hint: 'US gallons and °F. You can change each unit later.' },
-  { value: 'UK', label: 'UK', hint: 'Imperial gallons and °C. You can change each unit later.' },
+  { value: 'METRIC', label: texts.metric, hint: texts.litresAndCYou },
+  { value: 'US', label: 'US', hint: texts.usGallonsAndF },
+  { value: 'UK', label: 'UK', hint: texts.imperialGallonsAndC },
 ]
 
 async function begin() {
@@ -51,9 +52,9 @@ const submit = () => send<unknown>(() => (first.value ? begin() : signIn.mutateA
       />
     </svg>
     <template v-if="session?.demoAccounts.length">
-      <h1>Tern House, the demo</h1>
+      <h1>{{ texts.ternHouseTheDemo }}</h1>
       <p class="quiet">
-        A made-up visitor centre with seven tanks and eighteen months of records. Sign in as
+        {{ texts.aMadeUpVisitor }}
       </p>
       <div class="grid gap-3 mt-3">
         <el-button
@@ -69,52 +70,52 @@ const submit = () => send<unknown>(() => (first.value ? begin() : signIn.mutateA
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     </template>
     <form v-else class="grid gap-3 mt-3" novalidate @submit.prevent="submit">
-      <h1>{{ first ? 'Make the keeper’s account' : 'Sign in' }}</h1>
-      <p v-if="first" class="quiet">The code was printed where Chervil was started.</p>
+      <h1>{{ first ? texts.makeTheKeepersAccount : texts.signIn }}</h1>
+      <p v-if="first" class="quiet">{{ texts.theCodeWasPrinted }}</p>
       <template v-if="first">
-        <TextField v-model="setup.code" label="Code" name="code" :error="errors.code" />
+        <TextField v-model="setup.code" :label="texts.code" name="code" :error="errors.code" />
         <TextField
           v-model="setup.siteName"
-          label="Site"
+          :label="texts.site"
           name="siteName"
-          hint="Your home, club or centre"
+          :hint="texts.yourHomeClubOr"
           :error="errors.siteName"
         />
         <TextField
           v-model="keeper.name"
-          label="Your name"
+          :label="texts.yourName"
           name="keeper.name"
           :error="errors['keeper.name']"
         />
         <TextField
           v-model="keeper.login"
-          label="Name to sign in with"
+          :label="texts.nameToSignIn"
           name="keeper.login"
           autocomplete="username"
           :error="errors['keeper.login']"
         />
         <TextField
           v-model="keeper.password"
-          label="Password"
+          :label="texts.password"
           name="keeper.password"
           type="password"
           autocomplete="new-password"
-          hint="At least 10 characters"
+          :hint="texts.atLeast10Characters"
           :error="errors['keeper.password']"
         />
-        <ChoiceRow v-model="system" legend="Units" name="system" :choices="SYSTEM" />
+        <ChoiceRow v-model="system" :legend="texts.units" name="system" :choices="SYSTEM" />
       </template>
       <template v-else>
         <TextField
           v-model="form.login"
-          label="Name"
+          :label="texts.name"
           name="login"
           autocomplete="username"
           :error="errors.login"
         />
         <TextField
           v-model="form.password"
-          label="Password"
+          :label="texts.password"
           name="password"
           type="password"
           autocomplete="current-password"
@@ -124,12 +125,12 @@ const submit = () => send<unknown>(() => (first.value ? begin() : signIn.mutateA
       <p v-if="errors.credential" class="trouble" role="alert">{{ errors.credential }}</p>
       <p v-else-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
       <el-button type="primary" native-type="submit" :disabled="sending">
-        {{ first ? 'Make the account' : 'Sign in' }}
+        {{ first ? texts.makeTheAccount : texts.signIn }}
       </el-button>
       <el-button v-if="!first && passkeys" :disabled="sending" @click="send(() => byPasskey.mutateAsync())">
-        Sign in with a passkey
+        {{ texts.signInWithA }}
       </el-button>
-      <RouterLink v-if="!first" :to="{ name: 'recover' }">Forgot the password? I have a code</RouterLink>
+      <RouterLink v-if="!first" :to="{ name: 'recover' }">{{ texts.forgotThePasswordI }}</RouterLink>
     </form>
   </main>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useClipboard } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -41,30 +42,29 @@ async function make() {
 
 <template>
   <section>
-    <h2>Invite somebody</h2>
+    <h2>{{ texts.inviteSomebody }}</h2>
     <form class="grid gap-3 max-w-560px" novalidate @submit.prevent="make">
-      <ChoiceRow v-model="form.role" legend="As" name="role" :choices="ROLES" />
+      <ChoiceRow v-model="form.role" :legend="texts.as" name="role" :choices="ROLES" />
       <TextField
         v-model="form.note"
-        label="For whom"
+        :label="texts.forWhom"
         name="note"
-        hint="Only for this list"
+        :hint="texts.onlyForThisList"
         :error="errors.note"
       />
       <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
-      <el-button type="primary" native-type="submit" :loading="sending">Make a link</el-button>
+      <el-button type="primary" native-type="submit" :loading="sending">{{ texts.makeALink }}</el-button>
     </form>
     <div v-if="code" class="flex flex-wrap gap-4 items-start my-4" role="status">
-      <SquareCode v-if="reachable" :text="link" label="Square code of the link" />
+      <SquareCode v-if="reachable" :text="link" :label="texts.squareCodeOfThe" />
       <div class="flex-[1_1_260px]">
         <p>
-          This link lets one person in, within a week. It is shown only now: hand it over in person, or by a
-          way that nobody else reads.
+          {{ texts.thisLinkLetsOne }}
         </p>
         <p class="link font-mono [overflow-wrap:anywhere]">{{ link }}</p>
-        <el-button @click="copy(link)">{{ copied ? 'Copied' : 'Copy the link' }}</el-button>
+        <el-button @click="copy(link)">{{ copied ? texts.copied : texts.copyTheLink }}</el-button>
         <p v-if="!reachable" class="quiet">
-          It works on this computer only. For phones in the house, start Chervil with
+          {{ texts.itWorksOnThis }}
           <code>./chervil start --house</code>.
         </p>
       </div>
@@ -72,17 +72,18 @@ async function make() {
     <AsyncState
       :pending="invitations.isPending.value"
       :error="invitations.error.value"
-      what="the invitations"
+      :what="texts.theInvitations"
       @retry="invitations.refetch()"
     >
       <ul v-if="invitations.data.value?.length" class="open lines">
         <li v-for="one in invitations.data.value" :key="one.mark">
           <span>
-            {{ one.note || 'Somebody' }}, as {{ roleWord(one.role) }}
-            <span class="quiet">by {{ one.madeBy }}, until {{ momentWords(one.expiresAt) }}</span>
+            {{ texts.as2(one.note || texts.somebody, roleWord(one.role)) }}
+            <span class="quiet">{{ texts.byUntil(one.madeBy, momentWords(one.expiresAt)) }}</span>
           </span>
           <el-button type="primary" text @click="send(() => takeBack.mutateAsync(one.mark))">
-            Take back<span class="seen-by-readers"> the invitation for {{ one.note || 'somebody' }}</span>
+            {{ texts.takeBack
+            }}<span class="seen-by-readers"> {{ texts.theInvitationFor(one.note || texts.somebody2) }}</span>
           </el-button>
         </li>
       </ul>

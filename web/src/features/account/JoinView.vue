@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, reactive } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import TextField from '@/shared/components/TextField.vue'
@@ -28,33 +29,37 @@ const accept = (asNew: boolean) =>
     <AsyncState
       :pending="offer.isPending.value"
       :error="offer.error.value"
-      what="this invitation"
+      :what="texts.thisInvitation"
       @retry="offer.refetch()"
     >
       <template v-if="offered">
-        <h1>Join {{ offered.siteName }}</h1>
-        <p>{{ offered.madeBy }} invites you as {{ roleWord(offered.role) }}.</p>
+        <h1>{{ texts.join(offered.siteName) }}</h1>
+        <p>{{ texts.invitesYouAs(offered.madeBy, roleWord(offered.role)) }}</p>
         <template v-if="known">
           <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-          <el-button type="primary" :loading="sending" @click="accept(false)">Join as {{ known }}</el-button>
-          <p class="quiet">If that is not you, sign out first and open the link again.</p>
+          <el-button type="primary" :loading="sending" @click="accept(false)">{{
+            texts.joinAs(known)
+          }}</el-button>
+          <p class="quiet">{{ texts.ifThatIsNot }}</p>
         </template>
         <form v-else class="short-form" novalidate @submit.prevent="accept(true)">
-          <TextField v-model="person.name" label="Your name" name="person.name" :error="field.name" />
+          <TextField v-model="person.name" :label="texts.yourName" name="person.name" :error="field.name" />
           <TextField
             v-model="person.login"
-            label="Name to sign in with"
+            :label="texts.nameToSignIn"
             name="person.login"
             autocomplete="username"
-            hint="Letters a to z, digits, and . _ @ + -"
+            :hint="texts.lettersAToZ"
             :error="field.login"
           />
           <NewPasswordField v-model="person.password" name="person.password" :error="field.password" />
           <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
-          <el-button type="primary" native-type="submit" :loading="sending">Join</el-button>
+          <el-button type="primary" native-type="submit" :loading="sending">{{ texts.join2 }}</el-button>
           <p class="quiet">
-            Already signing in to Chervil here?
-            <RouterLink :to="{ name: 'door', query: { to: `/join#${code}` } }">Sign in first</RouterLink>
+            {{ texts.alreadySigningInTo }}
+            <RouterLink :to="{ name: 'door', query: { to: `/join#${code}` } }">{{
+              texts.signInFirst
+            }}</RouterLink>
           </p>
         </form>
       </template>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import TextField from '@/shared/components/TextField.vue'
 
 /** A password being chosen. */
 withDefaults(defineProps<{ name: string; label?: string; error?: string }>(), {
-  label: 'Password',
+  label: texts.password,
   error: undefined,
 })
 const password = defineModel<string>({ required: true })
@@ -16,7 +17,7 @@ const password = defineModel<string>({ required: true })
     :name="name"
     type="password"
     autocomplete="new-password"
-    hint="At least 10 characters; four or five unrelated words make a good one"
+    :hint="texts.atLeast10CharactersFour"
     :error="error"
   />
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import TextField from '@/shared/components/TextField.vue'
 import { useSending } from '@/shared/form'
@@ -42,38 +43,40 @@ async function answer() {
 
 const go = (site: number) => done(() => goTo.mutateAsync(site))
 
-const TITLE = { leave: 'Leave this site?', delete: 'Delete this site?', found: 'Another site' }
-const ACTION = { leave: 'Leave', delete: 'Delete', found: 'Make the site' }
+const TITLE = { leave: texts.leaveThisSite, delete: texts.deleteThisSite, found: texts.anotherSite }
+const ACTION = { leave: 'Leave', delete: 'Delete', found: texts.makeTheSite }
 </script>
 
 <template>
   <section class="mt-4 mb-5">
-    <h2>Your sites</h2>
+    <h2>{{ texts.yourSites }}</h2>
     <ul class="sites lines">
       <li v-for="place in places" :key="place.siteId">
         <span>
           <strong>{{ place.name }}</strong> <span class="quiet">{{ roleWord(place.role) }}</span>
-          <span v-if="place.deletedAt" class="quiet">, deleted</span>
+          <span v-if="place.deletedAt" class="quiet">{{ texts.deleted }}</span>
         </span>
-        <span v-if="place.here">you are here</span>
+        <span v-if="place.here">{{ texts.youAreHere }}</span>
         <el-button v-else :disabled="sending" @click="go(place.siteId)">
-          Go there<span class="seen-by-readers">, to {{ place.name }}</span>
+          {{ texts.goThere }}<span class="seen-by-readers">{{ texts.to(place.name) }}</span>
         </el-button>
       </li>
     </ul>
     <p v-if="trouble && !asking" class="trouble" role="alert">{{ trouble }}</p>
     <p v-if="session?.role === 'KEEPER'">
-      <a href="/api/archive.zip" download>Download everything of {{ session.siteName }}</a>
-      <span class="quiet">, in open formats, photos too</span>
+      <a href="/api/archive.zip" download>{{ texts.downloadEverythingOf(session.siteName ?? '') }}</a>
+      <span class="quiet">{{ texts.inOpenFormatsPhotos }}</span>
     </p>
     <p v-if="session?.role === 'KEEPER'">
-      <RouterLink :to="{ name: 'archive' }">Bring in an archive</RouterLink>
-      <span class="quiet">, of a site or of a tank that another keeper gives you</span>
+      <RouterLink :to="{ name: 'archive' }">{{ texts.bringInAnArchive }}</RouterLink>
+      <span class="quiet">{{ texts.ofASiteOr }}</span>
     </p>
-    <el-button type="primary" text @click="ask('found')">Another site</el-button>
-    <el-button type="primary" text @click="ask('leave')">Leave {{ session?.siteName }}</el-button>
+    <el-button type="primary" text @click="ask('found')">{{ texts.anotherSite }}</el-button>
+    <el-button type="primary" text @click="ask('leave')">{{
+      texts.leave(session?.siteName ?? '')
+    }}</el-button>
     <el-button v-if="session?.role === 'KEEPER'" type="danger" text @click="ask('delete')">
-      Delete {{ session.siteName }}
+      {{ texts.delete(session.siteName ?? '') }}
     </el-button>
     <el-dialog
       :model-value="asking !== undefined"
@@ -83,35 +86,34 @@ const ACTION = { leave: 'Leave', delete: 'Delete', found: 'Make the site' }
     >
       <form id="site-form" class="grid gap-3" novalidate @submit.prevent="answer">
         <p v-if="asking === 'leave'">
-          You can come back only by a new invitation. What you logged stays, with your name.
+          {{ texts.youCanComeBack }}
         </p>
         <template v-else-if="asking === 'delete'">
           <p>
-            Everybody but keepers is out at once. You can bring it back for thirty days; then everything is
-            gone for good. Take it with you first:
-            <a href="/api/archive.zip" download>download everything</a>.
+            {{ texts.everybodyButKeepersIs }}
+            <a href="/api/archive.zip" download>{{ texts.downloadEverything }}</a>.
           </p>
           <TextField
             v-model="name"
-            :label="`To be sure, type ${session?.siteName ?? ''}`"
+            :label="texts.toBeSureType(session?.siteName ?? '')"
             name="name"
             :error="errors.name"
           />
         </template>
         <template v-else>
-          <p>Tanks, people, stores and plan of its own. You are its keeper.</p>
+          <p>{{ texts.tanksPeopleStoresAnd }}</p>
           <TextField
             v-model="name"
-            label="Name"
+            :label="texts.name"
             name="name"
-            hint="Your home, club or centre"
+            :hint="texts.yourHomeClubOr"
             :error="errors.name"
           />
         </template>
         <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
       </form>
       <template #footer>
-        <el-button type="primary" text @click="asking = undefined">Not now</el-button>
+        <el-button type="primary" text @click="asking = undefined">{{ texts.notNow }}</el-button>
         <el-button
           :type="asking === 'delete' ? 'danger' : 'primary'"
           native-type="submit"

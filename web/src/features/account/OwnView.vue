@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { reactive, ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import TextField from '@/shared/components/TextField.vue'
@@ -29,24 +30,24 @@ async function changePassword() {
 
 <template>
   <main class="page narrow">
-    <h1>You</h1>
+    <h1>{{ texts.you }}</h1>
     <OwnSites class="mb-5" />
     <section class="mb-5">
-      <h2 class="mt-4">Where you are signed in</h2>
+      <h2 class="mt-4">{{ texts.whereYouAreSigned }}</h2>
       <AsyncState
         :pending="sessions.isPending.value"
         :error="sessions.error.value"
-        what="your sessions"
+        :what="texts.yourSessions"
         @retry="sessions.refetch()"
       >
         <ul class="sessions lines">
           <li v-for="one in sessions.data.value" :key="one.mark">
             <span>
-              <strong>{{ one.here ? 'Here' : one.device.replace(/^a/, 'A') }}</strong>
+              <strong>{{ one.here ? texts.here : one.device.replace(/^a/, 'A') }}</strong>
               <template v-if="one.here">, {{ one.device }}</template>
               <span class="quiet"
-                ><template v-if="one.address"> at {{ one.address }}</template
-                >, last used {{ momentWords(one.lastUsedAt) }}</span
+                ><template v-if="one.address"> {{ texts.at(one.address) }}</template
+                >{{ texts.lastUsed(momentWords(one.lastUsedAt)) }}</span
               >
             </span>
             <el-button
@@ -56,7 +57,7 @@ async function changePassword() {
               text
               @click="ending.send(() => end.mutateAsync(one.mark))"
             >
-              End it
+              {{ texts.endIt }}
             </el-button>
           </li>
         </ul>
@@ -65,20 +66,25 @@ async function changePassword() {
     </section>
     <PasskeysBox class="mb-5" />
     <section class="mb-5">
-      <h2 class="mt-4">Password</h2>
+      <h2 class="mt-4">{{ texts.password }}</h2>
       <form class="short-form" novalidate @submit.prevent="changePassword">
         <TextField
           v-model="form.present"
-          label="Present password"
+          :label="texts.presentPassword"
           name="present"
           type="password"
           autocomplete="current-password"
           :error="errors.present"
         />
-        <NewPasswordField v-model="form.wanted" label="New password" name="wanted" :error="errors.wanted" />
+        <NewPasswordField
+          v-model="form.wanted"
+          :label="texts.newPassword"
+          name="wanted"
+          :error="errors.wanted"
+        />
         <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
-        <p v-if="said" role="status">Changed. You are signed out everywhere else.</p>
-        <el-button native-type="submit" :loading="sending">Change the password</el-button>
+        <p v-if="said" role="status">{{ texts.changedYouAreSigned }}</p>
+        <el-button native-type="submit" :loading="sending">{{ texts.changeThePassword }}</el-button>
       </form>
     </section>
   </main>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import TextField from '@/shared/components/TextField.vue'
@@ -26,27 +27,27 @@ async function make() {
   if (!options) return
   const credential = await makePasskey(options).catch(() => undefined)
   if (!credential) {
-    said.value = 'The device made none. You can try again.'
+    said.value = texts.theDeviceMadeNone
     return
   }
   const kept = await send(() => add.mutateAsync({ label: label.value, credential }).then(() => true))
   if (kept !== true) return
   adding.value = false
   password.value = ''
-  said.value = 'From now on this device opens Chervil without the password.'
+  said.value = texts.fromNowOnThis
 }
 </script>
 
 <template>
   <section aria-labelledby="passkeys">
-    <h2 id="passkeys" class="mt-4">Passkeys</h2>
+    <h2 id="passkeys" class="mt-4">{{ texts.passkeys }}</h2>
     <p class="quiet">
-      A device of yours lets you in by finger, face or its own code, instead of the password.
+      {{ texts.aDeviceOfYours }}
     </p>
     <AsyncState
       :pending="passkeys.isPending.value"
       :error="passkeys.error.value"
-      what="your passkeys"
+      :what="texts.yourPasskeys"
       @retry="passkeys.refetch()"
     >
       <ul v-if="passkeys.data.value?.length" class="lines">
@@ -54,8 +55,12 @@ async function make() {
           <span>
             <strong>{{ one.label }}</strong>
             <span class="quiet">
-              for {{ one.server }},
-              {{ one.usedAt ? `last used ${momentWords(one.usedAt)}` : `made ${momentWords(one.madeAt)}` }}
+              {{
+                texts.for(
+                  one.server,
+                  one.usedAt ? texts.lastUsed2(momentWords(one.usedAt)) : texts.made(momentWords(one.madeAt)),
+                )
+              }}
             </span>
           </span>
           <el-button
@@ -64,22 +69,21 @@ async function make() {
             text
             @click="removing.send(() => remove.mutateAsync(one.id))"
           >
-            Remove<span class="seen-by-readers"> {{ one.label }}</span>
+            {{ texts.remove }}<span class="seen-by-readers"> {{ one.label }}</span>
           </el-button>
         </li>
       </ul>
       <p v-if="removing.trouble.value" class="trouble" role="alert">{{ removing.trouble.value }}</p>
     </AsyncState>
     <p v-if="!works" class="small quiet">
-      One can be made only where Chervil is reached by a name and encrypted, such as https://tanks.example.org
-      or http://localhost; an address of numbers will not do.
+      {{ texts.oneCanBeMade }}
     </p>
-    <el-button v-else-if="!adding" @click="adding = true">Make one on this device</el-button>
+    <el-button v-else-if="!adding" @click="adding = true">{{ texts.makeOneOnThis }}</el-button>
     <form v-else class="short-form" novalidate @submit.prevent="make">
-      <TextField v-model="label" label="What is this device?" name="label" :error="errors.label" />
+      <TextField v-model="label" :label="texts.whatIsThisDevice" name="label" :error="errors.label" />
       <TextField
         v-model="password"
-        label="Your password"
+        :label="texts.yourPassword"
         name="passkey-password"
         type="password"
         autocomplete="current-password"
@@ -87,8 +91,10 @@ async function make() {
       />
       <p v-if="trouble && !errors.label && !errors.password" class="trouble" role="alert">{{ trouble }}</p>
       <div>
-        <el-button type="primary" native-type="submit" :loading="sending">Make the passkey</el-button>
-        <el-button type="primary" text @click="adding = false">Not now</el-button>
+        <el-button type="primary" native-type="submit" :loading="sending">{{
+          texts.makeThePasskey
+        }}</el-button>
+        <el-button type="primary" text @click="adding = false">{{ texts.notNow }}</el-button>
       </div>
     </form>
     <p v-if="said" role="status">{{ said }}</p>

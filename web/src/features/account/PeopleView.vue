@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import SelectField from '@/shared/components/SelectField.vue'
@@ -29,7 +30,7 @@ const shown = (person: Person | undefined) => person !== undefined
 
 async function makeOne(person: Person, role: Role) {
   if (role === person.role || !(await send(() => change.mutateAsync({ account: person.id, role })))) return
-  offerUndo(`${person.name} is a ${roleWord(role)} now.`, () =>
+  offerUndo(texts.isANow(person.name, roleWord(role)), () =>
     change.mutateAsync({ account: person.id, role: person.role }),
   )
 }
@@ -47,37 +48,38 @@ function forget(person: Person) {
 
 <template>
   <main class="page narrow">
-    <h1>People</h1>
+    <h1>{{ texts.people }}</h1>
     <p class="quiet">
-      Keepers do everything. Helpers do and log work. Viewers read.
-      <RouterLink v-if="mayKeep" :to="{ name: 'deeds' }">What was done here</RouterLink>
+      {{ texts.keepersDoEverythingHelpers }}
+      <RouterLink v-if="mayKeep" :to="{ name: 'deeds' }">{{ texts.whatWasDoneHere }}</RouterLink>
     </p>
     <AsyncState
       :pending="accounts.isPending.value"
       :error="accounts.error.value"
-      what="the people"
+      :what="texts.thePeople"
       @retry="accounts.refetch()"
     >
       <ul class="people mt-3 mb-5">
         <li v-for="account in accounts.data.value" :key="account.id">
           <span>
-            <strong>{{ account.name }}</strong> <span class="quiet">signs in as {{ account.login }}</span>
+            <strong>{{ account.name }}</strong>
+            <span class="quiet">{{ texts.signsInAs(account.login) }}</span>
           </span>
           <template v-if="mayKeep">
             <SelectField
               :model-value="account.role"
               bare
-              :label="`What ${account.name} may do`"
+              :label="texts.whatMayDo(account.name)"
               :name="`role-${String(account.id)}`"
               :choices="ROLES.map(({ value, label }) => ({ value, label }))"
               @update:model-value="(role) => role && makeOne(account, role)"
             />
             <span class="flex max-phone:col-span-full">
               <el-button type="primary" text @click="forget(account)">
-                New password<span class="seen-by-readers"> for {{ account.name }}</span>
+                {{ texts.newPassword }}<span class="seen-by-readers"> {{ texts.for2(account.name) }}</span>
               </el-button>
               <el-button type="primary" text @click="leaving = account">
-                Remove<span class="seen-by-readers"> {{ account.name }}</span>
+                {{ texts.remove }}<span class="seen-by-readers"> {{ account.name }}</span>
               </el-button>
             </span>
           </template>
@@ -89,45 +91,43 @@ function forget(person: Person) {
     <InviteBox v-if="mayKeep" />
     <el-dialog
       :model-value="shown(leaving)"
-      :title="`Remove ${leaving?.name ?? ''}?`"
+      :title="texts.remove2(leaving?.name ?? '')"
       width="min(420px, 92vw)"
       @close="leaving = undefined"
     >
-      <p>{{ leaving?.name }} can no longer come in. What they logged keeps their name.</p>
+      <p>{{ texts.canNoLongerCome(leaving?.name ?? '') }}</p>
       <template #footer>
-        <el-button type="primary" text @click="leaving = undefined">Keep</el-button>
-        <el-button type="primary" @click="leaving && takeAway(leaving.id)">Remove</el-button>
+        <el-button type="primary" text @click="leaving = undefined">{{ texts.keep }}</el-button>
+        <el-button type="primary" @click="leaving && takeAway(leaving.id)">{{ texts.remove }}</el-button>
       </template>
     </el-dialog>
     <el-dialog
       :model-value="shown(forgot)"
-      :title="`A new password for ${forgot?.name ?? ''}`"
+      :title="texts.aNewPasswordFor(forgot?.name ?? '')"
       width="min(460px, 92vw)"
       @close="forgot = undefined"
     >
       <template v-if="recovery.data.value">
         <p>
-          {{ forgot?.name }} opens the sign-in page, chooses “I have a code” and types this within a day, by
-          {{ momentWords(recovery.data.value.expiresAt) }}. It is shown only now.
+          {{ texts.opensTheSignIn(forgot?.name ?? '', momentWords(recovery.data.value.expiresAt)) }}
         </p>
         <p class="code [font:600_22px/1.4_var(--mono)] text-center [user-select:all]">
           {{ recovery.data.value.code.replace(/(.{5})(?=.)/g, '$1-') }}
         </p>
       </template>
       <p v-else>
-        Makes a code by which they choose a new password, once. Be sure that it is {{ forgot?.name }} who
-        asks.
+        {{ texts.makesACodeBy(forgot?.name ?? '') }}
       </p>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <template #footer>
-        <el-button type="primary" text @click="forgot = undefined">Close</el-button>
+        <el-button type="primary" text @click="forgot = undefined">{{ texts.close }}</el-button>
         <el-button
           v-if="!recovery.data.value"
           type="primary"
           :loading="sending"
           @click="forgot && send(() => recovery.mutateAsync(forgot!.id))"
         >
-          Make a code
+          {{ texts.makeACode }}
         </el-button>
       </template>
     </el-dialog>

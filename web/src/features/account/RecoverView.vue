@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { reactive } from 'vue'
 import TextField from '@/shared/components/TextField.vue'
 import NewPasswordField from './NewPasswordField.vue'
@@ -15,28 +16,30 @@ const choose = () => send(() => recover.mutateAsync({ ...form }))
 
 <template>
   <main class="page narrow">
-    <h1>Choose a new password</h1>
+    <h1>{{ texts.chooseANewPassword }}</h1>
     <p class="quiet">
-      A keeper makes the code under People. Keepers themselves get one where Chervil runs:
+      {{ texts.aKeeperMakesThe }}
       <code>./chervil recover NAME</code>
     </p>
     <form class="short-form" novalidate @submit.prevent="choose">
       <TextField
         v-model="form.code"
-        label="Code"
+        :label="texts.code"
         name="code"
-        hint="With or without dashes"
+        :hint="texts.withOrWithoutDashes"
         :error="errors.code"
       />
       <NewPasswordField
         v-model="form.password"
-        label="New password"
+        :label="texts.newPassword"
         name="password"
         :error="errors.password"
       />
       <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
-      <el-button type="primary" native-type="submit" :loading="sending">Change the password</el-button>
-      <RouterLink :to="{ name: 'door' }">Back to sign in</RouterLink>
+      <el-button type="primary" native-type="submit" :loading="sending">{{
+        texts.changeThePassword
+      }}</el-button>
+      <RouterLink :to="{ name: 'door' }">{{ texts.backToSignIn }}</RouterLink>
     </form>
   </main>
 </template>

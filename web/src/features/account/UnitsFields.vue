@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import { SYSTEMS, type SiteUnits, type System } from '@/shared/units'
 import { UNIT_CHOICES } from './units'
@@ -8,9 +9,9 @@ defineProps<{ errors: Record<string, string> }>()
 const units = defineModel<SiteUnits>({ required: true })
 
 const SYSTEM: { value: System; label: string; hint: string }[] = [
-  { value: 'METRIC', label: 'Metric', hint: 'Litres, grams, °C, day before month.' },
-  { value: 'US', label: 'US', hint: 'US gallons, ounces, feet, °F, month before day.' },
-  { value: 'UK', label: 'UK', hint: 'Imperial gallons, grams, °C, day before month.' },
+  { value: 'METRIC', label: texts.metric, hint: texts.litresGramsCDay },
+  { value: 'US', label: 'US', hint: texts.usGallonsOuncesFeet },
+  { value: 'UK', label: 'UK', hint: texts.imperialGallonsGramsC },
 ]
 /** The system whose every choice this is; currency and decimals are nobody's. */
 const like = (one: SiteUnits) =>
@@ -24,7 +25,7 @@ const like = (one: SiteUnits) =>
     <ChoiceRow
       class="first:col-span-full"
       :model-value="like(units)"
-      legend="All at once"
+      :legend="texts.allAtOnce"
       name="system"
       :choices="SYSTEM"
       @update:model-value="

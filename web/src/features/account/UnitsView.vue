@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { ref, watch } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import FormPage from '@/shared/components/FormPage.vue'
@@ -33,31 +34,31 @@ async function save() {
   <AsyncState
     :pending="session.isPending.value"
     :error="session.error.value"
-    what="the units"
+    :what="texts.theUnits"
     @retry="session.refetch()"
   >
     <FormPage
-      title="Units"
-      action="Save the units"
+      :title="texts.units"
+      :action="texts.saveTheUnits"
       :sending="sending"
       :trouble="trouble"
       :readonly="session.data.value?.role !== 'KEEPER'"
       @submit="save"
     >
       <p class="quiet">
-        For everyone on this site. Your records stay as they are; only how you read them changes.
+        {{ texts.forEveryoneOnThis }}
       </p>
       <UnitsFields v-model="units" :errors="errors">
         <TextField
           v-model="units.currency"
-          label="Currency of prices"
+          :label="texts.currencyOfPrices"
           name="currency"
-          hint="Three letters, such as EUR, GBP or USD"
+          :hint="texts.threeLettersSuchAs"
           :error="errors.currency"
         />
       </UnitsFields>
-      <p v-if="said" role="status">Saved.</p>
-      <p v-if="session.data.value?.role !== 'KEEPER'" class="quiet">Only a keeper can change these.</p>
+      <p v-if="said" role="status">{{ texts.saved }}</p>
+      <p v-if="session.data.value?.role !== 'KEEPER'" class="quiet">{{ texts.onlyAKeeperCan }}</p>
     </FormPage>
   </AsyncState>
 </template>

@@ -1,3 +1,5 @@
+import { texts } from './texts'
+
 /** What a browser has for passkeys, in the JSON that the server speaks. */
 
 /** A passkey is bound to a name, and this page was reached by a number. */
@@ -52,10 +54,10 @@ export function deviceName(agent = navigator.userAgent): string {
   const known: [RegExp, string][] = [
     [/iPhone/, 'iPhone'],
     [/iPad/, 'iPad'],
-    [/Android/, 'Android phone'],
+    [/Android/, texts.androidPhone],
     [/Macintosh/, 'Mac'],
-    [/Windows/, 'Windows computer'],
-    [/Linux/, 'Linux computer'],
+    [/Windows/, texts.windowsComputer],
+    [/Linux/, texts.linuxComputer],
   ]
-  return known.find(([mark]) => mark.test(agent))?.[1] ?? 'This device'
+  return known.find(([mark]) => mark.test(agent))?.[1] ?? texts.thisDevice
 }

@@ -1,16 +1,17 @@
+import { texts } from './texts'
 import { computed } from 'vue'
 import { useSession, type Session } from './queries'
 
 export type Role = NonNullable<Session['role']>
 
 export const ROLES: { value: Role; label: string; hint: string }[] = [
-  { value: 'HELPER', label: 'Helper', hint: 'Does and logs work, and corrects what they logged.' },
+  { value: 'HELPER', label: texts.helper, hint: texts.doesAndLogsWork },
   {
     value: 'VIEWER',
-    label: 'Viewer',
-    hint: 'Reads everything and changes nothing, as a vet or a committee.',
+    label: texts.viewer,
+    hint: texts.readsEverythingAndChanges,
   },
-  { value: 'KEEPER', label: 'Keeper', hint: 'Everything: tanks, filters, the plan, people.' },
+  { value: 'KEEPER', label: texts.keeper, hint: texts.everythingTanksFiltersThe },
 ]
 
 export const roleWord = (role: Role | undefined) =>

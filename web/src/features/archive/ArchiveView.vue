@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import FileChoice from '@/shared/components/FileChoice.vue'
 import { datedDay } from '@/shared/dates'
@@ -60,19 +61,18 @@ async function confirm() {
 
 <template>
   <main class="page">
-    <h1>Bring in an archive</h1>
+    <h1>{{ texts.bringInAnArchive }}</h1>
     <section v-if="brought" role="status" aria-labelledby="in">
-      <h2 id="in">It is in</h2>
+      <h2 id="in">{{ texts.itIsIn }}</h2>
       <CountList :counts="counts" />
       <p v-if="brought.faultCount">
-        {{ brought.faultCount }} {{ brought.faultCount === 1 ? 'row' : 'rows' }} stayed out.
+        {{ texts.stayedOut(brought.faultCount, brought.faultCount === 1 ? texts.row : texts.rows) }}
       </p>
-      <RouterLink :to="{ name: 'tanks' }">To the tanks</RouterLink>
+      <RouterLink :to="{ name: 'tanks' }">{{ texts.toTheTanks }}</RouterLink>
     </section>
     <template v-else>
       <p class="quiet max-w-68ch mt-10px">
-        A file that Chervil wrote (.zip): a whole site, or one tank that another keeper gives you with its
-        history. You see what would come in before anything is stored. The same file twice is there once.
+        {{ texts.aFileThatChervil }}
       </p>
       <p class="flex gap-3 items-center my-3">
         <FileChoice
@@ -81,19 +81,23 @@ async function confirm() {
           :disabled="sending"
           @chosen="choose"
         >
-          {{ preview ? 'Choose another file' : 'Choose the file' }}
+          {{ preview ? texts.chooseAnotherFile : texts.chooseTheFile }}
         </FileChoice>
         <span v-if="file" class="quiet">{{ file.name }}</span>
       </p>
-      <p v-if="sending" class="quiet" role="status">Reading the archive …</p>
+      <p v-if="sending" class="quiet" role="status">{{ texts.readingTheArchive }}</p>
       <p v-if="fault" class="trouble" role="alert">{{ fault }}</p>
       <div v-if="preview" class="sides grid cols-[7_5] gap-40px items-start max-half:cols-1">
         <section aria-labelledby="from">
           <h2 id="from">
-            {{ preview.own ? 'This site' : preview.site }}, as it was on
-            {{ datedDay(preview.made.slice(0, 10)) }}
+            {{
+              texts.asItWasOn(
+                preview.own ? texts.thisSite : preview.site,
+                datedDay(preview.made.slice(0, 10)),
+              )
+            }}
           </h2>
-          <p v-if="!preview.tanks.length">There is no tank in this archive.</p>
+          <p v-if="!preview.tanks.length">{{ texts.thereIsNoTank }}</p>
           <el-checkbox-group
             :model-value="tanks"
             @update:model-value="(chosen) => pick(chosen as number[], stores)"
@@ -101,7 +105,9 @@ async function confirm() {
             <ul class="mt-2 mb-3">
               <li v-for="tank in preview.tanks" :key="tank.id" class="py-6px list-none">
                 <el-checkbox :value="tank.id" :disabled="sending">
-                  <b>{{ tank.name }}</b><span v-if="tank.deleted" class="quiet">, deleted there</span>
+                  <b>{{ tank.name }}</b><span v-if="tank.deleted" class="quiet">{{
+                    texts.deletedThere
+                  }}</span>
                 </el-checkbox>
                 <p class="small quiet ml-26px">
                   {{ holds(tank)
@@ -115,19 +121,18 @@ async function confirm() {
             :disabled="sending"
             @update:model-value="(on) => pick(tanks, Boolean(on))"
           >
-            Stores, vessels and the site’s own rules too
+            {{ texts.storesVesselsAndThe }}
           </el-checkbox>
           <p class="small quiet">
-            People, the plan and services under way stay where they are. Who did each service stays written
-            there.
+            {{ texts.peopleThePlanAnd }}
           </p>
         </section>
         <aside>
           <section aria-labelledby="coming" role="status">
-            <h2 id="coming">What would come in</h2>
-            <p v-if="!tanks.length && !stores">Choose a tank.</p>
+            <h2 id="coming">{{ texts.whatWouldComeIn }}</h2>
+            <p v-if="!tanks.length && !stores">{{ texts.chooseATank }}</p>
             <template v-else>
-              <p v-if="nothing">Everything is here already.</p>
+              <p v-if="nothing">{{ texts.everythingIsHereAlready }}</p>
               <CountList :counts="counts" />
               <el-button
                 type="primary"
@@ -135,28 +140,24 @@ async function confirm() {
                 :disabled="nothing || !tanks.length"
                 @click="confirm"
               >
-                {{
-                  preview.faultCount
-                    ? `Bring it in, without ${String(preview.faultCount)} rows`
-                    : 'Bring it in'
-                }}
+                {{ preview.faultCount ? texts.bringItInWithout(preview.faultCount) : texts.bringItIn }}
               </el-button>
             </template>
             <template v-if="preview.faults.length">
-              <h3>Rows that stay out</h3>
+              <h3>{{ texts.rowsThatStayOut }}</h3>
               <ul class="mt-2 mb-3">
                 <li
                   v-for="(one, place) in preview.faults.slice(0, SHOWN)"
                   :key="place"
                   class="py-6px list-none"
                 >
-                  <b>{{ one.file }}, line {{ one.line }}</b
-                  ><template v-if="one.field">, {{ one.field }}</template
+                  <b>{{ texts.line(one.file, one.line) }}</b><template v-if="one.field"
+                    >, {{ one.field }}</template
                   >: {{ one.words }}
                 </li>
               </ul>
               <p v-if="preview.faultCount > SHOWN" class="small quiet">
-                And {{ preview.faultCount - SHOWN }} more.
+                {{ texts.andMore(preview.faultCount - SHOWN) }}
               </p>
             </template>
           </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import type { Told } from './words'
 
 /** What came in, or would, kind by kind. */
@@ -10,9 +11,9 @@ defineProps<{ counts: Told[] }>()
     <li v-for="one in counts" :key="one.what" class="py-1 list-none">
       <template v-if="one.brought">
         <b class="num">{{ one.brought }}</b> {{ one.words
-        }}<span v-if="one.there" class="quiet">, {{ one.there }} here already</span>
+        }}<span v-if="one.there" class="quiet">{{ texts.hereAlready(one.there) }}</span>
       </template>
-      <span v-else class="quiet">{{ one.there }} {{ one.words }} here already</span>
+      <span v-else class="quiet">{{ texts.hereAlready2(one.there, one.words) }}</span>
     </li>
   </ul>
 </template>

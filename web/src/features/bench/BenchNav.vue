@@ -1,16 +1,17 @@
 <script setup lang="ts">
+import { texts } from './texts'
 /** The benches side by side: sums, finding faults, comparing futures, and trying it at the tank. */
 const BENCHES = [
-  { name: 'bench', label: 'Sums' },
-  { name: 'cases', label: 'Trouble' },
-  { name: 'what-if', label: 'What if' },
-  { name: 'trials', label: 'Trials' },
-  { name: 'compare', label: 'Compared' },
+  { name: 'bench', label: texts.sums },
+  { name: 'cases', label: texts.trouble },
+  { name: 'what-if', label: texts.whatIf },
+  { name: 'trials', label: texts.trials },
+  { name: 'compare', label: texts.compared },
 ]
 </script>
 
 <template>
-  <nav class="flex flex-wrap gap-y-0 gap-x-4 mb-3" aria-label="Benches">
+  <nav class="flex flex-wrap gap-y-0 gap-x-4 mb-3" :aria-label="texts.benches">
     <RouterLink
       v-for="bench in BENCHES"
       :key="bench.name"

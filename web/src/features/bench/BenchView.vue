@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, reactive, ref } from 'vue'
 import { useTanks } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -13,19 +14,19 @@ import { useBeginFuture, useCancelFuture, useFuture, type Way } from './queries'
 /** At the table: what the coming year would bring under two or three ways of working. */
 const MOST_WAYS = 3
 const WAYS: { value: Way; label: string; hint: string }[] = [
-  { value: 'AS_LEARNED', label: 'As learned', hint: 'findings go on moving the dates' },
+  { value: 'AS_LEARNED', label: texts.asLearned, hint: texts.findingsGoOnMoving },
   {
     value: 'MAKERS_CALENDAR',
-    label: 'Maker’s calendar',
-    hint: 'canisters each month, the rest as the catalogue starts',
+    label: texts.makersCalendar,
+    hint: texts.canistersEachMonthThe,
   },
-  { value: 'HALF_AS_OFTEN', label: 'Half as often', hint: 'twice the days that were learned' },
+  { value: 'HALF_AS_OFTEN', label: texts.halfAsOften, hint: texts.twiceTheDaysThat },
   {
     value: 'PREFILTER_ADDED',
-    label: 'A pre-filter added',
-    hint: 'less dirt behind it, and a sponge to rinse',
+    label: texts.aPreFilterAdded,
+    hint: texts.lessDirtBehindIt,
   },
-  { value: 'STOCKING_RAISED', label: 'Stocking raised by a step', hint: 'more dirt, more food' },
+  { value: 'STOCKING_RAISED', label: texts.stockingRaisedByA, hint: texts.moreDirtMoreFood },
 ]
 
 const tanks = useTanks()
@@ -48,9 +49,9 @@ async function compare() {
   const futures = typedNumber(form.futures)
   const partPrice = typedNumber(form.partPrice)
   const wrong: Record<string, string> = {}
-  if (!Number.isInteger(futures)) wrong.futures = 'A whole number, 20 to 1,000.'
-  if (partPrice === undefined || Number.isNaN(partPrice)) wrong.partPrice = 'This is not a number.'
-  if (form.ways.length === 0) wrong.ways = 'Choose one to three ways.'
+  if (!Number.isInteger(futures)) wrong.futures = texts.aWholeNumber20
+  if (partPrice === undefined || Number.isNaN(partPrice)) wrong.partPrice = texts.thisIsNotA
+  if (form.ways.length === 0) wrong.ways = texts.chooseOneToThree
   if (Object.keys(wrong).length) {
     refuse(wrong)
     return
@@ -77,13 +78,12 @@ async function stop() {
     <AsyncState
       :pending="tanks.isPending.value"
       :error="tanks.error.value"
-      what="the tanks"
+      :what="texts.theTanks"
       @retry="tanks.refetch()"
     >
-      <h1>What if?</h1>
+      <h1>{{ texts.whatIf2 }}</h1>
       <p class="quiet">
-        A simulation: we take what we know of each stage today and run the coming year many times, luck
-        included. It compares ways of working; it is not a promise.
+        {{ texts.aSimulationWeTake }}
       </p>
       <form
         class="ask flex flex-wrap gap-y-3 gap-x-28px items-start py-3"
@@ -93,17 +93,17 @@ async function stop() {
         <SelectField
           v-model="form.tank"
           class="where w-220px"
-          label="Where"
+          :label="texts.where"
           name="tankId"
           :choices="[
-            { value: 0, label: 'The whole site' },
+            { value: 0, label: texts.theWholeSite },
             ...(tanks.data.value ?? []).map((one) => ({ value: one.id, label: one.tank.name })),
           ]"
           :error="errors.tankId"
         />
         <fieldset class="border-0">
-          <legend class="p-0 font-700">Ways of working, up to three</legend>
-          <el-checkbox-group v-model="form.ways" :max="MOST_WAYS" aria-label="Ways of working">
+          <legend class="p-0 font-700">{{ texts.waysOfWorkingUp }}</legend>
+          <el-checkbox-group v-model="form.ways" :max="MOST_WAYS" :aria-label="texts.waysOfWorking">
             <el-checkbox v-for="way in WAYS" :key="way.value" :value="way.value" class="way flex">
               {{ way.label }} <span class="small quiet">{{ way.hint }}</span>
             </el-checkbox>
@@ -111,15 +111,22 @@ async function stop() {
           <span v-if="errors.ways" class="error" role="alert">{{ errors.ways }}</span>
         </fieldset>
         <div class="grid gap-10px justify-items-start">
-          <NumberField v-model="form.futures" label="Futures each" name="futures" :error="errors.futures" />
+          <NumberField
+            v-model="form.futures"
+            :label="texts.futuresEach"
+            name="futures"
+            :error="errors.futures"
+          />
           <NumberField
             v-model="form.partPrice"
-            label="Parts without a price cost"
+            :label="texts.partsWithoutAPrice"
             name="partPrice"
-            hint="The rest cost what Stores says"
+            :hint="texts.theRestCostWhat"
             :error="errors.partPrice"
           />
-          <el-button type="primary" native-type="submit" :disabled="sending || running">Compare</el-button>
+          <el-button type="primary" native-type="submit" :disabled="sending || running">{{
+            texts.compare
+          }}</el-button>
         </div>
       </form>
       <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
@@ -129,19 +136,19 @@ async function stop() {
           :percentage="Math.round((100 * (run?.done ?? 0)) / (run?.total ?? 1))"
           :show-text="false"
           :stroke-width="14"
-          aria-label="Years simulated"
+          :aria-label="texts.yearsSimulated"
         />
-        <span class="num">{{ run?.done ?? 0 }} of {{ run?.total ?? '…' }}</span>
-        <el-button type="primary" text @click="stop">Stop</el-button>
+        <span class="num">{{ texts.of(run?.done ?? 0, run?.total ?? '…') }}</span>
+        <el-button type="primary" text @click="stop">{{ texts.stop }}</el-button>
       </section>
       <p v-else-if="future.isError.value" role="alert">
-        We lost the comparison.
-        <el-button type="primary" text @click="compare">Compare again</el-button>
+        {{ texts.weLostTheComparison }}
+        <el-button type="primary" text @click="compare">{{ texts.compareAgain }}</el-button>
       </p>
-      <p v-else-if="run?.state === 'CANCELLED'" role="status">Stopped; nothing was kept.</p>
-      <p v-else-if="run?.state === 'FAILED'" role="alert">The comparison failed. Try it again.</p>
+      <p v-else-if="run?.state === 'CANCELLED'" role="status">{{ texts.stoppedNothingWasKept }}</p>
+      <p v-else-if="run?.state === 'FAILED'" role="alert">{{ texts.theComparisonFailedTry }}</p>
       <ComparisonTable v-else-if="run" :comparison="run" />
-      <p v-else class="quiet">Choose ways and compare; each is shown as a spread, not as one number.</p>
+      <p v-else class="quiet">{{ texts.chooseWaysAndCompare }}</p>
     </AsyncState>
   </main>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import type { Comparison } from './queries'
 import { rows, spreadWords } from './spreads'
@@ -11,10 +12,9 @@ const shown = computed(() => rows(props.comparison))
 </script>
 
 <template>
-  <section aria-label="What the year would bring">
+  <section :aria-label="texts.whatTheYearWould">
     <p class="small quiet key">
-      Twenty dots are twenty futures of equal chance; the green line is the middle, the bar holds eight in
-      ten.
+      {{ texts.twentyDotsAreTwenty }}
     </p>
     <div v-for="row in shown" :key="row.measure" class="measure py-2 edge-t-hair">
       <h2 class="text-17px">
@@ -35,9 +35,9 @@ const shown = computed(() => rows(props.comparison))
         />
         <span class="num"
           ><b>{{ spread.middle.toFixed(row.digits) }}</b> {{ row.unit }}
-          <span class="small quiet"
-            >{{ spread.low.toFixed(row.digits) }} to {{ spread.high.toFixed(row.digits) }}</span
-          ></span
+          <span class="small quiet">{{
+            texts.to(spread.low.toFixed(row.digits), spread.high.toFixed(row.digits))
+          }}</span></span
         >
       </div>
     </div>

@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import type { Comparison, Spread } from './queries'
 
 export type Measure = Spread['measure']
@@ -12,22 +13,28 @@ interface Described {
 
 /** What a year brings, in the order it is read. */
 export const MEASURES: Described[] = [
-  { measure: 'SERVICES', label: 'Services', unit: '', hint: 'tasks done', digits: 0 },
-  { measure: 'HOURS', label: 'Hours', unit: 'h', hint: 'of work', digits: 1 },
-  { measure: 'MONEY', label: 'Money', unit: '', hint: 'for parts thrown away', digits: 0 },
+  { measure: 'SERVICES', label: texts.services, unit: '', hint: texts.tasksDone, digits: 0 },
+  { measure: 'HOURS', label: texts.hours, unit: 'h', hint: texts.ofWork, digits: 1 },
+  { measure: 'MONEY', label: texts.money, unit: '', hint: texts.forPartsThrownAway, digits: 0 },
   {
     measure: 'OVERLOADS',
-    label: 'Overloaded',
+    label: texts.overloaded,
     unit: '×',
-    hint: 'a stage was clogged when served',
+    hint: texts.aStageWasClogged,
     digits: 0,
   },
-  { measure: 'WORST_NITRATE', label: 'Worst nitrate', unit: 'mg/L', hint: 'highest of the year', digits: 0 },
+  {
+    measure: 'WORST_NITRATE',
+    label: texts.worstNitrate,
+    unit: 'mg/L',
+    hint: texts.highestOfTheYear,
+    digits: 0,
+  },
   {
     measure: 'WORST_AMMONIA',
-    label: 'Worst ammonia',
+    label: texts.worstAmmonia,
     unit: 'mg/L',
-    hint: 'highest of the year, total',
+    hint: texts.highestOfTheYearTotal,
     digits: 2,
   },
 ]
@@ -47,8 +54,7 @@ export function rows(comparison: Comparison) {
 /** "12, in 8 of 10 futures 9 to 16". */
 export function spreadWords(spread: Spread, digits: number, unit: string): string {
   const figure = (value: number) => value.toFixed(digits)
-  return `${figure(spread.middle)} ${unit}, in 8 of 10 futures ${figure(spread.low)} to ${figure(spread.high)}`.replace(
-    ' ,',
-    ',',
-  )
+  return texts
+    .in8Of10(figure(spread.middle), unit, figure(spread.low), figure(spread.high))
+    .replace(' ,', ',')
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { BenchNav } from '@/features/bench'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -17,36 +18,38 @@ const seen = computed(() => compared.data.value)
     <AsyncState
       :pending="compared.isPending.value"
       :error="compared.error.value"
-      what="the comparison"
+      :what="texts.theComparison"
       @retry="compared.refetch()"
     >
-      <header class="titled"><h1>Filters compared</h1></header>
+      <header class="titled">
+        <h1>{{ texts.filtersCompared }}</h1>
+      </header>
       <template v-if="seen">
         <p class="quiet">
-          <template v-if="seen.runs"
-            >{{ seen.runs }} runs of {{ seen.filters }} {{ seen.filters === 1 ? 'filter' : 'filters' }} that
-            ended with a look, half of them longer than {{ seen.days }} days. What your own log says, all
-            filters taken together.</template
-          >
-          <template v-else
-            >No run has ended with a look yet. Grade what you find when you open a filter, and this page
-            compares filters.</template
-          >
+          <template v-if="seen.runs">{{
+            texts.runsOfThatEnded(
+              seen.runs,
+              seen.filters,
+              seen.filters === 1 ? texts.filter : texts.filters,
+              seen.days,
+            )
+          }}</template>
+          <template v-else>{{ texts.noRunHasEnded }}</template>
         </p>
         <template v-if="seen.effects.length">
           <div class="small quiet flex justify-between max-w-860px" aria-hidden="true">
-            <span>fills a quarter as fast</span><span>as before</span><span>four times as fast</span>
+            <span>{{ texts.fillsAQuarterAs }}</span><span>{{ texts.asBefore }}</span
+            ><span>{{ texts.fourTimesAsFast }}</span>
           </div>
           <ul class="max-w-860px">
             <EffectRow v-for="effect in seen.effects" :key="effect.factor" :effect="effect" />
           </ul>
         </template>
         <p v-if="seen.untold.length" class="small">
-          Too few runs with or without, fewer than three: {{ upperFirst(seen.untold.join(', ')) }}.
+          {{ texts.tooFewRunsWith(upperFirst(seen.untold.join(', '))) }}
         </p>
         <p class="small quiet">
-          Nobody drew lots for which filter got a pre-filter and when. Where something else changed with it
-          that is not on record, its share is in these figures too. A trial is surer.
+          {{ texts.nobodyDrewLotsFor }}
         </p>
       </template>
     </AsyncState>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { upperFirst } from '@/shared/words'
 import type { Effect } from './queries'
@@ -27,7 +28,7 @@ const percent = (share: number) => `${(share * 100).toFixed(1)}%`
       />
     </div>
     <p>{{ effect.words }}</p>
-    <p class="small quiet">{{ effect.with }} runs with, {{ effect.without }} without.</p>
+    <p class="small quiet">{{ texts.runsWithWithout(effect.with, effect.without) }}</p>
   </li>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { useFilters } from '@/features/filter'
 import { useCompared } from './queries'
@@ -19,6 +20,6 @@ const told = computed(() =>
 
 <template>
   <p v-if="told" class="small">
-    {{ told.words }} <RouterLink :to="{ name: 'compare' }">Filters compared</RouterLink>
+    {{ told.words }} <RouterLink :to="{ name: 'compare' }">{{ texts.filtersCompared }}</RouterLink>
   </p>
 </template>

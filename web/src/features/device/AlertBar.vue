@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { useNow } from '@/shared/now'
@@ -32,7 +33,7 @@ const more = computed(() => loud.value.length - Math.min(MOST, loud.value.length
     class="alerts pt-1 pb-2 px-24px edge-b-2-amber bg-surface max-phone:pt-1 max-phone:pb-2 max-phone:px-3 print:hidden"
     :class="{ danger: loud.some((one) => one.danger) }"
     role="alert"
-    aria-label="Alerts"
+    :aria-label="texts.alerts"
   >
     <AlertLine
       v-for="alert in loud.slice(0, MOST)"
@@ -42,7 +43,7 @@ const more = computed(() => loud.value.length - Math.min(MOST, loud.value.length
       :now="now"
     />
     <RouterLink :to="{ name: 'devices' }" class="small all inline-flex items-center min-h-44px">
-      {{ more > 0 ? `And ${more} more` : 'All devices' }}
+      {{ more > 0 ? texts.andMore(more) : texts.allDevices }}
     </RouterLink>
   </section>
 </template>

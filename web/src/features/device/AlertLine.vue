@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { useRights } from '@/features/account'
 import LinkButton from '@/shared/components/LinkButton.vue'
@@ -48,24 +49,25 @@ const plug = computed(() =>
     </p>
     <p v-if="stands && alert.then" class="then">{{ alert.then }}</p>
     <p class="quiet small">
-      Since {{ momentWords(alert.beganAt)
-      }}<template v-if="alert.endedAt">, over at {{ momentWords(alert.endedAt) }}</template
-      ><template v-if="alert.seenBy">, seen by {{ alert.seenBy }}</template
-      ><template v-if="stands && hushed && alert.quietUntil"
-        >, quiet until {{ momentWords(alert.quietUntil) }}</template
+      {{ texts.since(momentWords(alert.beganAt))
+      }}<template v-if="alert.endedAt">{{ texts.overAt(momentWords(alert.endedAt)) }}</template
+      ><template v-if="alert.seenBy">{{ texts.seenBy(alert.seenBy) }}</template
+      ><template v-if="stands && hushed && alert.quietUntil">{{
+        texts.quietUntil(momentWords(alert.quietUntil))
+      }}</template
       >.
     </p>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <div v-if="mayWork" class="flex flex-wrap gap-y-1 gap-x-10px mt-6px">
       <template v-if="stands">
-        <el-button v-if="plug" type="primary" @click="switching = true">Switch it on</el-button>
+        <el-button v-if="plug" type="primary" @click="switching = true">{{ texts.switchItOn }}</el-button>
         <LinkButton
           v-if="TROUBLE.includes(alert.alarm)"
           :to="{ name: 'start-case', query: { filter: alert.filterId } }"
-          >Look for the cause</LinkButton
+          >{{ texts.lookForTheCause }}</LinkButton
         >
         <el-button v-if="!alert.seenBy" @click="send(() => seen.mutateAsync(alert.id))">
-          I’ve seen it
+          {{ texts.iveSeenIt }}
         </el-button>
         <el-button
           v-if="!hushed"
@@ -73,7 +75,7 @@ const plug = computed(() =>
           type="primary"
           @click="send(() => quiet.mutateAsync({ alert: alert.id, minutes: QUIET_MINUTES }))"
         >
-          Quiet for {{ QUIET_MINUTES }} minutes
+          {{ texts.quietForMinutes(QUIET_MINUTES) }}
         </el-button>
         <el-button
           v-if="AGAINST_USUAL.includes(alert.alarm)"
@@ -81,11 +83,11 @@ const plug = computed(() =>
           type="primary"
           @click="send(() => usual.mutateAsync(alert.id))"
         >
-          It’s meant to be so
+          {{ texts.itsMeantToBe }}
         </el-button>
       </template>
       <el-button v-if="alert.serviceId" text type="primary" @click="send(() => undo.mutateAsync(alert.id))">
-        Undo
+        {{ texts.undo }}
       </el-button>
     </div>
     <PlugSwitch v-if="plug && switching" v-model="switching" :plug="plug" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { reactive, watch } from 'vue'
 import SelectField from '@/shared/components/SelectField.vue'
 import TextField from '@/shared/components/TextField.vue'
@@ -25,32 +26,32 @@ watch(
 
 <template>
   <section>
-    <h2>Mail for you</h2>
+    <h2>{{ texts.mailForYou }}</h2>
     <form
       class="grid gap-3 max-w-560px"
       novalidate
       @submit.prevent="send(() => save.mutateAsync({ ...form }))"
     >
-      <TextField v-model="form.address" label="Mail alerts to" name="address" :error="errors.address" />
+      <TextField v-model="form.address" :label="texts.mailAlertsTo" name="address" :error="errors.address" />
       <div class="hours grid cols-[1fr_1fr] gap-3">
-        <SelectField v-model="form.quietFrom" label="Quiet from" name="quietFrom" :choices="HOURS" />
-        <SelectField v-model="form.quietTo" label="to" name="quietTo" :choices="HOURS" />
+        <SelectField v-model="form.quietFrom" :label="texts.quietFrom" name="quietFrom" :choices="HOURS" />
+        <SelectField v-model="form.quietTo" :label="texts.to" name="quietTo" :choices="HOURS" />
       </div>
-      <p class="quiet small">Danger is mailed at any hour.</p>
+      <p class="quiet small">{{ texts.dangerIsMailedAt }}</p>
       <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
       <div>
-        <el-button type="primary" native-type="submit" :loading="sending">Mail me</el-button>
+        <el-button type="primary" native-type="submit" :loading="sending">{{ texts.mailMe }}</el-button>
         <el-button
           v-if="mail.data.value?.wanted"
           type="primary"
           text
           @click="send(() => save.mutateAsync(undefined))"
         >
-          Stop mailing me
+          {{ texts.stopMailingMe }}
         </el-button>
       </div>
       <p v-if="mail.data.value?.wanted" class="quiet small" role="status">
-        Alerts go to {{ mail.data.value.wanted.address }}.
+        {{ texts.alertsGoTo(mail.data.value.wanted.address) }}
       </p>
     </form>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
@@ -10,10 +11,10 @@ import { readingWords, type Device } from './words'
 const props = defineProps<{ device: Device }>()
 
 const SPANS = [
-  { value: 6, label: '6 hours' },
-  { value: 48, label: '2 days' },
-  { value: 720, label: '30 days' },
-  { value: 8760, label: 'A year' },
+  { value: 6, label: texts.n6Hours },
+  { value: 48, label: texts.n2Days },
+  { value: 720, label: texts.n30Days },
+  { value: 8760, label: texts.aYear },
 ]
 const WIDTH = 700
 const HEIGHT = 160
@@ -49,21 +50,26 @@ const band = computed(() =>
 const words = computed(() => {
   const last = points.value.at(-1)
   return last
-    ? `${props.device.name}: between ${readingWords(props.device.kind, scale.value.low)} and ${readingWords(props.device.kind, scale.value.high)}, lately ${readingWords(props.device.kind, last.mean)}`
+    ? texts.betweenAndLately(
+        props.device.name,
+        readingWords(props.device.kind, scale.value.low),
+        readingWords(props.device.kind, scale.value.high),
+        readingWords(props.device.kind, last.mean),
+      )
     : ''
 })
 </script>
 
 <template>
   <div>
-    <ChoiceRow v-model="hours" bare legend="How far back" :name="`span-${device.id}`" :choices="SPANS" />
+    <ChoiceRow v-model="hours" bare :legend="texts.howFarBack" :name="`span-${device.id}`" :choices="SPANS" />
     <AsyncState
       :pending="series.isPending.value"
       :error="series.error.value"
-      what="the curve"
+      :what="texts.theCurve"
       @retry="series.refetch()"
     >
-      <p v-if="points.length < 2" class="quiet">Too little was read in this time for a curve.</p>
+      <p v-if="points.length < 2" class="quiet">{{ texts.tooLittleWasRead }}</p>
       <figure v-else class="mt-3 mb-0 mx-0">
         <svg
           class="block w-full edge-b-line"
@@ -75,8 +81,14 @@ const words = computed(() => {
           <polyline :points="line" class="fill-none stroke-herb stroke-width-2" />
         </svg>
         <figcaption class="quiet small">
-          {{ momentWords(points[0]!.at) }} to {{ momentWords(points.at(-1)!.at) }},
-          {{ readingWords(device.kind, scale.low) }} to {{ readingWords(device.kind, scale.high) }}
+          {{
+            texts.toTo(
+              momentWords(points[0]!.at),
+              momentWords(points.at(-1)!.at),
+              readingWords(device.kind, scale.low),
+              readingWords(device.kind, scale.high),
+            )
+          }}
         </figcaption>
       </figure>
     </AsyncState>

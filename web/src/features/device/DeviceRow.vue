@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { useRights } from '@/features/account'
 import type { Schemas } from '@/shared/api/client'
@@ -42,11 +43,11 @@ async function anew() {
       </div>
       <p class="reading grid text-right" :class="{ amiss: device.alarms.length > 0 }">
         <b class="text-20px">{{
-          device.value === undefined ? 'nothing yet' : readingWords(device.kind, device.value)
+          device.value === undefined ? texts.nothingYet : readingWords(device.kind, device.value)
         }}</b>
         <span class="quiet small">{{
           device.alarms.includes('SILENT')
-            ? `silent, last heard ${sinceWords(device.heardAt, now)}`
+            ? texts.silentLastHeard(sinceWords(device.heardAt, now))
             : device.valueAt
               ? sinceWords(device.valueAt, now)
               : ''
@@ -60,12 +61,13 @@ async function anew() {
           :aria-expanded="open"
           @click="open = !open"
         >
-          {{ open ? 'Close' : 'Curve' }}<span class="seen-by-readers"> of {{ device.name }}</span>
+          {{ open ? texts.close : texts.curve
+          }}<span class="seen-by-readers"> {{ texts.of(device.name) }}</span>
         </el-button>
         <template v-if="mayWork && device.kind === 'PLUG'">
-          <el-button v-if="off" type="primary" @click="switching = true">Switch on</el-button>
+          <el-button v-if="off" type="primary" @click="switching = true">{{ texts.switchOn }}</el-button>
           <el-button v-else @click="send(() => turn.mutateAsync({ device: device.id, on: false }))">
-            Switch off
+            {{ texts.switchOff }}
           </el-button>
         </template>
       </div>
@@ -74,27 +76,29 @@ async function anew() {
     <DeviceCurve v-if="open" :device="device" />
     <div v-if="mayWork" class="small flex flex-wrap gap-y-1 gap-x-2 items-center">
       <span class="quiet">{{
-        device.testedOn ? `Tried out ${longDay(device.testedOn)}` : 'Never tried out'
+        device.testedOn ? texts.triedOut(longDay(device.testedOn)) : texts.neverTriedOut
       }}</span>
       <el-button text type="primary" @click="send(() => tested.mutateAsync(device.id))">
-        Tried it today<span class="seen-by-readers">: {{ device.name }}</span>
+        {{ texts.triedItToday }}<span class="seen-by-readers">: {{ device.name }}</span>
       </el-button>
       <template v-if="mayKeep">
         <el-button text type="primary" @click="anew">
-          New token<span class="seen-by-readers"> for {{ device.name }}</span>
+          {{ texts.newToken }}<span class="seen-by-readers"> {{ texts.for(device.name) }}</span>
         </el-button>
         <el-button text type="primary" @click="leaving = true">
-          Take off<span class="seen-by-readers"> {{ device.name }}</span>
+          {{ texts.takeOff }}<span class="seen-by-readers"> {{ device.name }}</span>
         </el-button>
       </template>
     </div>
     <DeviceToken v-if="made" :made="made" @done="made = undefined" />
     <PlugSwitch v-if="switching" v-model="switching" :plug="device" />
-    <el-dialog v-model="leaving" :title="`Take ${device.name} off?`" width="min(420px, 92vw)" append-to-body>
-      <p>Its token ends at once. What it read stays.</p>
+    <el-dialog v-model="leaving" :title="texts.takeOff2(device.name)" width="min(420px, 92vw)" append-to-body>
+      <p>{{ texts.itsTokenEndsAt }}</p>
       <template #footer>
-        <el-button type="primary" text @click="leaving = false">Keep it</el-button>
-        <el-button type="primary" @click="send(() => remove.mutateAsync(device.id))">Take it off</el-button>
+        <el-button type="primary" text @click="leaving = false">{{ texts.keepIt }}</el-button>
+        <el-button type="primary" @click="send(() => remove.mutateAsync(device.id))">{{
+          texts.takeItOff
+        }}</el-button>
       </template>
     </el-dialog>
   </li>

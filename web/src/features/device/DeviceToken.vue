@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useClipboard } from '@vueuse/core'
 import type { Schemas } from '@/shared/api/client'
 
@@ -11,15 +12,15 @@ const origin = location.origin
 
 <template>
   <div class="token" role="status">
-    <p>Give the device this token. It is shown only now, and opens nothing but the device’s own readings.</p>
+    <p>{{ texts.giveTheDeviceThis }}</p>
     <p class="code [font:600_18px/1.4_var(--mono)] [overflow-wrap:anywhere] [user-select:all]">
       {{ made.token }}
     </p>
     <p class="quiet small">
-      It posts to <code>{{ origin }}/api/device-readings</code>, or speaks through a broker under
+      {{ texts.itPostsTo }} <code>{{ origin }}/api/device-readings</code>{{ texts.orSpeaksThroughA }}
       <code>{{ made.topic }}</code>.
     </p>
-    <el-button @click="copy(made.token)">{{ copied ? 'Copied' : 'Copy the token' }}</el-button>
-    <el-button type="primary" text @click="emit('done')">Done</el-button>
+    <el-button @click="copy(made.token)">{{ copied ? texts.copied : texts.copyTheToken }}</el-button>
+    <el-button type="primary" text @click="emit('done')">{{ texts.done }}</el-button>
   </div>
 </template>

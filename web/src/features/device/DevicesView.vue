@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { useRights } from '@/features/account'
@@ -28,35 +29,36 @@ const past = computed(() => (alerts.data.value?.alerts ?? []).filter((one) => on
 
 <template>
   <main class="page">
-    <h1>Devices</h1>
+    <h1>{{ texts.devices }}</h1>
     <AsyncState
       :pending="devices.isPending.value"
       :error="devices.error.value"
-      what="the devices"
+      :what="texts.theDevices"
       @retry="devices.refetch()"
     >
       <p v-if="shown.length === 0" class="quiet">
-        No device speaks here yet. A flow meter, a leak sensor, a plug, a probe, a level switch, a lamp
-        counter or a button can tell what you would have to look for.
+        {{ texts.noDeviceSpeaksHere }}
       </p>
       <div class="sides grid cols-[7_5] gap-48px items-start max-desk:cols-1 max-desk:gap-0">
         <div>
           <ul v-if="shown.length">
             <DeviceRow v-for="device in shown" :key="device.id" :device="device" :now="now" />
           </ul>
-          <RouterLink v-if="tank !== undefined" :to="{ name: 'devices' }">Devices of all tanks</RouterLink>
+          <RouterLink v-if="tank !== undefined" :to="{ name: 'devices' }">{{
+            texts.devicesOfAllTanks
+          }}</RouterLink>
           <FitDevice v-if="mayKeep" />
         </div>
         <div>
           <section>
-            <h2>Alerts</h2>
+            <h2>{{ texts.alerts }}</h2>
             <AsyncState
               :pending="alerts.isPending.value"
               :error="alerts.error.value"
-              what="the alerts"
+              :what="texts.theAlerts"
               @retry="alerts.refetch()"
             >
-              <p v-if="standing.length === 0" class="quiet">Nothing is amiss.</p>
+              <p v-if="standing.length === 0" class="quiet">{{ texts.nothingIsAmiss }}</p>
               <AlertLine
                 v-for="alert in [...standing, ...past]"
                 :key="alert.id"

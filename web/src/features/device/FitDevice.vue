@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, reactive, ref, watch } from 'vue'
 import { useSiteFilters } from '@/features/filter'
 import { useTanks } from '@/features/tank'
@@ -60,14 +61,20 @@ async function save() {
 
 <template>
   <section>
-    <h2>Fit a device</h2>
+    <h2>{{ texts.fitADevice }}</h2>
     <DeviceToken v-if="made" :made="made" @done="made = undefined" />
     <form v-else class="grid gap-3 max-w-560px" novalidate @submit.prevent="save">
-      <SelectField v-model="form.kind" label="What it is" name="kind" :choices="KINDS" :error="errors.kind" />
-      <TextField v-model="form.name" label="What you call it" name="name" :error="errors.name" />
+      <SelectField
+        v-model="form.kind"
+        :label="texts.whatItIs"
+        name="kind"
+        :choices="KINDS"
+        :error="errors.kind"
+      />
+      <TextField v-model="form.name" :label="texts.whatYouCallIt" name="name" :error="errors.name" />
       <SelectField
         v-model="form.tank"
-        label="Tank"
+        :label="texts.tank"
         name="tankId"
         :choices="(tanks.data.value ?? []).map((one) => ({ value: one.id, label: one.tank.name }))"
         :error="errors.tankId"
@@ -75,7 +82,7 @@ async function save() {
       <SelectField
         v-if="form.kind && onFilter(form.kind)"
         v-model="form.filter"
-        label="Filter"
+        :label="texts.filter"
         name="filterId"
         :choices="ofTank.map((one) => ({ value: one.id, label: one.name }))"
         :error="errors.filterId"
@@ -83,28 +90,28 @@ async function save() {
       <SelectField
         v-if="form.kind && onStage(form.kind)"
         v-model="form.stage"
-        label="Stage"
+        :label="texts.stage"
         name="stageId"
         :choices="stages.map((one) => ({ value: one.id, label: one.name }))"
         :error="errors.stageId"
       />
       <DayField
         v-model="form.fittedOn"
-        label="Fitted on"
+        :label="texts.fittedOn"
         name="fittedOn"
         :max="today()"
         :error="errors.fittedOn"
       />
       <NumberField
         v-model="form.quiet"
-        label="May say nothing for"
+        :label="texts.maySayNothingFor"
         name="quietMinutes"
-        unit="min"
-        hint="Left empty, as long as is usual for its kind"
+        :unit="texts.min"
+        :hint="texts.leftEmptyAsLong"
         :error="errors.quietMinutes"
       />
       <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
-      <el-button type="primary" native-type="submit" :loading="sending">Fit it</el-button>
+      <el-button type="primary" native-type="submit" :loading="sending">{{ texts.fitIt }}</el-button>
     </form>
   </section>
 </template>

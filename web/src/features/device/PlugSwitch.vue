@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { ref } from 'vue'
 import { useSending } from '@/shared/form'
 import { useSwitch } from './queries'
@@ -8,7 +9,7 @@ import type { Device } from './words'
 const props = defineProps<{ plug: Device }>()
 const shown = defineModel<boolean>({ required: true })
 
-const WORDS = ['No hand is in the water.', 'The pump is under water.', 'Its valves are open.']
+const WORDS = [texts.noHandIsIn, texts.thePumpIsUnder, texts.itsValvesAreOpen]
 
 const turn = useSwitch()
 const { sending, trouble, send } = useSending()
@@ -21,16 +22,16 @@ async function on() {
 </script>
 
 <template>
-  <el-dialog v-model="shown" :title="`Switch ${plug.name} on?`" width="min(460px, 92vw)" append-to-body>
-    <p>Be at the tank, and look.</p>
-    <el-checkbox-group v-model="said" aria-label="What is so at the tank">
+  <el-dialog v-model="shown" :title="texts.switchOn2(plug.name)" width="min(460px, 92vw)" append-to-body>
+    <p>{{ texts.beAtTheTank }}</p>
+    <el-checkbox-group v-model="said" :aria-label="texts.whatIsSoAt">
       <el-checkbox v-for="word in WORDS" :key="word" :value="word">{{ word }}</el-checkbox>
     </el-checkbox-group>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <template #footer>
-      <el-button type="primary" text @click="shown = false">Leave it off</el-button>
+      <el-button type="primary" text @click="shown = false">{{ texts.leaveItOff }}</el-button>
       <el-button type="primary" :loading="sending" :disabled="said.length < WORDS.length" @click="on">
-        Switch on
+        {{ texts.switchOn }}
       </el-button>
     </template>
   </el-dialog>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import type { Schemas } from '@/shared/api/client'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import { useSending } from '@/shared/form'
@@ -7,18 +8,18 @@ import { useStandIns, useWorkStandIns } from './queries'
 /** In the demo: puts its devices out of order by hand. Nothing elsewhere. */
 type Mishap = NonNullable<Schemas['StandInDeed']['mishap']>
 const MISHAPS: { mishap: Mishap; label: string }[] = [
-  { mishap: 'UNPLUGGED', label: 'The filter is unplugged' },
-  { mishap: 'DRY', label: 'The pump moves air' },
-  { mishap: 'KINKED', label: 'A hose is kinked' },
-  { mishap: 'LEAK', label: 'There is water under the stand' },
-  { mishap: 'COLD', label: 'The heater was left off' },
-  { mishap: 'SILENT', label: 'The probe is silent' },
+  { mishap: 'UNPLUGGED', label: texts.theFilterIsUnplugged },
+  { mishap: 'DRY', label: texts.thePumpMovesAir },
+  { mishap: 'KINKED', label: texts.aHoseIsKinked },
+  { mishap: 'LEAK', label: texts.thereIsWaterUnder },
+  { mishap: 'COLD', label: texts.theHeaterWasLeft },
+  { mishap: 'SILENT', label: texts.theProbeIsSilent },
 ]
 const DAYS = 10
 const SPEEDS = [
-  { value: 1, label: 'As it does' },
-  { value: 60, label: 'An hour of it a minute' },
-  { value: 1440, label: 'A day of it a minute' },
+  { value: 1, label: texts.asItDoes },
+  { value: 60, label: texts.anHourOfIt },
+  { value: 1440, label: texts.aDayOfIt },
 ]
 
 const standIns = useStandIns()
@@ -28,8 +29,8 @@ const { trouble, send } = useSending()
 
 <template>
   <section v-if="standIns.data.value?.present" class="stand-ins grid gap-12px justify-items-start">
-    <h2>By hand, in this demo</h2>
-    <p class="quiet">These devices are not there. Put them out of order and see what Chervil says.</p>
+    <h2>{{ texts.byHandInThis }}</h2>
+    <p class="quiet">{{ texts.theseDevicesAreNot }}</p>
     <ul>
       <li v-for="one in MISHAPS" :key="one.mishap" class="flex gap-10px items-center min-h-44px">
         <el-switch
@@ -44,11 +45,11 @@ const { trouble, send } = useSending()
       </li>
     </ul>
     <el-button @click="send(() => work.mutateAsync({ days: DAYS }))">
-      Let {{ DAYS }} days of dirt into the foam
+      {{ texts.letDaysOfDirt(DAYS) }}
     </el-button>
     <ChoiceRow
       :model-value="standIns.data.value.speed"
-      legend="How fast dirt comes"
+      :legend="texts.howFastDirtComes"
       name="speed"
       :choices="SPEEDS"
       @update:model-value="(speed: number) => send(() => work.mutateAsync({ speed }))"

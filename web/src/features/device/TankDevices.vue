@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useQueryClient } from '@tanstack/vue-query'
 import { useIntervalFn } from '@vueuse/core'
 import { computed } from 'vue'
@@ -26,7 +27,7 @@ useIntervalFn(() => {
 
 <template>
   <section v-if="here.length > 0" class="devices">
-    <h2>Devices</h2>
+    <h2>{{ texts.devices }}</h2>
     <ul class="flex flex-wrap gap-y-6px gap-x-28px">
       <li
         v-for="device in here"
@@ -39,7 +40,7 @@ useIntervalFn(() => {
         }}</RouterLink>
         <b v-if="device.value !== undefined">{{ readingWords(device.kind, device.value) }}</b>
         <span class="quiet small">{{
-          device.valueAt ? sinceWords(device.valueAt, now) : 'nothing heard yet'
+          device.valueAt ? sinceWords(device.valueAt, now) : texts.nothingHeardYet
         }}</span>
       </li>
     </ul>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import MeasureField from '@/shared/components/MeasureField.vue'
 import NumberField from '@/shared/components/NumberField.vue'
@@ -20,75 +21,78 @@ const hoses = canister || props.kind === 'UV_UNIT'
     <ChoiceRow
       v-if="hoses"
       v-model="form.build.shutOff"
-      legend="Its hoses are shut by"
+      :legend="texts.itsHosesAreShut"
       name="passport.shutOff"
       :choices="SHUT_OFF"
     />
     <template v-if="canister">
       <ChoiceRow
         v-model="form.build.ports"
-        legend="Its hoses are fixed"
+        :legend="texts.itsHosesAreFixed"
         name="passport.ports"
         :choices="PORTS"
       />
       <ChoiceRow
         v-model="form.build.fill"
-        legend="Once opened, it is filled"
+        :legend="texts.onceOpenedItIs"
         name="passport.fill"
         :choices="FILL"
       />
-      <ChoiceRow v-model="form.build.pump" legend="Its pump sits" name="passport.pump" :choices="PUMP" />
+      <ChoiceRow v-model="form.build.pump" :legend="texts.itsPumpSits" name="passport.pump" :choices="PUMP" />
       <ChoiceRow
         v-model="form.build.purge"
-        legend="It stops by itself"
+        :legend="texts.itStopsByItself"
         name="passport.purge"
         :choices="PURGE"
       />
     </template>
-    <ChoiceRow v-model="form.build.heater" legend="The heater is" name="passport.heater" :choices="HEATER" />
+    <ChoiceRow
+      v-model="form.build.heater"
+      :legend="texts.theHeaterIs"
+      name="passport.heater"
+      :choices="HEATER"
+    />
     <ChoiceRow
       v-if="canister && lamp"
       v-model="form.build.lamp"
-      legend="Its lamp is"
+      :legend="texts.itsLampIs"
       name="passport.lamp"
       :choices="LAMP"
     />
     <div v-if="canister" class="grid gap-2px">
-      <el-checkbox v-model="form.build.wiggle">Its head comes up only by wiggling</el-checkbox>
-      <el-checkbox v-model="form.build.alignmentMark">Head and body carry a mark</el-checkbox>
-      <el-checkbox v-model="form.build.ventTube">It has a vent tube</el-checkbox>
-      <el-checkbox v-model="form.build.pumpGuard">A guard stands over its pump</el-checkbox>
-      <el-checkbox v-model="form.build.opensWhereItStands"
-        >There is room to open it where it stands</el-checkbox
-      >
+      <el-checkbox v-model="form.build.wiggle">{{ texts.itsHeadComesUp }}</el-checkbox>
+      <el-checkbox v-model="form.build.alignmentMark">{{ texts.headAndBodyCarry }}</el-checkbox>
+      <el-checkbox v-model="form.build.ventTube">{{ texts.itHasAVent }}</el-checkbox>
+      <el-checkbox v-model="form.build.pumpGuard">{{ texts.aGuardStandsOver }}</el-checkbox>
+      <el-checkbox v-model="form.build.opensWhereItStands">{{ texts.thereIsRoomTo }}</el-checkbox>
     </div>
     <div v-if="kind === 'SUMP'" class="grid gap-2px">
       <el-checkbox v-model="form.build.dryGripSock">
-        A sock can be swapped with dry hands while the pump runs
+        {{ texts.aSockCanBe }}
       </el-checkbox>
       <p v-if="form.build.dryGripSock" class="quiet small">
-        Only if its ring stays dry, the overflow drains without a sock, and nothing powered is within reach.
+        {{ texts.onlyIfItsRing }}
       </p>
     </div>
     <div class="grid cols-[repeat(auto-fit,minmax(180px,1fr))] gap-3">
       <NumberField
         v-if="canister && form.build.purge === 'DAILY'"
         v-model="form.purgesADay"
-        label="Stops a day"
+        :label="texts.stopsADay"
         name="passport.purgesADay"
         :error="errors['passport.purgesADay']"
       />
       <NumberField
         v-if="canister"
         v-model="form.latches"
-        label="Latches"
+        :label="texts.latches"
         name="passport.latches"
         :error="errors['passport.latches']"
       />
       <MeasureField
         v-if="hoses"
         v-model="form.hoseM"
-        label="Both hoses together"
+        :label="texts.bothHosesTogether"
         name="passport.hoseM"
         quantity="LENGTH"
         :error="errors['passport.hoseM']"
@@ -96,16 +100,16 @@ const hoses = canister || props.kind === 'UV_UNIT'
       <MeasureField
         v-if="hoses"
         v-model="form.hoseInnerMm"
-        label="Inner width of a hose"
+        :label="texts.innerWidthOfA"
         name="passport.hoseInnerMm"
         quantity="SIZE"
         :error="errors['passport.hoseInnerMm']"
       />
       <TextField
         v-model="form.spares"
-        label="Spares on board"
+        :label="texts.sparesOnBoard"
         name="passport.spares"
-        hint="What lies ready, and where"
+        :hint="texts.whatLiesReadyAnd"
         :error="errors['passport.spares']"
       />
     </div>

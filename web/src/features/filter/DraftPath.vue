@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { counted, labelOf, STAGE_KIND } from '@/shared/words'
 import type { FilterForm } from './form'
@@ -8,7 +9,7 @@ import MiniPath from './MiniPath.vue'
 const props = defineProps<{ form: FilterForm }>()
 
 const drawn = computed(() => ({
-  name: props.form.name || 'this filter',
+  name: props.form.name || texts.thisFilter,
   stages: props.form.stages.map((stage) => ({
     id: stage.key,
     kind: stage.kind,
@@ -19,15 +20,15 @@ const throwaway = computed(() => props.form.stages.filter((stage) => stage.make 
 </script>
 
 <template>
-  <section aria-label="Water path so far">
-    <h2>How water will pass</h2>
+  <section :aria-label="texts.waterPathSoFar">
+    <h2>{{ texts.howWaterWillPass }}</h2>
     <MiniPath class="w-full h-auto my-12px mx-0" :name="drawn.name" :stages="drawn.stages" :forecasts="[]" />
     <ol class="quiet flex flex-wrap mb-2">
       <li v-for="stage in drawn.stages" :key="stage.id">{{ stage.name }}</li>
     </ol>
     <p class="quiet">
-      {{ drawn.stages.length ? counted(drawn.stages.length, 'stage') : 'No stages yet'
-      }}{{ throwaway ? `, ${String(throwaway)} to replace rather than rinse` : '' }}.
+      {{ drawn.stages.length ? counted(drawn.stages.length, 'stage') : texts.noStagesYet
+      }}{{ throwaway ? texts.toReplaceRatherThan(throwaway) : '' }}.
     </p>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { watch } from 'vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import DayField from '@/shared/components/DayField.vue'
@@ -48,32 +49,38 @@ watch(
     <ChoiceRow
       v-if="!existing"
       v-model="form.kind"
-      legend="Kind of filter"
+      :legend="texts.kindOfFilter"
       name="kind"
       :choices="FILTER_KIND"
       :error="errors.kind"
     />
     <div class="grid cols-[repeat(auto-fit,minmax(180px,1fr))] gap-3">
-      <TextField v-model="form.name" label="Name" name="name" hint="What you call it" :error="errors.name" />
+      <TextField
+        v-model="form.name"
+        :label="texts.name"
+        name="name"
+        :hint="texts.whatYouCallIt"
+        :error="errors.name"
+      />
       <DayField
         v-model="form.fittedOn"
-        label="Fitted on"
+        :label="texts.fittedOn"
         name="fittedOn"
         :max="now"
-        hint="Leave blank if you don’t know"
+        :hint="texts.leaveBlankIfYou"
         :error="errors.fittedOn"
       />
     </div>
     <ChoiceRow
       v-model="form.cleaned"
-      :legend="existing ? 'Last cleaned, before anything was logged here' : 'When was it last cleaned?'"
+      :legend="existing ? texts.lastCleanedBeforeAnything : texts.whenWasItLast"
       name="cleaned"
       :choices="CLEANED"
     />
     <DayField
       v-if="form.cleaned === 'KNOWN' || form.cleaned === 'ABOUT'"
       v-model="form.careFrom"
-      label="Last cleaned"
+      :label="texts.lastCleaned"
       name="careFrom"
       :max="now"
       :error="errors.careFrom"
@@ -81,57 +88,57 @@ watch(
     <ChoiceRow
       v-if="form.kind === 'CANISTER' || form.kind === 'UV_UNIT'"
       v-model="form.shutOff"
-      legend="Its hoses are shut by"
+      :legend="texts.itsHosesAreShut"
       name="shutOff"
       :choices="SHUT_OFF"
     />
     <ChoiceRow
       v-if="form.kind === 'CANISTER'"
       v-model="form.fill"
-      legend="Once opened, it is filled"
+      :legend="texts.onceOpenedItIs"
       name="fill"
       :choices="FILL"
     />
     <ChoiceRow
       v-if="form.kind === 'CANISTER'"
       v-model="form.direction"
-      legend="Water runs"
+      :legend="texts.waterRuns"
       name="direction"
       :choices="DIRECTION"
     />
     <fieldset>
-      <legend class="p-0 mb-6px font-600">Water path, in the order water meets it</legend>
+      <legend class="p-0 mb-6px font-600">{{ texts.waterPathInThe }}</legend>
       <PathEditor v-model="form.stages" :errors="errors" />
     </fieldset>
     <details :open="existing || undefined">
       <summary class="mb-6px font-600 cursor-pointer text-herb min-h-44px content-center">
-        What its plate says
+        {{ texts.whatItsPlateSays }}
       </summary>
       <div class="grid cols-[repeat(auto-fit,minmax(180px,1fr))] gap-3">
         <MeasureField
           v-model="form.flowLph"
-          label="Rated flow"
+          :label="texts.ratedFlow"
           name="rating.flowLph"
           quantity="FLOW"
           :error="errors['rating.flowLph']"
         />
         <NumberField
           v-model="form.powerW"
-          label="Power"
+          :label="texts.power"
           name="rating.powerW"
           unit="W"
           :error="errors['rating.powerW']"
         />
         <MeasureField
           v-model="form.maxHeadM"
-          label="Maximum head"
+          :label="texts.maximumHead"
           name="rating.maxHeadM"
           quantity="LENGTH"
           :error="errors['rating.maxHeadM']"
         />
         <MeasureField
           v-model="form.liftM"
-          label="Lift here"
+          :label="texts.liftHere"
           name="rating.liftM"
           quantity="LENGTH"
           :error="errors['rating.liftM']"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import type { Forecast } from '@/features/interval'
 import { lookOf } from './picture'
@@ -39,10 +40,10 @@ const cells = computed(() => {
 })
 const total = computed(() => cells.value.reduce((sum, cell) => sum + cell.width + 2, 0))
 const silt = (loading: number) => Math.min(Math.max(loading, 0), FULL) * (HEIGHT / FULL)
-const WORDS = { LATE: 'overdue', DUE: 'due', HELD: 'on hold', OPEN: '', LATER: '' }
+const WORDS = { LATE: 'overdue', DUE: 'due', HELD: texts.onHold, OPEN: '', LATER: '' }
 const sentence = computed(() => {
   const asking = cells.value.flatMap(({ stage, state }) => (state ? [`${stage.name} ${WORDS[state]}`] : []))
-  return `${props.name}: ${asking.length ? asking.join(', ') : 'nothing due'}`
+  return `${props.name}: ${asking.length ? asking.join(', ') : texts.nothingDue}`
 })
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 /** Moves one thing of a list up or down. */
 defineProps<{ what: string; first: boolean; last: boolean }>()
 const emit = defineEmits<{ move: [by: number] }>()
@@ -11,7 +12,7 @@ const emit = defineEmits<{ move: [by: number] }>()
     text
     data-move="-1"
     :disabled="first"
-    :aria-label="`Move ${what} up`"
+    :aria-label="texts.moveUp(what)"
     @click="emit('move', -1)"
   >
     ↑
@@ -22,7 +23,7 @@ const emit = defineEmits<{ move: [by: number] }>()
     text
     data-move="1"
     :disabled="last"
-    :aria-label="`Move ${what} down`"
+    :aria-label="texts.moveDown(what)"
     @click="emit('move', 1)"
   >
     ↓

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import SelectField from '@/shared/components/SelectField.vue'
 import TextField from '@/shared/components/TextField.vue'
@@ -10,8 +11,8 @@ defineProps<{ errors: Record<string, string> }>()
 const form = defineModel<InsideForm>({ required: true })
 
 const ORDER: Choice<OwnStepForm['before']>[] = [
-  { value: 'BEFORE', label: 'Before' },
-  { value: 'AFTER', label: 'After' },
+  { value: 'BEFORE', label: texts.before },
+  { value: 'AFTER', label: texts.after },
 ]
 </script>
 
@@ -21,21 +22,21 @@ const ORDER: Choice<OwnStepForm['before']>[] = [
       <li v-for="(step, i) in form.ownSteps" :key="step.key" class="grid gap-2 mb-4">
         <TextField
           v-model="step.words"
-          label="What to do"
+          :label="texts.whatToDo"
           :name="`passport.ownSteps[${i}].words`"
           :error="errors[`passport.ownSteps[${i}].words`]"
         />
         <div class="when flex flex-wrap gap-10px items-center">
           <ChoiceRow
             v-model="step.before"
-            legend="When"
+            :legend="texts.when"
             :name="`passport.ownSteps[${i}].before`"
             :choices="ORDER"
             bare
           />
           <SelectField
             v-model="step.moment"
-            label="Moment"
+            :label="texts.moment"
             :name="`passport.ownSteps[${i}].moment`"
             :choices="MOMENT"
             bare
@@ -43,13 +44,13 @@ const ORDER: Choice<OwnStepForm['before']>[] = [
           <el-button
             type="primary"
             text
-            :aria-label="`Remove the step “${step.words}”`"
+            :aria-label="texts.removeTheStep(step.words)"
             @click="form.ownSteps = form.ownSteps.filter((one) => one.key !== step.key)"
-            >Remove</el-button
+            >{{ texts.remove }}</el-button
           >
         </div>
       </li>
     </ul>
-    <el-button @click="form.ownSteps.push(newOwnStep())">Add a step of your own</el-button>
+    <el-button @click="form.ownSteps.push(newOwnStep())">{{ texts.addAStepOf }}</el-button>
   </div>
 </template>

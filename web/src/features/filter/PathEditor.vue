@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import Sortable from 'sortablejs'
 import { nextTick, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
 import SelectField from '@/shared/components/SelectField.vue'
@@ -24,7 +25,7 @@ function move(from: number, to: number) {
   if (!moved || to < 0 || to >= stages.value.length) return
   const rest = stages.value.filter((_, i) => i !== from)
   stages.value = [...rest.slice(0, to), moved, ...rest.slice(to)]
-  said.value = `${nameOf(moved)} is now stage ${String(to + 1)} of ${String(stages.value.length)}.`
+  said.value = texts.isNowStageOf(nameOf(moved), to + 1, stages.value.length)
 }
 
 /** The button moves with its stage, so the focus must too. */
@@ -39,13 +40,13 @@ function add() {
   if (!adding.value) return
   const stage = stageOf(adding.value, DISPOSABLE.includes(adding.value) ? 'DISPOSABLE' : 'WASHABLE')
   stages.value = [...stages.value, stage]
-  said.value = `${nameOf(stage)} added as the last stage.`
+  said.value = texts.addedAsTheLast(nameOf(stage))
   adding.value = undefined
 }
 
 function remove(stage: StageForm) {
   stages.value = stages.value.filter((one) => one.key !== stage.key)
-  said.value = `${nameOf(stage)} removed.`
+  said.value = texts.removed(nameOf(stage))
 }
 
 let sortable: Sortable | undefined
@@ -70,7 +71,10 @@ onBeforeUnmount(() => sortable?.destroy())
     <ol ref="list" class="path">
       <li v-for="(stage, i) in stages" :key="stage.key" class="edge-b-hair bg-ground">
         <div class="grid cols-[26px_22px_1fr_auto_44px_44px_44px] items-center min-h-44px">
-          <span class="grip cursor-grab text-ink-quiet text-20px" aria-hidden="true" title="Drag to reorder"
+          <span
+            class="grip cursor-grab text-ink-quiet text-20px"
+            aria-hidden="true"
+            :title="texts.dragToReorder"
             >⠿</span
           >
           <span class="num quiet">{{ i + 1 }}</span>
@@ -83,7 +87,9 @@ onBeforeUnmount(() => sortable?.destroy())
           >
             {{ nameOf(stage) }}
           </el-button>
-          <span class="quiet small">{{ stage.make === 'WASHABLE' ? 'washable' : 'disposable' }}</span>
+          <span class="quiet small">{{
+            stage.make === 'WASHABLE' ? texts.washable2 : texts.disposable2
+          }}</span>
           <MoveButtons
             :what="nameOf(stage)"
             :first="i === 0"
@@ -94,7 +100,7 @@ onBeforeUnmount(() => sortable?.destroy())
             type="primary"
             text
             class="p-0 text-18px"
-            :aria-label="`Remove ${nameOf(stage)}`"
+            :aria-label="texts.remove2(nameOf(stage))"
             @click="remove(stage)"
           >
             ×
@@ -113,13 +119,13 @@ onBeforeUnmount(() => sortable?.destroy())
       <SelectField
         v-model="adding"
         class="first:w-260px"
-        label="Stage to add"
+        :label="texts.stageToAdd"
         name="adding"
-        placeholder="Add a stage…"
+        :placeholder="texts.addAStage"
         :choices="STAGE_KIND"
         bare
       />
-      <el-button class="first:w-260px" :disabled="!adding" @click="add">Add</el-button>
+      <el-button class="first:w-260px" :disabled="!adding" @click="add">{{ texts.add }}</el-button>
     </div>
     <p class="seen-by-readers" role="status">{{ said }}</p>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import MeasureField from '@/shared/components/MeasureField.vue'
 import SelectField from '@/shared/components/SelectField.vue'
@@ -33,14 +34,14 @@ const misplaced = computed(() =>
 
 /** What lies on a tray if nobody says otherwise: the trays above it. On a cage, or part of the housing, lies nothing. */
 const UNDER = [
-  { value: 'USUAL', label: 'All trays above it' },
-  { value: 'NOTHING', label: 'Nothing' },
+  { value: 'USUAL', label: texts.allTraysAboveIt },
+  { value: 'NOTHING', label: texts.nothing },
 ]
 const underChoices = computed(() => [
-  ...(place.value.kind === 'TRAY' ? UNDER : [{ value: 'USUAL', label: 'Nothing' }]),
+  ...(place.value.kind === 'TRAY' ? UNDER : [{ value: 'USUAL', label: texts.nothing }]),
   ...props.chamber.places
     .filter((one) => one.key !== place.value.key)
-    .map((one) => ({ value: String(one.key), label: `Only ${one.name || 'a place without a name'}` })),
+    .map((one) => ({ value: String(one.key), label: texts.only(one.name || texts.aPlaceWithoutA) })),
 ])
 const under = computed({
   get: () =>
@@ -57,7 +58,7 @@ const under = computed({
       <TextField
         v-model="place.name"
         class="flex-1 min-w-0"
-        :label="`Place ${String(number + 1)}, counted from the top`"
+        :label="texts.placeCountedFromThe(number + 1)"
         :name="`${at}.name`"
         :error="errors[`${at}.name`]"
       />
@@ -71,7 +72,7 @@ const under = computed({
         class="min-w-44px py-0 px-12px"
         type="primary"
         text
-        :aria-label="`Remove ${place.name}`"
+        :aria-label="texts.remove2(place.name)"
         @click="emit('remove')"
         >×</el-button
       >
@@ -79,29 +80,29 @@ const under = computed({
     <div class="grid cols-[repeat(auto-fit,minmax(170px,1fr))] gap-3">
       <SelectField
         v-model="place.kind"
-        label="What it is"
+        :label="texts.whatItIs"
         :name="`${at}.kind`"
         :choices="PLACE_KIND"
         :error="errors[`${at}.kind`]"
       />
       <SelectField
         v-model="under"
-        label="Lifted before it"
+        :label="texts.liftedBeforeIt"
         :name="`${at}.under`"
         :choices="underChoices"
         :error="errors[`${at}.under`]"
       />
       <MeasureField
         v-model="place.holeMm"
-        label="Width of its holes"
+        :label="texts.widthOfItsHoles"
         :name="`${at}.holeMm`"
         quantity="SIZE"
-        hint="Leave blank if you don’t know"
+        :hint="texts.leaveBlankIfYou"
         :error="errors[`${at}.holeMm`]"
       />
     </div>
     <el-checkbox v-if="place.kind !== 'FIXED'" v-model="place.emptiedInPlace">
-      I can take things out of it while it stays in
+      {{ texts.iCanTakeThings }}
     </el-checkbox>
     <ol>
       <li v-for="(content, j) in place.contents" :key="content.key">
@@ -110,7 +111,7 @@ const under = computed({
           <SelectField
             v-model="content.packing"
             class="w-130px"
-            :label="`How ${nameOf(content)} is packed`"
+            :label="texts.howIsPacked(nameOf(content))"
             :name="`${at}.contents[${String(j)}].packing`"
             :choices="PACKING"
             bare
@@ -125,15 +126,15 @@ const under = computed({
         <div v-if="isLoose(content)" class="grid cols-[repeat(auto-fit,minmax(170px,1fr))] gap-3">
           <MeasureField
             v-model="content.grainMm"
-            label="Size of a grain"
+            :label="texts.sizeOfAGrain"
             :name="`${at}.contents[${String(j)}].grainMm`"
             quantity="SIZE"
-            hint="It must not pass the holes"
+            :hint="texts.itMustNotPass"
             :error="errors[`${at}.contents[${String(j)}].grainMm`]"
           />
           <MeasureField
             v-model="content.litres"
-            label="Room it takes up"
+            :label="texts.roomItTakesUp"
             :name="`${at}.contents[${String(j)}].litres`"
             quantity="VOLUME"
             :error="errors[`${at}.contents[${String(j)}].litres`]"
@@ -144,9 +145,9 @@ const under = computed({
     <p v-for="message in misplaced" :key="message" class="error" role="alert">{{ message }}</p>
     <SelectField
       :model-value="undefined"
-      :label="`Put into ${place.name || 'this place'}`"
+      :label="texts.putInto(place.name || texts.thisPlace)"
       :name="`${at}.put`"
-      placeholder="Put something here…"
+      :placeholder="texts.putSomethingHere"
       :choices="choices"
       bare
       @update:model-value="(stage) => stage !== undefined && emit('put', stage)"

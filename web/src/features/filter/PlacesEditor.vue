@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import SelectField from '@/shared/components/SelectField.vue'
 import TextField from '@/shared/components/TextField.vue'
@@ -31,13 +32,13 @@ function whereIs(stage: number): string {
   const place = form.value.chambers
     .flatMap((chamber) => chamber.places)
     .find((one) => one.contents.some((content) => content.stage === stage))
-  return place ? `now in ${place.name || 'a place without a name'}` : 'has no place yet'
+  return place ? texts.nowIn(place.name || texts.aPlaceWithoutA) : texts.hasNoPlaceYet
 }
 
 const at = (room: number) => `passport.chambers[${String(room)}]`
 
 function addPlace(chamber: ChamberForm) {
-  const names = ['the top tray', 'the middle tray', 'the bottom tray']
+  const names = [texts.theTopTray, texts.theMiddleTray, texts.theBottomTray]
   const free = names.find((name) => !chamber.places.some((place) => place.name === name))
   chamber.places.push(newPlace(free ?? ''))
 }
@@ -46,18 +47,18 @@ function addPlace(chamber: ChamberForm) {
 <template>
   <div class="grid gap-3">
     <fieldset v-for="(chamber, room) in form.chambers" :key="chamber.key" class="grid gap-3">
-      <legend v-if="form.chambers.length > 1" class="font-600">Chamber {{ room + 1 }}</legend>
+      <legend v-if="form.chambers.length > 1" class="font-600">{{ texts.chamber(room + 1) }}</legend>
       <div class="grid cols-[repeat(auto-fit,minmax(170px,1fr))] gap-3">
         <TextField
           v-if="form.chambers.length > 1"
           v-model="chamber.name"
-          label="Name of this chamber"
+          :label="texts.nameOfThisChamber"
           :name="`${at(room)}.name`"
           :error="errors[`${at(room)}.name`]"
         />
         <SelectField
           v-model="chamber.access"
-          label="What is in the way of a hand?"
+          :label="texts.whatIsInThe"
           :name="`${at(room)}.access`"
           :choices="ACCESS"
           :error="errors[`${at(room)}.access`]"
@@ -80,20 +81,22 @@ function addPlace(chamber: ChamberForm) {
         </li>
       </ol>
       <div>
-        <el-button @click="addPlace(chamber)">Add a place below</el-button>
+        <el-button @click="addPlace(chamber)">{{ texts.addAPlaceBelow }}</el-button>
         <el-button
           v-if="form.chambers.length > 1"
           type="primary"
           text
           @click="form.chambers = form.chambers.filter((one) => one.key !== chamber.key)"
-          >Remove this chamber</el-button
+          >{{ texts.removeThisChamber }}</el-button
         >
       </div>
     </fieldset>
     <p v-if="waiting.length" class="waits" role="status">
-      Without a place yet: {{ waiting.map((stage) => stages[stage]?.name).join(', ') }}.
+      {{ texts.withoutAPlaceYet(waiting.map((stage) => stages[stage]?.name).join(', ')) }}
     </p>
     <p v-if="errors['passport.chambers']" class="error" role="alert">{{ errors['passport.chambers'] }}</p>
-    <el-button class="justify-self-start" @click="form.chambers.push(newChamber())">Add a chamber</el-button>
+    <el-button class="justify-self-start" @click="form.chambers.push(newChamber())">{{
+      texts.addAChamber
+    }}</el-button>
   </div>
 </template>

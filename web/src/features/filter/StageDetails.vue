@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import DayField from '@/shared/components/DayField.vue'
@@ -15,12 +16,12 @@ const stage = defineModel<StageForm>({ required: true })
 
 const now = today()
 const MAKE: Choice<StageForm['make']>[] = [
-  { value: 'WASHABLE', label: 'Washable' },
-  { value: 'DISPOSABLE', label: 'Disposable' },
+  { value: 'WASHABLE', label: texts.washable },
+  { value: 'DISPOSABLE', label: texts.disposable },
 ]
 const BAGGED: Choice<'bagged' | 'loose'>[] = [
-  { value: 'loose', label: 'Loose' },
-  { value: 'bagged', label: 'In a bag' },
+  { value: 'loose', label: texts.loose },
+  { value: 'bagged', label: texts.inABag },
 ]
 interface Lasting {
   name: LastingField
@@ -29,12 +30,12 @@ interface Lasting {
   hint: string
 }
 const LAMP: Lasting[] = [
-  { name: 'ratedHours', label: 'Rated for', unit: 'h', hint: 'Leave blank for 9,000' },
-  { name: 'litHoursADay', label: 'Lit a day', unit: 'h', hint: 'Leave blank for 24' },
-  { name: 'startsADay', label: 'Starts a day', unit: '', hint: 'Each wears it two hours' },
+  { name: 'ratedHours', label: texts.ratedFor, unit: 'h', hint: texts.leaveBlankFor9 },
+  { name: 'litHoursADay', label: texts.litADay, unit: 'h', hint: texts.leaveBlankFor24 },
+  { name: 'startsADay', label: texts.startsADay, unit: '', hint: texts.eachWearsItTwo },
 ]
-const ROLL: Lasting[] = [{ name: 'rollM', label: 'A new roll', unit: 'm', hint: 'As on its package' }]
-const PAD: Lasting[] = [{ name: 'rinses', label: 'Rinses it lasts', unit: '', hint: 'Leave blank for 10' }]
+const ROLL: Lasting[] = [{ name: 'rollM', label: texts.aNewRoll, unit: 'm', hint: texts.asOnItsPackage }]
+const PAD: Lasting[] = [{ name: 'rinses', label: texts.rinsesItLasts, unit: '', hint: texts.leaveBlankFor10 }]
 const lasting = computed<Lasting[]>(() => {
   if (stage.value.kind === 'UV_LAMP') return LAMP
   if (stage.value.kind === 'FLEECE_ROLL') return ROLL
@@ -52,38 +53,38 @@ const error = (field: string) => props.errors[`${props.prefix}.${field}`]
   <div class="grid cols-[repeat(auto-fit,minmax(160px,1fr))] gap-3 pt-1 pb-3 pr-0 pl-48px max-phone:pl-0">
     <TextField
       v-model="stage.label"
-      label="Own name"
+      :label="texts.ownName"
       :name="`${prefix}.label`"
-      hint="Leave blank to go by its kind"
+      :hint="texts.leaveBlankToGo"
       :error="error('label')"
     />
     <NumberField
       v-model="stage.quantity"
-      label="How many"
+      :label="texts.howMany"
       :name="`${prefix}.quantity`"
       :error="error('quantity')"
     />
     <MeasureField
       v-if="media"
       v-model="stage.massG"
-      label="Mass"
+      :label="texts.mass"
       :name="`${prefix}.massG`"
       quantity="MASS"
       :error="error('massG')"
     />
     <TextField
       v-model="stage.size"
-      label="Size of a spare"
+      :label="texts.sizeOfASpare"
       :name="`${prefix}.size`"
-      hint="As on its package"
+      :hint="texts.asOnItsPackage"
       :error="error('size')"
     />
     <DayField
       v-model="stage.fittedOn"
-      label="Fitted on"
+      :label="texts.fittedOn"
       :name="`${prefix}.fittedOn`"
       :max="now"
-      hint="Leave blank if you don’t know"
+      :hint="texts.leaveBlankIfYou"
       :error="error('fittedOn')"
     />
     <NumberField
@@ -96,7 +97,13 @@ const error = (field: string) => props.errors[`${props.prefix}.${field}`]
       :hint="field.hint"
       :error="error(`lasting.${field.name}`)"
     />
-    <ChoiceRow v-model="stage.make" legend="Made to be" :name="`${prefix}.make`" :choices="MAKE" />
-    <ChoiceRow v-if="media" v-model="bagged" legend="Held" :name="`${prefix}.bagged`" :choices="BAGGED" />
+    <ChoiceRow v-model="stage.make" :legend="texts.madeToBe" :name="`${prefix}.make`" :choices="MAKE" />
+    <ChoiceRow
+      v-if="media"
+      v-model="bagged"
+      :legend="texts.held"
+      :name="`${prefix}.bagged`"
+      :choices="BAGGED"
+    />
   </div>
 </template>

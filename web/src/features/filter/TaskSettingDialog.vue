@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, reactive, watch } from 'vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import NumberField from '@/shared/components/NumberField.vue'
@@ -12,9 +13,9 @@ const props = defineProps<{ task: Task | undefined }>()
 const emit = defineEmits<{ close: [] }>()
 
 const MODE: Choice<Task['mode']>[] = [
-  { value: 'LEARN', label: 'Learn', hint: 'What is found moves the date, within the bounds below.' },
-  { value: 'FIXED', label: 'Fixed', hint: 'The same days every time; learning goes on in the background.' },
-  { value: 'OFF', label: 'Off', hint: 'Not asked for. It can still be switched on again here.' },
+  { value: 'LEARN', label: texts.learn, hint: texts.whatIsFoundMoves },
+  { value: 'FIXED', label: texts.fixed, hint: texts.theSameDaysEvery },
+  { value: 'OFF', label: texts.off, hint: texts.notAskedForIt },
 ]
 const set = useSetTask()
 const { sending, errors, trouble, send, refuse } = useSending()
@@ -41,7 +42,7 @@ async function save() {
   if (!task) return
   const days = typedNumber(form.days)
   if (form.mode === 'FIXED' && !Number.isInteger(days)) {
-    refuse({ fixedDays: 'Enter a number of days.' })
+    refuse({ fixedDays: texts.enterANumberOf })
     return
   }
   const fixedDays = form.mode === 'FIXED' ? days : undefined
@@ -54,25 +55,32 @@ async function save() {
   <el-dialog v-model="shown" :title="task?.name ?? ''" width="min(480px, 94vw)">
     <form v-if="task" id="task-setting" class="grid gap-3" novalidate @submit.prevent="save">
       <p>{{ task.catalogue.why }}</p>
-      <ChoiceRow v-model="form.mode" legend="Interval" name="mode" :choices="MODE" />
+      <ChoiceRow v-model="form.mode" :legend="texts.interval" name="mode" :choices="MODE" />
       <NumberField
         v-if="form.mode === 'FIXED'"
         v-model="form.days"
-        label="Every"
+        :label="texts.every"
         name="fixedDays"
-        unit="days"
+        :unit="texts.days"
         :error="errors.fixedDays"
       />
       <p class="quiet small">
-        Starts at {{ task.catalogue.startDays }} days for a normal tank; learned within
-        {{ task.catalogue.leastDays }} to {{ task.catalogue.mostDays }} days. About
-        {{ task.catalogue.minutes }} min.
+        {{
+          texts.startsAtDaysFor(
+            task.catalogue.startDays,
+            task.catalogue.leastDays,
+            task.catalogue.mostDays,
+            task.catalogue.minutes,
+          )
+        }}
       </p>
       <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
     </form>
     <template #footer>
-      <el-button type="primary" text @click="emit('close')">Cancel</el-button>
-      <el-button type="primary" native-type="submit" form="task-setting" :disabled="sending">Save</el-button>
+      <el-button type="primary" text @click="emit('close')">{{ texts.cancel }}</el-button>
+      <el-button type="primary" native-type="submit" form="task-setting" :disabled="sending">{{
+        texts.save
+      }}</el-button>
     </template>
   </el-dialog>
 </template>

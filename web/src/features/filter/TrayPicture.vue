@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import type { Chamber } from './inside'
 import PathTextures from './PathTextures.vue'
@@ -30,7 +31,7 @@ const lidIsNext = computed(() => props.inside.next?.thing === 'lid')
         class="head w-74% mx-auto py-5px px-2 edge-1.5-ink-quiet [border-radius:12px_12px_3px_3px] bg-surface text-center"
         :class="{ off: inside.lidOff, next: lidIsNext }"
       >
-        {{ lidIsNext ? `${arrowOf(inside)} head` : inside.lidOff ? 'head off' : 'head' }}
+        {{ lidIsNext ? texts.head(arrowOf(inside)) : inside.lidOff ? texts.headOff : texts.head2 }}
       </div>
       <div class="flex gap-1">
         <div

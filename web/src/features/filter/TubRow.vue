@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import type { Drawn, Inside, Part } from './trays'
 
 /** The tubs of a service with what stands in each, and what lies aside. */
@@ -14,7 +15,7 @@ function standingIn(tub: number | undefined): string[] {
       const inIt = place.contents
         .filter((one) => !props.inside.out.has(one.thing))
         .map((one) => one.part.name)
-      return inIt.length ? `${place.name} with ${inIt.join(', ')}` : place.name
+      return inIt.length ? texts.with(place.name, inIt.join(', ')) : place.name
     })
 }
 </script>
@@ -26,7 +27,7 @@ function standingIn(tub: number | undefined): string[] {
       <span v-for="what in standingIn(tub)" :key="what" class="small">{{ what }}</span>
     </div>
     <div v-if="standingIn(undefined).length" class="tub dry">
-      <b>aside</b>
+      <b>{{ texts.aside }}</b>
       <span v-for="what in standingIn(undefined)" :key="what" class="small">{{ what }}</span>
     </div>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import type { Forecast } from '@/features/interval'
 import { shortDay, type Day } from '@/shared/dates'
@@ -34,8 +35,8 @@ const stateOf = (care: Forecast | undefined): State | undefined => (care?.hold ?
 
 function note(care: Forecast | undefined): string {
   if (!care) return ''
-  if (care.hold) return '▨ on hold'
-  if (care.standing === 'LATER') return `best ${shortDay(care.window.ideal, props.today)}`
+  if (care.hold) return texts.onHold2
+  if (care.standing === 'LATER') return texts.best(shortDay(care.window.ideal, props.today))
   return standingWords(care.standing, care.window, props.today)
 }
 
@@ -48,11 +49,11 @@ function estimate(care: Forecast | undefined): string {
   if (!care?.loading) return ''
   const percent = (share: number) => String(Math.round(share * 100))
   const { low, likely, high, servicePoint } = care.loading
-  const asked = `asked for at ${percent(servicePoint)} %.`
-  if (low > 1) return `Past clogged; ${asked}`
-  if (likely > 1) return `Likely past clogged, at least ${percent(low)} %; ${asked}`
-  const most = high > 1 ? 'past clogged' : `${percent(high)} %`
-  return `About ${percent(likely)} % of clogged, between ${percent(low)} % and ${most}; ${asked}`
+  const asked = texts.askedForAt(percent(servicePoint))
+  if (low > 1) return texts.pastClogged(asked)
+  if (likely > 1) return texts.likelyPastCloggedAt(percent(low), asked)
+  const most = high > 1 ? texts.pastClogged2 : `${percent(high)} %`
+  return texts.aboutOfCloggedBetween(percent(likely), percent(low), most, asked)
 }
 </script>
 
@@ -61,7 +62,7 @@ function estimate(care: Forecast | undefined): string {
     class="relative overflow-x-auto pb-1"
     tabindex="0"
     role="region"
-    :aria-label="`Water path of ${filter.name}`"
+    :aria-label="texts.waterPathOf(filter.name)"
   >
     <PathTextures />
     <ol class="path flex gap-1">

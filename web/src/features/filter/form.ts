@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import type { Schemas } from '@/shared/api/client'
 import { today } from '@/shared/dates'
 import { typedNumber } from '@/shared/units'
@@ -174,7 +175,7 @@ export function chambersAfter(form: FilterForm): Passport['chambers'] {
   )
   for (const { stage, i } of loose) {
     chambers.at(-1)?.places.push({
-      name: `the tray of the ${(stage.label || stageWord(stage.kind).label).toLowerCase()}`,
+      name: texts.theTrayOfThe((stage.label || stageWord(stage.kind).label).toLowerCase()),
       kind: 'TRAY',
       emptiedInPlace: false,
       contents: [{ stage: i, packing: stage.bagged ? 'BAG' : 'PIECE' }],
@@ -188,7 +189,7 @@ export function toInput(form: FilterForm): { input: FilterInput; errors: Record<
   const errors: Record<string, string> = {}
   const number = (field: string, text: string) => {
     const value = typedNumber(text)
-    if (Number.isNaN(value)) errors[field] = 'This is not a number.'
+    if (Number.isNaN(value)) errors[field] = texts.thisIsNotA
     return value
   }
   const stages = form.stages.map((stage, i) => ({
@@ -215,7 +216,7 @@ export function toInput(form: FilterForm): { input: FilterInput; errors: Record<
     maxHeadM: number('rating.maxHeadM', form.maxHeadM),
     liftM: number('rating.liftM', form.liftM),
   }
-  if (['KNOWN', 'ABOUT'].includes(form.cleaned) && !form.careFrom) errors.careFrom = 'Which day was it?'
+  if (['KNOWN', 'ABOUT'].includes(form.cleaned) && !form.careFrom) errors.careFrom = texts.whichDayWasIt
   const input: FilterInput = {
     name: form.name,
     kind: form.kind,

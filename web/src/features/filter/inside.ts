@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import type { Schemas } from '@/shared/api/client'
 import { typedNumber } from '@/shared/units'
 import { stageWord } from '@/shared/words'
@@ -171,7 +172,7 @@ export function toPassport(form: InsideForm): { passport: Passport; errors: Reco
   const errors: Record<string, string> = {}
   const number: NumberOf = (field, text) => {
     const value = typedNumber(text)
-    if (Number.isNaN(value)) errors[`passport.${field}`] = 'This is not a number.'
+    if (Number.isNaN(value)) errors[`passport.${field}`] = texts.thisIsNotA
     return value
   }
   const passport: Passport = {

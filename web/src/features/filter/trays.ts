@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import type { Schemas } from '@/shared/api/client'
 import { counted } from '@/shared/words'
 import type { Chamber } from './inside'
@@ -113,7 +114,7 @@ export function drawnOf(chambers: Chamber[], parts: Part[], inside: Inside) {
   }))
 }
 
-const WAYS = { out: 'lift', back: 'put back', work: 'work on' }
+const WAYS = { out: 'lift', back: texts.putBack, work: texts.workOn }
 
 /** What the picture shows, as a sentence. */
 export function insideSentence(chambers: Chamber[], parts: Part[], inside: Inside): string {
@@ -125,16 +126,16 @@ export function insideSentence(chambers: Chamber[], parts: Part[], inside: Insid
       : (parts.find((part) => part.id === number)?.name ?? '')
   }
   const out = [...inside.out].map(
-    ([thing, tub]) => `${name(thing)} ${tub === undefined ? 'aside' : `in tub ${String(tub)}`}`,
+    ([thing, tub]) => `${name(thing)} ${tub === undefined ? 'aside' : texts.inTub(tub)}`,
   )
   const { next } = inside
   return [
     places.length
-      ? `${counted(places.length, 'place')} from the top: ${places.map((place) => place.name).join(', ')}.`
-      : 'Nobody said yet what sits where.',
-    inside.lidOff ? 'The head is off.' : '',
-    out.length ? `Out: ${out.join(', ')}.` : '',
-    next && next.thing !== 'lid' ? `Next: ${WAYS[next.way]} ${name(next.thing)}.` : '',
+      ? texts.fromTheTop(counted(places.length, 'place'), places.map((place) => place.name).join(', '))
+      : texts.nobodySaidYetWhat,
+    inside.lidOff ? texts.theHeadIsOff : '',
+    out.length ? texts.out(out.join(', ')) : '',
+    next && next.thing !== 'lid' ? texts.next(WAYS[next.way], name(next.thing)) : '',
   ]
     .filter(Boolean)
     .join(' ')

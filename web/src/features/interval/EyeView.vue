@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { longDay, shortDay } from '@/shared/dates'
@@ -51,25 +52,24 @@ async function save() {
 
 <template>
   <main class="page narrow grid gap-3 justify-items-start">
-    <h1>How do you see dirt?</h1>
+    <h1>{{ texts.howDoYouSee }}</h1>
     <AsyncState
       :pending="eye.isPending.value"
       :error="eye.error.value"
-      what="the pictures"
+      :what="texts.thePictures"
       @retry="eye.refetch()"
     >
       <template v-if="!begun">
         <p>
-          People grade the same pad differently, and your dates follow your grades. Grade twelve drawn pads,
-          as you would at the tank. It takes a minute.
+          {{ texts.peopleGradeTheSame }}
         </p>
         <template v-if="eye.data.value?.gradedOn">
           <p>
             <strong>{{ eye.data.value.verdict }}</strong>
-            <span class="quiet"> Graded {{ longDay(eye.data.value.gradedOn) }}.</span>
+            <span class="quiet"> {{ texts.graded(longDay(eye.data.value.gradedOn)) }}</span>
           </p>
           <template v-if="eye.data.value.moved.length">
-            <h2>What it does to your dates</h2>
+            <h2>{{ texts.whatItDoesTo }}</h2>
             <ul>
               <li v-for="moved in eye.data.value.moved" :key="moved.name">
                 {{ moved.name }}: {{ shortDay(moved.before) }} → {{ shortDay(moved.after) }}
@@ -78,13 +78,13 @@ async function save() {
           </template>
         </template>
         <el-button type="primary" size="large" @click="begin">{{
-          eye.data.value?.gradedOn ? 'Grade them again' : 'Show the first pad'
+          eye.data.value?.gradedOn ? texts.gradeThemAgain : texts.showTheFirstPad
         }}</el-button>
       </template>
       <template v-else-if="loading !== undefined">
-        <p class="quiet">{{ count + 1 }} of 12</p>
-        <PadPicture :loading="loading" label="A pad as it came out of the filter" />
-        <div class="grades flex flex-wrap gap-2 my-3" role="group" aria-label="How full is it?">
+        <p class="quiet">{{ texts.of12(count + 1) }}</p>
+        <PadPicture :loading="loading" :label="texts.aPadAsIt" />
+        <div class="grades flex flex-wrap gap-2 my-3" role="group" :aria-label="texts.howFullIsIt">
           <el-button
             v-for="finding in FINDINGS"
             :key="finding.value"
@@ -93,11 +93,13 @@ async function save() {
             >{{ finding.label }}</el-button
           >
         </div>
-        <el-button v-if="count > 0" text @click="back">Back one pad</el-button>
+        <el-button v-if="count > 0" text @click="back">{{ texts.backOnePad }}</el-button>
       </template>
       <template v-else>
-        <p>{{ sending ? 'Saving your grades…' : 'All twelve graded.' }}</p>
-        <el-button v-if="!sending" type="primary" size="large" @click="save">Save your grades</el-button>
+        <p>{{ sending ? texts.savingYourGrades : texts.allTwelveGraded }}</p>
+        <el-button v-if="!sending" type="primary" size="large" @click="save">{{
+          texts.saveYourGrades
+        }}</el-button>
       </template>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     </AsyncState>

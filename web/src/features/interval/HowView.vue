@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import FindingTile from '@/shared/components/FindingTile.vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -10,101 +11,104 @@ const facts = useEngineFacts()
 const known = computed(() => facts.data.value)
 const canister = computed(() => known.value?.starts.at(-1))
 const change = (percent: number) =>
-  percent > 0 ? `about ${String(percent)} % more dirt` : `about ${String(-percent)} % less dirt behind it`
+  percent > 0 ? texts.aboutMoreDirt(percent) : texts.aboutLessDirtBehind(-percent)
 </script>
 
 <template>
   <main class="page narrow">
-    <h1>How dates are learned</h1>
+    <h1>{{ texts.howDatesAreLearned }}</h1>
     <AsyncState
       :pending="facts.isPending.value"
       :error="facts.error.value"
-      what="the figures"
+      :what="texts.theFigures"
       @retry="facts.refetch()"
     >
       <template v-if="known && canister">
         <section class="mt-18px leading-1.5">
-          <h2>What Chervil believes</h2>
+          <h2>{{ texts.whatChervilBelieves }}</h2>
           <p>
-            Of each stage it believes how many days of usual dirt would overload it, and how sure it is of
-            that. Before anyone has looked it goes by the usual interval, at which such a stage is about
-            {{ known.limits.usualLoadingPercent }} % full, and asks a little sooner, because tanks differ.
+            {{ texts.ofEachStageIt(known.limits.usualLoadingPercent) }}
           </p>
-          <el-table :data="known.starts" row-key="task" aria-label="First dates">
-            <el-table-column label="Task, normal tank" prop="task" min-width="120" />
-            <el-table-column label="usual" align="right" width="76">
+          <el-table :data="known.starts" row-key="task" :aria-label="texts.firstDates">
+            <el-table-column :label="texts.taskNormalTank" prop="task" min-width="120" />
+            <el-table-column :label="texts.usual" align="right" width="76">
               <template #default="{ row }"
-                ><span class="num">{{ row.usualDays }} d</span></template
+                ><span class="num">{{ texts.daysShort(row.usualDays) }}</span></template
               >
             </el-table-column>
-            <el-table-column label="first date after" align="right" width="128">
+            <el-table-column :label="texts.firstDateAfter" align="right" width="128">
               <template #default="{ row }"
-                ><span class="num">{{ row.firstDays }} d</span></template
+                ><span class="num">{{ texts.daysShort(row.firstDays) }}</span></template
               >
             </el-table-column>
           </el-table>
         </section>
         <section class="mt-18px leading-1.5">
-          <h2>How a finding moves it</h2>
+          <h2>{{ texts.howAFindingMoves }}</h2>
           <p>
-            A canister on a normal tank is first asked for after {{ canister.firstDays }} days. Opened after
-            {{ known.exampleDays }}, the next date depends on what was found:
+            {{ texts.aCanisterOnA(canister.firstDays, known.exampleDays) }}
           </p>
           <ul class="grades flex flex-wrap gap-y-2 gap-x-26px list-none">
             <li v-for="(grade, i) in FINDINGS" :key="grade.value" class="flex gap-2 items-center">
               <FindingTile :finding="grade.value" :size="26" />
               <span>{{ grade.label }}</span>
-              <b class="num">{{ known.afterGrade[i] }} days</b>
+              <b class="num">{{ texts.days(known.afterGrade[i] ?? '') }}</b>
             </li>
           </ul>
           <p>
-            The first finding counts for about {{ known.weights[0] }} %, the second for
-            {{ known.weights[1] }} %, the fifth for {{ known.weights[4] }} %: one odd finding among many moves
-            little. A stage opened after only {{ known.limits.earlyCleanDays }} days and found clean says
-            nothing; the date stays at {{ known.limits.earlyCleanInterval }} days.
+            {{
+              texts.theFirstFindingCounts(
+                known.weights[0] ?? '',
+                known.weights[1] ?? '',
+                known.weights[4] ?? '',
+                known.limits.earlyCleanDays,
+                known.limits.earlyCleanInterval,
+              )
+            }}
           </p>
           <p>
-            Measured flow counts beside the grade. Found moderate after {{ known.exampleDays }} days, the next
-            date is
-            <template v-for="(flow, i) in known.afterFlow" :key="flow.percent"
-              >{{ i ? (i === known.afterFlow.length - 1 ? ' and ' : ', ') : '' }}{{ flow.days }} days at
-              {{ flow.percent }} % of clean flow</template
-            >. Flow falls late: nearly full flow does not prove that a stage is clean.
+            {{ texts.measuredFlowCountsBeside(known.exampleDays) }}
+            <template v-for="(flow, i) in known.afterFlow" :key="flow.percent">{{
+              texts.daysAtOfClean(
+                i ? (i === known.afterFlow.length - 1 ? texts.and : ', ') : '',
+                flow.days,
+                flow.percent,
+              )
+            }}</template>{{ texts.flowFallsLateNearly }}
           </p>
         </section>
         <section class="mt-18px leading-1.5">
-          <h2>What changes around it</h2>
+          <h2>{{ texts.whatChangesAroundIt }}</h2>
           <ul>
             <li v-for="one in known.changes" :key="one.words">{{ one.words }}: {{ change(one.percent) }}.</li>
           </ul>
-          <p>After such a change it is less sure, so that the next finding counts for more.</p>
+          <p>{{ texts.afterSuchAChange }}</p>
         </section>
         <section class="mt-18px leading-1.5">
-          <h2>Its limits</h2>
+          <h2>{{ texts.itsLimits }}</h2>
           <ul>
             <li>
-              A date never lies more than {{ known.limits.growth }} times the longest run so far ahead; less
-              dirt after a logged change may double that. Getting shorter has no such limit.
+              {{ texts.aDateNeverLies(known.limits.growth) }}
             </li>
             <li>
-              The window opens at {{ known.limits.earliestPercent }} % of the best day. It closes between
-              {{ known.limits.latestFromPercent }} and {{ known.limits.latestToPercent }} % of it, where about
-              one in five would already be letting water past.
+              {{
+                texts.theWindowOpensAt(
+                  known.limits.earliestPercent,
+                  known.limits.latestFromPercent,
+                  known.limits.latestToPercent,
+                )
+              }}
             </li>
-            <li>Each task has a least and a most number of days; “Adjust” on its page names them.</li>
+            <li>{{ texts.eachTaskHasA }}</li>
             <li>
-              Lamps go by lit hours, carbon by the tint, resin by its colour, rolls by metres, pads by rinses;
-              seals, impellers and foams by age until a look finds them worn.
+              {{ texts.lampsGoByLit }}
             </li>
           </ul>
         </section>
         <section class="mt-18px leading-1.5">
-          <h2>Its known weakness</h2>
+          <h2>{{ texts.itsKnownWeakness }}</h2>
           <p>
-            Somebody who always grades harshly makes every interval too short, and somebody lenient too long:
-            from grades alone, a strict eye and a dirty tank look the same. So the tiles say what each grade
-            looks like on each stage, and {{ FINDINGS.at(-1)?.label }} has a test: water passes over or
-            around. Measured flow helps as well.
+            {{ texts.somebodyWhoAlwaysGrades(FINDINGS.at(-1)?.label ?? '') }}
           </p>
         </section>
       </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, reactive, ref } from 'vue'
 import DayField from '@/shared/components/DayField.vue'
 import MeasureField from '@/shared/components/MeasureField.vue'
@@ -36,7 +37,7 @@ async function log(sign: Sign) {
   const amount = typedNumber(form.amount)
   if (sign.unit !== 'NONE' && (amount === undefined || Number.isNaN(amount))) {
     measuring.value = sign
-    if (form.amount) refuse({ amount: 'This is not a number.' })
+    if (form.amount) refuse({ amount: texts.thisIsNotA })
     return
   }
   const id = newId()
@@ -55,8 +56,8 @@ async function log(sign: Sign) {
 
 <template>
   <section aria-labelledby="looks">
-    <h2 id="looks">What do you see?</h2>
-    <p class="small quiet">What you notice between services, without doing the work.</p>
+    <h2 id="looks">{{ texts.whatDoYouSee }}</h2>
+    <p class="small quiet">{{ texts.whatYouNoticeBetween }}</p>
     <div class="flex flex-wrap gap-2 my-10px">
       <el-button
         v-for="sign in forecast.signs"
@@ -86,12 +87,12 @@ async function log(sign: Sign) {
         :unit="measuring.unit === 'HOURS' ? 'h' : '%'"
         :error="errors.amount"
       />
-      <el-button type="primary" native-type="submit" :disabled="sending">Log it</el-button>
+      <el-button type="primary" native-type="submit" :disabled="sending">{{ texts.logIt }}</el-button>
     </form>
-    <DayField v-model="form.on" label="Seen on" name="on" :max="now" :error="errors.on" />
+    <DayField v-model="form.on" :label="texts.seenOn" name="on" :max="now" :error="errors.on" />
     <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
-    <p v-if="looks.isError.value" role="alert">What was seen before could not be loaded.</p>
-    <ul v-if="of.length" aria-label="Seen before">
+    <p v-if="looks.isError.value" role="alert">{{ texts.whatWasSeenBefore }}</p>
+    <ul v-if="of.length" :aria-label="texts.seenBefore">
       <li
         v-for="look in of.slice(0, 8)"
         :key="look.id"

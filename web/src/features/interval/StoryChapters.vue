@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import FindingTile from '@/shared/components/FindingTile.vue'
 import { shortDay } from '@/shared/dates'
@@ -16,9 +17,9 @@ const shown = computed(() => (all.value ? told.value : told.value.slice(0, MOST)
 const detail = (chapter: Chapter) =>
   [
     chapter.seen ?? '',
-    chapter.ranDays === undefined ? '' : `ran ${String(chapter.ranDays)} days`,
-    chapter.plannedDays === undefined ? '' : `planned ${String(chapter.plannedDays)}`,
-    chapter.flowPercent === undefined ? '' : `flow ${chapter.flowPercent.toFixed(0)} % of clean`,
+    chapter.ranDays === undefined ? '' : texts.ranDays2(chapter.ranDays),
+    chapter.plannedDays === undefined ? '' : texts.planned(chapter.plannedDays),
+    chapter.flowPercent === undefined ? '' : texts.flowOfClean2(chapter.flowPercent.toFixed(0)),
   ]
     .filter(Boolean)
     .join(', ')
@@ -38,7 +39,7 @@ const detail = (chapter: Chapter) =>
       <span class="num interval">
         <template v-if="before !== undefined && before !== chapter.idealDays">
           <span class="quiet">{{ before }}</span> → </template
-        ><b>{{ chapter.idealDays }}</b> days
+        ><b>{{ chapter.idealDays }}</b> {{ texts.days2 }}
       </span>
       <span class="small quiet why leading-1.3 max-tablet:col-span-full">{{
         chapter.reasons.join(' ')
@@ -46,7 +47,7 @@ const detail = (chapter: Chapter) =>
     </li>
   </ol>
   <el-button v-if="!all && told.length > MOST" type="primary" text @click="all = true">
-    Show all {{ told.length }}
+    {{ texts.showAll(told.length) }}
   </el-button>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { LineChart, ScatterChart } from 'echarts/charts'
 import { GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'
@@ -24,7 +25,7 @@ const option = computed(() => {
 </script>
 
 <template>
-  <div class="h-300px" role="img" aria-label="The interval over time; the list below tells the same.">
+  <div class="h-300px" role="img" :aria-label="texts.theIntervalOverTime">
     <VChart :option="option" :update-options="{ notMerge: true }" autoresize />
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { useMayGo } from '@/shared/allowed'
 import { daysBetween, shortDay, type Day } from '@/shared/dates'
@@ -37,20 +38,20 @@ const weeks = computed(() => {
   <section
     v-if="visits.length > 1"
     class="mt-10px mb-16px py-10px px-3 edge-l-4-herb bg-herb-soft"
-    :aria-label="`Taking ${filter.name} on`"
+    :aria-label="texts.takingOn(filter.name)"
   >
-    <h3>Taking {{ filter.name }} on, over {{ counted(weeks, 'week') }}</h3>
+    <h3>{{ texts.takingOnOver(filter.name, counted(weeks, 'week')) }}</h3>
     <p class="small quiet">
-      Nobody cleaned it for long, or knows when. All at once would crash the tank, so the work is spread.
+      {{ texts.nobodyCleanedItFor }}
     </p>
     <ol>
       <li v-for="visit in visits" :key="visit.day" class="py-3px">
         <b class="inline-block min-w-110px">{{
-          visit.day <= today ? 'Now' : `about ${shortDay(visit.day, today)}`
+          visit.day <= today ? texts.now : texts.about(shortDay(visit.day, today))
         }}</b>
         {{ visit.work }}
       </li>
     </ol>
-    <RouterLink v-if="mayGo(look)" :to="look">Look it over first, step by step</RouterLink>
+    <RouterLink v-if="mayGo(look)" :to="look">{{ texts.lookItOverFirst }}</RouterLink>
   </section>
 </template>

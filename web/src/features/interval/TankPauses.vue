@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, reactive } from 'vue'
 import DayField from '@/shared/components/DayField.vue'
 import { shortDay, today } from '@/shared/dates'
@@ -11,10 +12,10 @@ import { newId } from '@/shared/ids'
 const props = defineProps<{ tank: number; filters: { id: number; name: string }[] }>()
 
 const CAUSES = [
-  { value: 'OFF', label: 'It’s off' },
-  { value: 'AWAY', label: 'Little is fed' },
+  { value: 'OFF', label: texts.itsOff },
+  { value: 'AWAY', label: texts.littleIsFed },
 ] as const
-const SAID: Record<Pause['cause'], string> = { OFF: 'stood still', AWAY: 'little was fed' }
+const SAID: Record<Pause['cause'], string> = { OFF: texts.stoodStill, AWAY: texts.littleWasFed }
 const ALL = 0
 
 const pauses = usePauses(() => props.tank)
@@ -27,7 +28,7 @@ const blank = () => ({ cause: 'OFF' as Pause['cause'], filter: ALL, firstDay: to
 const form = reactive(blank())
 const listed = computed(() => (pauses.data.value ?? []).toReversed())
 const nameOf = (pause: Pause) =>
-  props.filters.find((filter) => filter.id === pause.filterId)?.name ?? 'All filters'
+  props.filters.find((filter) => filter.id === pause.filterId)?.name ?? texts.allFilters
 
 async function add() {
   const id = newId()
@@ -44,7 +45,7 @@ async function add() {
   )
   if (!saved) return
   Object.assign(form, blank())
-  offerUndo('Saved. The dates follow.', () => drop.mutateAsync(id))
+  offerUndo(texts.savedTheDatesFollow, () => drop.mutateAsync(id))
 }
 
 async function remove(pause: Pause) {
@@ -59,8 +60,8 @@ async function remove(pause: Pause) {
 
 <template>
   <section aria-labelledby="pauses">
-    <h2 id="pauses">Off or away</h2>
-    <p v-if="pauses.isError.value" role="alert">The pauses could not be loaded.</p>
+    <h2 id="pauses">{{ texts.offOrAway }}</h2>
+    <p v-if="pauses.isError.value" role="alert">{{ texts.thePausesCouldNot }}</p>
     <ul v-if="listed.length">
       <li
         v-for="pause in listed"
@@ -68,25 +69,25 @@ async function remove(pause: Pause) {
         class="flex flex-wrap gap-2 items-center min-h-touch edge-b-hair"
       >
         <span class="flex-[1_1_200px]">
-          <b>{{ nameOf(pause) }}</b>: {{ SAID[pause.cause] }} from {{ shortDay(pause.firstDay) }}
-          <template v-if="pause.untilDay">until {{ shortDay(pause.untilDay) }}</template>
-          <template v-else>on</template>
+          <b>{{ nameOf(pause) }}</b>{{ texts.from(SAID[pause.cause], shortDay(pause.firstDay)) }}
+          <template v-if="pause.untilDay">{{ texts.until(shortDay(pause.untilDay)) }}</template>
+          <template v-else>{{ texts.on }}</template>
         </span>
         <el-button
           v-if="!pause.untilDay && pause.firstDay < today()"
           :disabled="sending"
           @click="send(() => end.mutateAsync({ id: pause.id, untilDay: today() }))"
-          >As usual from today</el-button
+          >{{ texts.asUsualFromToday }}</el-button
         >
-        <el-button text :disabled="sending" @click="remove(pause)">Take out</el-button>
+        <el-button text :disabled="sending" @click="remove(pause)">{{ texts.takeOut }}</el-button>
       </li>
     </ul>
     <details>
       <summary class="min-h-touch content-center text-herb font-600 cursor-pointer">
-        Add a time off or away
+        {{ texts.addATimeOff }}
       </summary>
       <form class="grid gap-12px justify-items-start mt-2 mb-16px" novalidate @submit.prevent="add">
-        <el-radio-group v-model="form.cause" size="large" aria-label="What happens">
+        <el-radio-group v-model="form.cause" size="large" :aria-label="texts.whatHappens">
           <el-radio-button v-for="one in CAUSES" :key="one.value" :value="one.value">{{
             one.label
           }}</el-radio-button>
@@ -95,27 +96,26 @@ async function remove(pause: Pause) {
           v-if="filters.length > 1"
           v-model="form.filter"
           size="large"
-          aria-label="Which filter"
+          :aria-label="texts.whichFilter"
         >
-          <el-radio-button :value="ALL">All filters</el-radio-button>
+          <el-radio-button :value="ALL">{{ texts.allFilters }}</el-radio-button>
           <el-radio-button v-for="filter in filters" :key="filter.id" :value="filter.id">{{
             filter.name
           }}</el-radio-button>
         </el-radio-group>
-        <DayField v-model="form.firstDay" label="From" name="firstDay" :error="errors.firstDay" />
+        <DayField v-model="form.firstDay" :label="texts.from2" name="firstDay" :error="errors.firstDay" />
         <DayField
           v-model="form.untilDay"
-          label="As usual again from"
+          :label="texts.asUsualAgainFrom"
           name="untilDay"
-          hint="Leave blank if you don’t know yet."
+          :hint="texts.leaveBlankIfYou"
           :error="errors.untilDay"
         />
         <p v-if="form.cause === 'OFF'" class="small quiet">
-          Wet media goes foul after about four hours without flow. Rinse it in tank water before the filter
-          runs again, then test ammonia on days 1 and 3.
+          {{ texts.wetMediaGoesFoul }}
         </p>
         <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
-        <el-button native-type="submit" type="primary" :disabled="sending">Keep</el-button>
+        <el-button native-type="submit" type="primary" :disabled="sending">{{ texts.keep }}</el-button>
       </form>
     </details>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import WindowLine from '@/shared/components/WindowLine.vue'
 import { shortDay, windowWords, type Day } from '@/shared/dates'
 import { standingWords } from '@/shared/standing'
@@ -13,9 +14,9 @@ const BASIS: Record<Forecast['basis'], string> = {
   START: 'start',
   LEARNED: 'learned',
   FIXED: 'fixed',
-  AGE: 'by age',
-  WITH_OPENING: 'with opening',
-  TAKEN_ON: 'taken on',
+  AGE: texts.byAge,
+  WITH_OPENING: texts.withOpening,
+  TAKEN_ON: texts.takenOn,
 }
 </script>
 
@@ -29,10 +30,10 @@ const BASIS: Record<Forecast['basis'], string> = {
           >{{ forecast.subject.name }}</RouterLink
         >
         <span v-if="forecast.hold" class="small block"
-          ><b class="hold text-plum"><span aria-hidden="true">▨&nbsp;</span>on hold</b
-          ><template v-if="forecast.hold.likelyUntil"
-            >, likely clear {{ shortDay(forecast.hold.likelyUntil) }}</template
-          ></span
+          ><b class="hold text-plum"><span aria-hidden="true">▨&nbsp;</span>{{ texts.onHold }}</b
+          ><template v-if="forecast.hold.likelyUntil">{{
+            texts.likelyClear(shortDay(forecast.hold.likelyUntil))
+          }}</template></span
         >
         <span v-else class="small quiet block">
           {{ windowWords(forecast.window) }}<template v-if="forecast.standing !== 'LATER'">, </template
@@ -60,7 +61,8 @@ const BASIS: Record<Forecast['basis'], string> = {
         class="text-14px font-560"
         @click="emit('adjust', forecast.subject.taskId)"
       >
-        {{ BASIS[forecast.basis] }}<span class="seen-by-readers">: adjust {{ forecast.subject.name }}</span>
+        {{ BASIS[forecast.basis]
+        }}<span class="seen-by-readers">{{ texts.adjust(forecast.subject.name) }}</span>
       </el-button>
     </li>
   </ul>

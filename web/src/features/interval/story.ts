@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import type { EChartsCoreOption } from 'echarts/core'
 import type { Day } from '@/shared/dates'
 import { gradeOf, FINDINGS } from '@/shared/words'
@@ -32,10 +33,10 @@ export const grade = (chapter: Chapter) =>
   chapter.finding ? FINDINGS[gradeOf(chapter.finding)]?.label : undefined
 
 function run(chapter: Chapter): Point {
-  const flow = chapter.flowPercent === undefined ? '' : `, flow ${chapter.flowPercent.toFixed(0)} % of clean`
+  const flow = chapter.flowPercent === undefined ? '' : texts.flowOfClean(chapter.flowPercent.toFixed(0))
   return {
     value: [chapter.on, chapter.ranDays ?? 0],
-    name: `Ran ${String(chapter.ranDays)} days: ${grade(chapter) ?? 'nobody looked'}${flow}`,
+    name: texts.ranDays(chapter.ranDays ?? '', grade(chapter) ?? texts.nobodyLooked, flow),
   }
 }
 
@@ -80,16 +81,12 @@ export function storyOption(chapters: Chapter[], today: Day, colour: Palette): E
     },
     series: [
       line('low', (one) => Math.min(top, one.overload.low), { stack: 'band', lineStyle: { opacity: 0 } }),
-      line(
-        'to overload, 8 of 10',
-        (one) => Math.min(top, one.overload.high) - Math.min(top, one.overload.low),
-        {
-          stack: 'band',
-          lineStyle: { opacity: 0 },
-          areaStyle: { color: colour('--silt-stipple'), opacity: 0.32 },
-        },
-      ),
-      line('to overload', (one) => one.overload.likely, {
+      line(texts.toOverload8Of, (one) => Math.min(top, one.overload.high) - Math.min(top, one.overload.low), {
+        stack: 'band',
+        lineStyle: { opacity: 0 },
+        areaStyle: { color: colour('--silt-stipple'), opacity: 0.32 },
+      }),
+      line(texts.toOverload, (one) => one.overload.likely, {
         lineStyle: { color: colour('--silt'), width: 1.6, type: 'dashed' },
       }),
       line('interval', (one) => one.idealDays, {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { useRights } from '@/features/account'
 import { useTank } from '@/features/tank'
@@ -34,16 +35,17 @@ async function end() {
     <AsyncState
       :pending="tank.isPending.value || exchanges.isPending.value"
       :error="tank.error.value ?? exchanges.error.value"
-      what="the exchange"
+      :what="texts.theExchange"
       @retry="(tank.refetch(), exchanges.refetch())"
     >
       <header class="titled">
-        <h1>Exchange of media, {{ tank.data.value?.tank.name }}</h1>
+        <h1>{{ texts.exchangeOfMedia(tank.data.value?.tank.name ?? '') }}</h1>
       </header>
-      <section v-if="running" :aria-label="`Exchange of ${running.stage}`">
+      <section v-if="running" :aria-label="texts.exchangeOf(running.stage)">
         <p>
-          <b>{{ mass(running.grams) }} of {{ running.stage }}</b
-          >, {{ running.done }} of {{ running.portions.length }} portions done. The plan carries the next.
+          <b>{{ texts.of(mass(running.grams), running.stage) }}</b>{{
+            texts.ofPortionsDoneThe(running.done, running.portions.length)
+          }}
         </p>
         <PortionList :portions="running.portions" :done="running.done" />
         <div class="flex gap-2 my-3">
@@ -51,36 +53,47 @@ async function end() {
             v-if="mayWork"
             type="primary"
             :to="{ name: 'water-media', params: { tank: props.tank } }"
-            >Log a portion</LinkButton
+            >{{ texts.logAPortion }}</LinkButton
           >
-          <el-button v-if="mayKeep" type="primary" text @click="stopping = true">Stop it here</el-button>
+          <el-button v-if="mayKeep" type="primary" text @click="stopping = true">{{
+            texts.stopItHere
+          }}</el-button>
         </div>
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       </section>
       <NewExchange v-else-if="mayKeep" :tank="props.tank" />
-      <p v-else class="quiet">No exchange is under way.</p>
+      <p v-else class="quiet">{{ texts.noExchangeIsUnder }}</p>
       <section v-if="past.length" aria-labelledby="past">
-        <h2 id="past">Before</h2>
+        <h2 id="past">{{ texts.before }}</h2>
         <ul>
           <li v-for="one in past" :key="one.id" class="py-6px">
-            {{ mass(one.grams) }} of {{ one.stage }}, ended {{ datedDay(one.endedOn ?? '') }} after
-            {{ one.done }} of {{ one.portions.length }} portions.
+            {{
+              texts.ofEndedAfterOf(
+                mass(one.grams),
+                one.stage,
+                datedDay(one.endedOn ?? ''),
+                one.done,
+                one.portions.length,
+              )
+            }}
             <template v-if="one.verdict">{{ inOurUnits(one.verdict) }}</template>
-            <template v-else
-              >From {{ datedDay(one.verdictOn ?? '') }} on, eight weeks of readings tell how the tank took
-              it.</template
-            >
+            <template v-else>{{ texts.fromOnEightWeeks(datedDay(one.verdictOn ?? '')) }}</template>
           </li>
         </ul>
       </section>
-      <LinkButton type="primary" text :to="{ name: 'tank-water', params: { tank: props.tank } }"
-        >To the water</LinkButton
+      <LinkButton type="primary" text :to="{ name: 'tank-water', params: { tank: props.tank } }">{{
+        texts.toTheWater
+      }}</LinkButton>
+      <el-dialog
+        v-model="stopping"
+        :title="texts.stopTheExchangeHere"
+        width="min(420px, 92vw)"
+        append-to-body
       >
-      <el-dialog v-model="stopping" title="Stop the exchange here?" width="min(420px, 92vw)" append-to-body>
-        <p>What was exchanged stays exchanged. The plan carries no more of it.</p>
+        <p>{{ texts.whatWasExchangedStays }}</p>
         <template #footer>
-          <el-button type="primary" text @click="stopping = false">Go on with it</el-button>
-          <el-button type="primary" @click="end">Stop it</el-button>
+          <el-button type="primary" text @click="stopping = false">{{ texts.goOnWithIt }}</el-button>
+          <el-button type="primary" @click="end">{{ texts.stopIt }}</el-button>
         </template>
       </el-dialog>
     </AsyncState>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { datedDay, today } from '@/shared/dates'
 import { curvePath, stretches } from './line'
@@ -19,7 +20,7 @@ const words = computed(() => props.piece.stays.map((stay) => stayWords(stay, now
 
 <template>
   <figure class="my-3 mx-0" role="img" :aria-label="words">
-    <p class="small quiet" aria-hidden="true">Bacteria it holds; ripe above the broken line</p>
+    <p class="small quiet" aria-hidden="true">{{ texts.bacteriaItHoldsRipe }}</p>
     <svg
       class="block w-full h-120px edge-b-line"
       :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
@@ -53,7 +54,7 @@ const words = computed(() => props.piece.stays.map((stay) => stayWords(stay, now
     </div>
     <figcaption class="small quiet flex justify-between" aria-hidden="true">
       <span>{{ datedDay(piece.stays[0]?.from ?? now) }}</span>
-      <span>today</span>
+      <span>{{ texts.today }}</span>
     </figcaption>
   </figure>
 </template>

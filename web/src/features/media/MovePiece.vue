@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, reactive, ref } from 'vue'
 import DayField from '@/shared/components/DayField.vue'
 import MeasureField from '@/shared/components/MeasureField.vue'
@@ -67,10 +68,10 @@ const wrong = computed(() => ({
 async function save() {
   if (!input.value) {
     refuse({
-      ...(form.spot === undefined && { 'to.kind': 'Where does it go?' }),
-      ...(inFilter(form.spot) && form.filter === undefined && { 'to.filterId': 'Into which filter?' }),
-      ...(form.spot === 'SEEDING' && form.forTank === undefined && { 'to.forTankId': 'For which tank?' }),
-      ...(part.value && { 'part.grams': 'How many grams of it?' }),
+      ...(form.spot === undefined && { 'to.kind': texts.whereDoesItGo }),
+      ...(inFilter(form.spot) && form.filter === undefined && { 'to.filterId': texts.intoWhichFilter }),
+      ...(form.spot === 'SEEDING' && form.forTank === undefined && { 'to.forTankId': texts.forWhichTank }),
+      ...(part.value && { 'part.grams': texts.howManyGramsOf }),
     })
     return
   }
@@ -80,37 +81,37 @@ async function save() {
   if (!moved) return
   Object.assign(form, blank())
   part.value = false
-  offerUndo(`${moved.name} is moved.`, () => takeBack.mutateAsync(id))
+  offerUndo(texts.isMoved(moved.name), () => takeBack.mutateAsync(id))
   emit('moved', moved.id)
 }
 </script>
 
 <template>
   <section aria-labelledby="move">
-    <h2 id="move">Move it</h2>
+    <h2 id="move">{{ texts.moveIt }}</h2>
     <form class="grid gap-3" novalidate @submit.prevent="save">
       <SpotFields
         v-model:kind="form.spot"
         v-model:filter="form.filter"
         v-model:for-tank="form.forTank"
         field="to"
-        label="Where to"
+        :label="texts.whereTo"
         may-go
         :errors="errors"
       />
-      <DayField v-model="form.on" label="On" name="on" :max="today()" :error="wrong.on" />
-      <el-checkbox v-model="part">Only a part of it</el-checkbox>
+      <DayField v-model="form.on" :label="texts.on" name="on" :max="today()" :error="wrong.on" />
+      <el-checkbox v-model="part">{{ texts.onlyAPartOf }}</el-checkbox>
       <template v-if="part">
         <MeasureField
           v-model="form.partGrams"
-          label="Weight of the part"
+          :label="texts.weightOfThePart"
           name="part.grams"
           quantity="MASS"
           :error="wrong['part.grams']"
         />
         <TextField
           v-model="form.partName"
-          label="What you call the part"
+          :label="texts.whatYouCallThe"
           name="part.name"
           :placeholder="`${piece.name}, part`"
           :error="errors['part.name']"
@@ -139,22 +140,22 @@ async function save() {
           {{ inOurUnits(one) }}
         </p>
         <p v-if="said.gap" class="py-2 px-3 edge-l-5-herb bg-herb-soft" role="status">
-          {{ said.gap }} The rounds remind you of it.
+          {{ texts.theRoundsRemindYou(said.gap) }}
         </p>
       </template>
       <TextField
         v-if="said?.holds.length || errors.why"
         v-model="form.why"
-        label="Why you are doing it anyway"
+        :label="texts.whyYouAreDoing"
         name="why"
         type="textarea"
-        hint="Kept with the record."
+        :hint="texts.keptWithTheRecord"
         :error="errors.why"
       />
       <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
-      <el-button type="primary" native-type="submit" :loading="sending" :disabled="Boolean(said?.refusal)"
-        >Move it</el-button
-      >
+      <el-button type="primary" native-type="submit" :loading="sending" :disabled="Boolean(said?.refusal)">{{
+        texts.moveIt
+      }}</el-button>
     </form>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, reactive } from 'vue'
 import { useFilters } from '@/features/filter'
 import DayField from '@/shared/components/DayField.vue'
@@ -36,7 +37,7 @@ const stages = computed(() =>
       .filter((one) => one.kind === 'BIO_MEDIA')
       .map((one) => ({
         value: one.id,
-        label: `${one.name} of ${filter.name}${one.massG ? `, ${mass(one.massG)}` : ''}`,
+        label: texts.of2(one.name, filter.name, one.massG ? `, ${mass(one.massG)}` : ''),
       })),
   ),
 )
@@ -62,10 +63,10 @@ async function save() {
   if (!input.value) {
     const portions = typedNumber(form.portions) ?? 0
     refuse({
-      ...(form.stage === undefined && { stageId: 'Which media?' }),
-      ...(!((typedNumber(form.grams) ?? 0) >= 1) && { grams: 'How much of it?' }),
+      ...(form.stage === undefined && { stageId: texts.whichMedia }),
+      ...(!((typedNumber(form.grams) ?? 0) >= 1) && { grams: texts.howMuchOfIt }),
       ...(!(Number.isInteger(portions) && portions >= 1 && portions <= 12) && {
-        portions: 'A whole number, 1 to 12.',
+        portions: texts.aWholeNumber1,
       }),
     })
     return
@@ -79,45 +80,47 @@ async function save() {
   <div class="grid cols-[minmax(0,480px)_1] gap-36px max-half:cols-1">
     <form class="grid gap-3 content-start" novalidate @submit.prevent="save">
       <p class="quiet">
-        Old media goes a portion at a time, 28 days apart, each no more than the tank can bear on its day.
+        {{ texts.oldMediaGoesA }}
       </p>
-      <p v-if="filters.data.value && stages.length === 0">No filter of this tank has bio media.</p>
+      <p v-if="filters.data.value && stages.length === 0">{{ texts.noFilterOfThis }}</p>
       <SelectField
         v-model="form.stage"
-        label="Media"
+        :label="texts.media"
         name="stageId"
         :choices="stages"
         :error="wrong.stageId"
       />
       <MeasureField
         v-model="form.grams"
-        label="How much of it goes"
+        :label="texts.howMuchOfItGoes"
         name="grams"
         quantity="MASS"
         :error="wrong.grams"
       />
-      <NumberField v-model="form.portions" label="Portions" name="portions" :error="wrong.portions" />
-      <DayField v-model="form.first" label="First portion" name="firstOn" :error="wrong.firstOn" />
+      <NumberField v-model="form.portions" :label="texts.portions" name="portions" :error="wrong.portions" />
+      <DayField v-model="form.first" :label="texts.firstPortion" name="firstOn" :error="wrong.firstOn" />
       <SelectField
         v-model="form.oldKind"
-        label="The old is made of"
+        :label="texts.theOldIsMade"
         name="oldKind"
-        hint="Only where the new is another kind"
+        :hint="texts.onlyWhereTheNew"
         :choices="MEDIA"
         :error="wrong.oldKind"
       />
       <SelectField
         v-model="form.newKind"
-        label="The new is made of"
+        :label="texts.theNewIsMade"
         name="newKind"
         :choices="MEDIA"
         :error="wrong.newKind"
       />
       <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
-      <el-button type="primary" native-type="submit" :loading="sending">Begin the exchange</el-button>
+      <el-button type="primary" native-type="submit" :loading="sending">{{
+        texts.beginTheExchange
+      }}</el-button>
     </form>
-    <section v-if="plan.data.value && input" aria-label="How it would go">
-      <h2>How it would go</h2>
+    <section v-if="plan.data.value && input" :aria-label="texts.howItWouldGo">
+      <h2>{{ texts.howItWouldGo }}</h2>
       <PortionList :portions="plan.data.value.portions" :done="0" />
       <p v-for="one in plan.data.value.told" :key="one" class="small">{{ one }}</p>
     </section>

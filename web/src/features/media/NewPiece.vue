@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { reactive } from 'vue'
 import DayField from '@/shared/components/DayField.vue'
 import MeasureField from '@/shared/components/MeasureField.vue'
@@ -37,9 +38,9 @@ async function save() {
   const { kind, spot } = form
   if (kind === undefined || grams === undefined || Number.isNaN(grams) || spot === undefined) {
     refuse({
-      ...(kind === undefined && { kind: 'What is it made of?' }),
-      ...((grams === undefined || Number.isNaN(grams)) && { grams: 'How many grams?' }),
-      ...(spot === undefined && { 'spot.kind': 'Where is it?' }),
+      ...(kind === undefined && { kind: texts.whatIsItMade }),
+      ...((grams === undefined || Number.isNaN(grams)) && { grams: texts.howManyGrams }),
+      ...(spot === undefined && { 'spot.kind': texts.whereIsIt }),
     })
     return
   }
@@ -60,42 +61,60 @@ async function save() {
   if (!made) return
   const id = made.id
   Object.assign(form, blank())
-  offerUndo(`${made.name} is on record.`, () => remove.mutateAsync(id))
+  offerUndo(texts.isOnRecord(made.name), () => remove.mutateAsync(id))
 }
 </script>
 
 <template>
   <section aria-labelledby="new-piece">
-    <h2 id="new-piece">Take media on record</h2>
+    <h2 id="new-piece">{{ texts.takeMediaOnRecord }}</h2>
     <form class="grid gap-3" novalidate @submit.prevent="save">
       <TextField
         v-model="form.name"
-        label="What you call it"
+        :label="texts.whatYouCallIt"
         name="name"
-        hint="Such as: left bag, old rings"
+        :hint="texts.suchAsLeftBag"
         :error="errors.name"
       />
-      <SelectField v-model="form.kind" label="Made of" name="kind" :choices="MEDIA" :error="errors.kind" />
-      <MeasureField v-model="form.grams" label="Weight" name="grams" quantity="MASS" :error="errors.grams" />
+      <SelectField
+        v-model="form.kind"
+        :label="texts.madeOf"
+        name="kind"
+        :choices="MEDIA"
+        :error="errors.kind"
+      />
+      <MeasureField
+        v-model="form.grams"
+        :label="texts.weight"
+        name="grams"
+        quantity="MASS"
+        :error="errors.grams"
+      />
       <SpotFields
         v-model:kind="form.spot"
         v-model:filter="form.filter"
         v-model:for-tank="form.forTank"
         field="spot"
-        label="Where it is"
+        :label="texts.whereItIs"
         :errors="errors"
       />
-      <DayField v-model="form.since" label="There since" name="since" :max="today()" :error="errors.since" />
+      <DayField
+        v-model="form.since"
+        :label="texts.thereSince"
+        name="since"
+        :max="today()"
+        :error="errors.since"
+      />
       <TextField
         v-if="errors.why || form.why"
         v-model="form.why"
-        label="Why you are doing it anyway"
+        :label="texts.whyYouAreDoing"
         name="why"
         type="textarea"
         :error="errors.why"
       />
       <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
-      <el-button type="primary" native-type="submit" :loading="sending">Take it on record</el-button>
+      <el-button type="primary" native-type="submit" :loading="sending">{{ texts.takeItOnRecord }}</el-button>
     </form>
   </section>
 </template>

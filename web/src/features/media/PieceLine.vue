@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import StateTag from '@/shared/components/StateTag.vue'
 import { mass } from '@/shared/units'
 import { standingOf, whereWords, worthWords, type Piece } from './words'
@@ -14,7 +15,7 @@ defineProps<{ piece: Piece }>()
       :to="{ name: 'piece', params: { piece: piece.id } }"
     >
       <strong>{{ piece.name }}</strong>
-      <span class="quiet">{{ mass(piece.grams) }} of {{ piece.kindName }}</span>
+      <span class="quiet">{{ texts.of(mass(piece.grams), piece.kindName) }}</span>
       <span class="small">{{ whereWords(piece) }}</span>
       <StateTag :standing="standingOf(piece)" :words="worthWords(piece)" />
     </RouterLink>

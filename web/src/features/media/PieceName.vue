@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { ref } from 'vue'
 import TextField from '@/shared/components/TextField.vue'
 import { useSending } from '@/shared/form'
@@ -24,15 +25,15 @@ async function save() {
 </script>
 
 <template>
-  <el-button type="primary" text @click="begin">Rename</el-button>
-  <el-dialog v-model="open" title="What do you call it?" width="min(420px, 92vw)" append-to-body>
+  <el-button type="primary" text @click="begin">{{ texts.rename }}</el-button>
+  <el-dialog v-model="open" :title="texts.whatDoYouCall" width="min(420px, 92vw)" append-to-body>
     <form novalidate @submit.prevent="save">
-      <TextField v-model="name" label="Name" name="name" :error="errors.name" />
+      <TextField v-model="name" :label="texts.name" name="name" :error="errors.name" />
       <p v-if="trouble && !Object.keys(errors).length" class="trouble" role="alert">{{ trouble }}</p>
     </form>
     <template #footer>
-      <el-button type="primary" text @click="open = false">Leave it</el-button>
-      <el-button type="primary" :loading="sending" @click="save">Rename</el-button>
+      <el-button type="primary" text @click="open = false">{{ texts.leaveIt }}</el-button>
+      <el-button type="primary" :loading="sending" @click="save">{{ texts.rename }}</el-button>
     </template>
   </el-dialog>
 </template>

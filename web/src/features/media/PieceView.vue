@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { useRights } from '@/features/account'
@@ -60,7 +61,7 @@ const moved = (id: string) => {
     <AsyncState
       :pending="life.isPending.value"
       :error="life.error.value"
-      what="this media"
+      :what="texts.thisMedia"
       @retry="life.refetch()"
     >
       <template v-if="now && life.data.value">
@@ -69,50 +70,52 @@ const moved = (id: string) => {
           <StateTag :standing="standingOf(now)" :words="worthWords(now)" />
         </header>
         <p>
-          {{ mass(now.grams) }} of {{ now.kindName }}. {{ whereWords(now) }}.
+          {{ texts.of3(mass(now.grams), now.kindName, whereWords(now)) }}
           <template v-if="now.death">{{ now.death }}</template>
           <template v-if="whole">
-            Split off
-            <RouterLink :to="{ name: 'piece', params: { piece: whole.id } }">{{ whole.name }}</RouterLink> on
-            {{ datedDay(now.since) }}.
+            {{ texts.splitOff }}
+            <RouterLink :to="{ name: 'piece', params: { piece: whole.id } }">{{ whole.name }}</RouterLink>
+            {{ texts.on2(datedDay(now.since)) }}
           </template>
         </p>
         <LifeLine :piece="now" :curve="life.data.value.curve" />
         <div class="grid cols-[1_380px] gap-36px max-half:cols-1">
           <section aria-labelledby="been">
-            <h2 id="been">Where it has been</h2>
+            <h2 id="been">{{ texts.whereItHasBeen }}</h2>
             <ol class="list-none">
               <li v-for="stay in now.stays.toReversed()" :key="stay.from + stay.spot" class="py-1">
                 {{ stayWords(stay) }}
               </li>
             </ol>
-            <p v-if="now.lastMove.why" class="small"><b>Done anyway:</b> {{ now.lastMove.why }}</p>
+            <p v-if="now.lastMove.why" class="small">
+              <b>{{ texts.doneAnyway }}</b> {{ now.lastMove.why }}
+            </p>
             <p v-if="parts.length">
-              Split off it:
+              {{ texts.splitOffIt }}
               <template v-for="(one, i) in parts" :key="one.id"
                 ><template v-if="i">, </template
                 ><RouterLink :to="{ name: 'piece', params: { piece: one.id } }">{{ one.name }}</RouterLink>
               </template>
             </p>
             <div class="flex flex-wrap gap-2 items-center">
-              <LinkButton type="primary" text :to="{ name: 'pieces' }">All media</LinkButton>
+              <LinkButton type="primary" text :to="{ name: 'pieces' }">{{ texts.allMedia }}</LinkButton>
               <PieceName v-if="mayWork" :piece="now" />
-              <el-button v-if="mayTakeBack" type="primary" text @click="back"
-                >Take the last move back</el-button
-              >
-              <el-button v-else-if="mayWork" type="primary" text @click="removing = true"
-                >Take it off record</el-button
-              >
+              <el-button v-if="mayTakeBack" type="primary" text @click="back">{{
+                texts.takeTheLastMove
+              }}</el-button>
+              <el-button v-else-if="mayWork" type="primary" text @click="removing = true">{{
+                texts.takeItOffRecord
+              }}</el-button>
             </div>
             <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
           </section>
           <MovePiece v-if="mayWork && now.state !== 'GONE'" :key="now.id" :piece="now" @moved="moved" />
         </div>
-        <el-dialog v-model="removing" title="Take it off record?" width="min(420px, 92vw)" append-to-body>
-          <p>For a piece that was entered by mistake. One that was thrown away is moved there instead.</p>
+        <el-dialog v-model="removing" :title="texts.takeItOffRecord2" width="min(420px, 92vw)" append-to-body>
+          <p>{{ texts.forAPieceThat }}</p>
           <template #footer>
-            <el-button type="primary" text @click="removing = false">Keep it</el-button>
-            <el-button type="primary" @click="away">Take it off record</el-button>
+            <el-button type="primary" text @click="removing = false">{{ texts.keepIt }}</el-button>
+            <el-button type="primary" @click="away">{{ texts.takeItOffRecord }}</el-button>
           </template>
         </el-dialog>
       </template>

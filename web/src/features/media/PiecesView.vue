@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { useRights } from '@/features/account'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -6,7 +7,7 @@ import NewPiece from './NewPiece.vue'
 import PieceLine from './PieceLine.vue'
 import QuarantineTanks from './QuarantineTanks.vue'
 import { usePieces } from './queries'
-import { grouped } from './words'
+import { GONE, grouped } from './words'
 
 /** At the table: every bag, foam and basket, where it is and whether it is ripe. */
 const pieces = usePieces()
@@ -16,23 +17,24 @@ const groups = computed(() => grouped(pieces.data.value ?? []))
 
 <template>
   <main class="page">
-    <header class="titled"><h1>Media</h1></header>
+    <header class="titled">
+      <h1>{{ texts.media }}</h1>
+    </header>
     <AsyncState
       :pending="pieces.isPending.value"
       :error="pieces.error.value"
-      what="the media"
+      :what="texts.theMedia"
       @retry="pieces.refetch()"
     >
       <div class="grid cols-[1_380px] gap-36px max-half:cols-1">
         <div>
           <p v-if="groups.length === 0" class="empty">
-            Nothing on record yet. A bag that is on record keeps its history: lay new media beside ripe media,
-            and hear when it can start another tank.
+            {{ texts.nothingOnRecordYet }}
           </p>
           <template v-for="group in groups" :key="group.title">
-            <details v-if="group.title === 'Thrown away'">
+            <details v-if="group.title === GONE.label">
               <summary class="min-h-touch flex items-center cursor-pointer">
-                Thrown away ({{ group.pieces.length }})
+                {{ texts.thrownAway(group.pieces.length) }}
               </summary>
               <ul>
                 <PieceLine v-for="piece in group.pieces" :key="piece.id" :piece="piece" />

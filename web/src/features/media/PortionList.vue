@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import type { Schemas } from '@/shared/api/client'
 import { datedDay } from '@/shared/dates'
 import { mass } from '@/shared/units'
@@ -23,9 +24,11 @@ defineProps<{ portions: Schemas['PortionView'][]; done: number }>()
       <span>
         <b>{{ datedDay(portion.on) }}</b>
         <span class="quiet">
-          {{ mass(portion.grams) }} out<template v-if="Math.abs(portion.freshGrams - portion.grams) > 0.5"
-            >, {{ mass(portion.freshGrams) }} of the new kind in</template
-          ><span v-if="i < done" class="seen-by-readers">, done</span>
+          {{ texts.out(mass(portion.grams))
+          }}<template v-if="Math.abs(portion.freshGrams - portion.grams) > 0.5">{{
+            texts.ofTheNewKind(mass(portion.freshGrams))
+          }}</template
+          ><span v-if="i < done" class="seen-by-readers">{{ texts.done }}</span>
         </span>
       </span>
     </li>

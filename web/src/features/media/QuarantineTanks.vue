@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useRights } from '@/features/account'
 import { useTanks } from '@/features/tank'
 import { useSending } from '@/shared/form'
@@ -14,8 +15,8 @@ const { trouble, send } = useSending()
 
 <template>
   <section class="mt-3" aria-labelledby="quarantine">
-    <h2 id="quarantine">Quarantine tanks</h2>
-    <p class="quiet small">What was in one goes into no other tank.</p>
+    <h2 id="quarantine">{{ texts.quarantineTanks }}</h2>
+    <p class="quiet small">{{ texts.whatWasInOne }}</p>
     <ul>
       <li v-for="one in tanks.data.value" :key="one.id">
         <el-checkbox

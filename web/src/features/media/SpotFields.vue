@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { useSiteFilters } from '@/features/filter'
 import { useTanks } from '@/features/tank'
@@ -20,7 +21,10 @@ const filters = useSiteFilters()
 const tanks = useTanks()
 const nameOf = (id: number) => (tanks.data.value ?? []).find((one) => one.id === id)?.tank.name ?? ''
 const ofSite = computed(() =>
-  (filters.data.value ?? []).map((one) => ({ value: one.id, label: `${one.name} on ${nameOf(one.tankId)}` })),
+  (filters.data.value ?? []).map((one) => ({
+    value: one.id,
+    label: texts.on3(one.name, nameOf(one.tankId)),
+  })),
 )
 const donor = computed(() => (filters.data.value ?? []).find((one) => one.id === filter.value)?.tankId)
 const others = computed(() =>
@@ -42,7 +46,7 @@ const choices = computed(() => (props.mayGo ? [...SPOTS, GONE] : SPOTS))
   <SelectField
     v-if="inFilter(kind)"
     v-model="filter"
-    label="Filter"
+    :label="texts.filter"
     :name="`${field}.filterId`"
     :choices="ofSite"
     :error="errors[`${field}.filterId`]"
@@ -50,7 +54,7 @@ const choices = computed(() => (props.mayGo ? [...SPOTS, GONE] : SPOTS))
   <SelectField
     v-if="kind === 'SEEDING'"
     v-model="forTank"
-    label="For which tank"
+    :label="texts.forWhichTank2"
     :name="`${field}.forTankId`"
     :choices="others"
     :error="errors[`${field}.forTankId`]"

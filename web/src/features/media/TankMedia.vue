@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import PieceLine from './PieceLine.vue'
 import { useExchanges, usePieces } from './queries'
@@ -18,11 +19,11 @@ const running = computed(() => exchanges.data.value?.find((one) => !one.endedOn)
 </script>
 
 <template>
-  <section v-if="here.length || running" aria-label="Media">
-    <h2 class="mt-4">Media</h2>
+  <section v-if="here.length || running" :aria-label="texts.media">
+    <h2 class="mt-4">{{ texts.media }}</h2>
     <p v-if="running">
       <RouterLink :to="{ name: 'water-exchange', params: { tank: props.tank } }">
-        {{ running.stage }}: {{ running.done }} of {{ running.portions.length }} portions exchanged
+        {{ texts.ofPortionsExchanged(running.stage, running.done, running.portions.length) }}
       </RouterLink>
     </p>
     <ul>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import SelectField from '@/shared/components/SelectField.vue'
@@ -43,7 +44,7 @@ function setRole(column: number, role: Column['role'] | undefined) {
 
 <template>
   <section aria-labelledby="columns">
-    <h2 id="columns">What each column says</h2>
+    <h2 id="columns">{{ texts.whatEachColumnSays }}</h2>
     <p v-if="errors['key.columns']" class="error" role="alert">{{ errors['key.columns'] }}</p>
     <ul>
       <li
@@ -52,14 +53,14 @@ function setRole(column: number, role: Column['role'] | undefined) {
         class="grid cols-[1_280px] gap-y-6px gap-x-16px items-center py-6px edge-b-hair list-none max-tablet:cols-1"
       >
         <p>
-          <b>{{ view.headings[i] || `Column ${i + 1}` }}</b>
+          <b>{{ view.headings[i] || texts.column(i + 1) }}</b>
           <span class="quiet small block overflow-hidden text-ellipsis whitespace-nowrap">{{
-            samples(i) || 'nothing in it'
+            samples(i) || texts.nothingInIt
           }}</span>
         </p>
         <SelectField
           bare
-          :label="`Meaning of ${view.headings[i] || `column ${i + 1}`}`"
+          :label="texts.meaningOf(view.headings[i] || texts.column2(i + 1))"
           :name="`key.columns[${i}].role`"
           :choices="ROLES"
           :model-value="column.role"
@@ -68,8 +69,8 @@ function setRole(column: number, role: Column['role'] | undefined) {
         <SelectField
           v-if="column.role === 'TASK'"
           bare
-          label="Which task"
-          placeholder="Which task?"
+          :label="texts.whichTask"
+          :placeholder="texts.whichTask2"
           :name="`key.columns[${i}].subject`"
           :choices="tasks"
           :error="errors[`key.columns[${i}].subject`]"
@@ -79,8 +80,8 @@ function setRole(column: number, role: Column['role'] | undefined) {
         <SelectField
           v-else-if="FLOW_ROLES.includes(column.role) && several"
           bare
-          label="Of which filter"
-          placeholder="Of which filter?"
+          :label="texts.ofWhichFilter"
+          :placeholder="texts.ofWhichFilter2"
           :name="`key.columns[${i}].subject`"
           :choices="filters"
           :error="errors[`key.columns[${i}].subject`]"
@@ -91,7 +92,7 @@ function setRole(column: number, role: Column['role'] | undefined) {
     </ul>
     <div class="beside flex flex-wrap gap-y-12px gap-x-32px mt-3 mb-6px">
       <ChoiceRow
-        legend="Days are written as"
+        :legend="texts.daysAreWrittenAs"
         name="order"
         :choices="ORDERS"
         :model-value="key.order"
@@ -99,7 +100,7 @@ function setRole(column: number, role: Column['role'] | undefined) {
       />
       <SelectField
         v-if="hasFlow"
-        label="Flows are in"
+        :label="texts.flowsAreIn"
         name="flowUnit"
         :choices="FLOWS"
         :model-value="key.flowUnit"
@@ -110,7 +111,7 @@ function setRole(column: number, role: Column['role'] | undefined) {
       :model-value="key.dayFromAbove"
       @update:model-value="(on) => (key = { ...key, dayFromAbove: on === true })"
     >
-      Where no day is written, the day of the row above is meant
+      {{ texts.whereNoDayIs }}
     </el-checkbox>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef, toRaw, watch } from 'vue'
 import { useTank } from '@/features/tank'
@@ -84,9 +85,9 @@ async function confirm() {
 const action = computed(() => {
   const one = preview.value
   if (!one) return ''
-  const days = `Bring in ${String(one.days)} ${one.days === 1 ? 'day' : 'days'}`
-  const rows = one.faultsInAll === 1 ? '1 row' : `${String(one.faultsInAll)} rows`
-  return one.faultsInAll ? `${days}, without ${rows}` : days
+  const days = texts.bringIn(one.days, one.days === 1 ? 'day' : 'days')
+  const rows = one.faultsInAll === 1 ? '1 row' : texts.rows(one.faultsInAll)
+  return one.faultsInAll ? texts.without(days, rows) : days
 })
 </script>
 
@@ -95,17 +96,17 @@ const action = computed(() => {
     <AsyncState
       :pending="tank.isPending.value"
       :error="tank.error.value"
-      what="the tank"
+      :what="texts.theTank"
       @retry="tank.refetch()"
     >
-      <h1>Bring in old notes, {{ tank.data.value?.tank.name }}</h1>
+      <h1>{{ texts.bringInOldNotes(tank.data.value?.tank.name ?? '') }}</h1>
       <section v-if="brought" role="status">
         <p>
-          <b>{{ brought.days }} {{ brought.days === 1 ? 'day is' : 'days are' }} in the log now.</b>
-          <template v-if="!brought.moved.length"> No dates changed.</template>
+          <b>{{ texts.inTheLogNow(brought.days, brought.days === 1 ? texts.dayIs : texts.daysAre) }}</b>
+          <template v-if="!brought.moved.length"> {{ texts.noDatesChanged }}</template>
         </p>
         <template v-if="brought.moved.length">
-          <h2>What changed</h2>
+          <h2>{{ texts.whatChanged }}</h2>
           <ul>
             <li
               v-for="moved in brought.moved"
@@ -115,23 +116,22 @@ const action = computed(() => {
             >
               <b>{{ moved.name }}</b>
               <p>
-                <span class="quiet">{{ windowWords(moved.before.window) }} became</span>
-                {{ windowWords(moved.after.window) }}, best {{ shortDay(moved.after.window.ideal)
+                <span class="quiet">{{ texts.became(windowWords(moved.before.window)) }}</span>
+                {{ texts.best(windowWords(moved.after.window), shortDay(moved.after.window.ideal))
                 }}<template v-if="moved.after.intervalDays"
-                  >, every <span class="num">{{ moved.after.intervalDays }}</span> days</template
+                  >{{ texts.every }} <span class="num">{{ moved.after.intervalDays }}</span>
+                  {{ texts.days }}</template
                 >
               </p>
               <p class="small quiet">{{ moved.reasons.join(' ') }}</p>
             </li>
           </ul>
         </template>
-        <RouterLink :to="{ name: 'tank', params: { tank: props.tank } }">To the tank</RouterLink>
+        <RouterLink :to="{ name: 'tank', params: { tank: props.tank } }">{{ texts.toTheTank }}</RouterLink>
       </section>
       <template v-else>
         <p class="quiet">
-          A spreadsheet or list of what you did, saved as a table (.csv): one row a time, in whatever columns
-          and words you kept it. You say what they mean and see what would come in before anything is stored.
-          Dates are then learned from it.
+          {{ texts.aSpreadsheetOrList }}
         </p>
         <p class="flex gap-3 items-center my-3">
           <FileChoice
@@ -140,11 +140,11 @@ const action = computed(() => {
             :disabled="sending"
             @chosen="choose"
           >
-            {{ view ? 'Choose another table' : 'Choose a table' }}
+            {{ view ? texts.chooseAnotherTable : texts.chooseATable }}
           </FileChoice>
-          <span v-if="view" class="quiet">{{ name }}, {{ view.rows }} rows</span>
+          <span v-if="view" class="quiet">{{ texts.rows2(name, view.rows) }}</span>
         </p>
-        <p v-if="sending && !view" class="quiet" role="status">Reading the table …</p>
+        <p v-if="sending && !view" class="quiet" role="status">{{ texts.readingTheTable }}</p>
         <p v-if="errors.csv ?? trouble" class="trouble" role="alert">{{ errors.csv ?? trouble }}</p>
         <div v-if="view && key" class="sides grid cols-[8_5] gap-40px items-start max-desk:cols-1">
           <div>
@@ -171,7 +171,7 @@ const action = computed(() => {
                 {{ action }}
               </el-button>
             </WhatComesIn>
-            <p v-else-if="sending" class="quiet" role="status">Reading the table …</p>
+            <p v-else-if="sending" class="quiet" role="status">{{ texts.readingTheTable }}</p>
           </aside>
         </div>
       </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref, watch } from 'vue'
 import { FINDINGS } from '@/shared/words'
 import type { Key, KeyView, Phrase } from './queries'
@@ -48,9 +49,9 @@ function setGrade(word: string, found: Phrase['found']) {
 
 <template>
   <section v-if="rows.length" aria-labelledby="phrases">
-    <h2 id="phrases">What its words mean</h2>
+    <h2 id="phrases">{{ texts.whatItsWordsMean }}</h2>
     <p class="quiet small">
-      Choose the work that each stands for. What is no work is kept as a note of its day.
+      {{ texts.chooseTheWorkThat }}
     </p>
     <ul>
       <li
@@ -65,11 +66,11 @@ function setGrade(word: string, found: Phrase['found']) {
         <el-select
           multiple
           filterable
-          :aria-label="`Work meant by ${phrase.phrase}`"
+          :aria-label="texts.workMeantBy(phrase.phrase)"
           :model-value="phrase.tasks"
-          :placeholder="phrase.use === 'LEFT_OUT' ? 'Left out' : 'A note'"
-          no-match-text="Nothing by that name"
-          no-data-text="This tank has no tasks"
+          :placeholder="phrase.use === 'LEFT_OUT' ? texts.leftOut : texts.aNote"
+          :no-match-text="texts.nothingByThatName"
+          :no-data-text="texts.thisTankHasNo"
           @update:model-value="(tasks: number[]) => setTasks(phrase, tasks)"
         >
           <el-option
@@ -82,9 +83,9 @@ function setGrade(word: string, found: Phrase['found']) {
         <el-select
           v-if="phrase.use === 'DONE'"
           clearable
-          :aria-label="`What ${phrase.phrase} says was found`"
+          :aria-label="texts.whatSaysWasFound(phrase.phrase)"
           :model-value="phrase.found"
-          placeholder="says nothing of dirt"
+          :placeholder="texts.saysNothingOfDirt"
           @update:model-value="(found: Phrase['found']) => set(phrase, { found: found || undefined })"
         >
           <el-option v-for="one in FINDINGS" :key="one.value" :value="one.value" :label="one.label" />
@@ -94,17 +95,17 @@ function setGrade(word: string, found: Phrase['found']) {
           :model-value="phrase.use === 'LEFT_OUT'"
           @update:model-value="(out) => set(phrase, { use: out === true ? 'LEFT_OUT' : 'NOTED', tasks: [] })"
         >
-          Leave out
+          {{ texts.leaveOut }}
         </el-checkbox>
       </li>
     </ul>
     <el-button v-if="!all && rows.length > MOST" type="primary" text @click="all = true">
-      Show all {{ rows.length }}
+      {{ texts.showAll(rows.length) }}
     </el-button>
   </section>
   <section v-if="key.grades.length" aria-labelledby="grades">
-    <h2 id="grades">How dirty is that?</h2>
-    <p class="quiet small">What stays empty is kept as a note.</p>
+    <h2 id="grades">{{ texts.howDirtyIsThat }}</h2>
+    <p class="quiet small">{{ texts.whatStaysEmptyIs }}</p>
     <ul>
       <li
         v-for="grade in key.grades"
@@ -117,9 +118,9 @@ function setGrade(word: string, found: Phrase['found']) {
         </p>
         <el-select
           clearable
-          :aria-label="`How dirty ${grade.word} is`"
+          :aria-label="texts.howDirtyIs(grade.word)"
           :model-value="grade.found"
-          placeholder="says nothing of dirt"
+          :placeholder="texts.saysNothingOfDirt"
           @update:model-value="(found: Phrase['found']) => setGrade(grade.word, found || undefined)"
         >
           <el-option v-for="one in FINDINGS" :key="one.value" :value="one.value" :label="one.label">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, reactive, ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import FieldFrame from '@/shared/components/FieldFrame.vue'
@@ -19,10 +20,10 @@ const ending = useSending()
 
 const form = reactive({ startsAt: '17:00', alarm: -1 })
 const ALARMS = [
-  { value: -1, label: 'No alarm' },
-  { value: 0, label: 'At the start' },
-  { value: 30, label: '30 minutes before' },
-  { value: 720, label: '12 hours before' },
+  { value: -1, label: texts.noAlarm },
+  { value: 0, label: texts.atTheStart },
+  { value: 30, label: texts.n30MinutesBefore },
+  { value: 720, label: texts.n12HoursBefore },
 ]
 const path = ref('')
 const address = computed(() => (path.value ? globalThis.location.origin + path.value : ''))
@@ -51,21 +52,21 @@ async function end(id: number) {
 
 <template>
   <main class="page narrow">
-    <h1>Calendars</h1>
+    <h1>{{ texts.calendars }}</h1>
     <p class="quiet">
-      Your visits in your own calendar. When one moves in the plan, it moves there too.
-      <RouterLink :to="{ name: 'plan' }">Plan</RouterLink>
+      {{ texts.yourVisitsInYour }}
+      <RouterLink :to="{ name: 'plan' }">{{ texts.plan }}</RouterLink>
     </p>
     <section class="mt-18px mb-26px" aria-labelledby="addresses">
-      <h2 id="addresses">Secret addresses</h2>
+      <h2 id="addresses">{{ texts.secretAddresses }}</h2>
       <AsyncState
         :pending="calendars.isPending.value"
         :error="calendars.error.value"
-        what="the addresses"
+        :what="texts.theAddresses"
         @retry="calendars.refetch()"
       >
         <p v-if="calendars.data.value?.length === 0" class="quiet">
-          None yet. Make one and subscribe to it in your calendar app.
+          {{ texts.noneYetMakeOne }}
         </p>
         <ul>
           <li
@@ -74,13 +75,18 @@ async function end(id: number) {
             class="flex justify-between items-center edge-b-hair"
           >
             <span>
-              Made {{ shortDay(one.madeAt.slice(0, 10)) }}, from {{ one.startsAt.slice(0, 5)
-              }}{{ one.alarmMinutes === undefined ? '' : ', with alarm' }},
+              {{
+                texts.madeFrom(
+                  shortDay(one.madeAt.slice(0, 10)),
+                  one.startsAt.slice(0, 5),
+                  one.alarmMinutes === undefined ? '' : texts.withAlarm,
+                )
+              }}
               <span class="quiet">{{
-                one.readAt ? `last read ${shortDay(one.readAt.slice(0, 10))}` : 'not read yet'
+                one.readAt ? texts.lastRead(shortDay(one.readAt.slice(0, 10))) : texts.notReadYet
               }}</span>
             </span>
-            <el-button type="primary" text @click="end(one.id)">Turn off this address</el-button>
+            <el-button type="primary" text @click="end(one.id)">{{ texts.turnOffThisAddress }}</el-button>
           </li>
         </ul>
         <p v-if="ending.trouble.value" role="alert">{{ ending.trouble.value }}</p>
@@ -92,7 +98,7 @@ async function end(id: number) {
       >
         <FieldFrame
           v-slot="{ id, note }"
-          label="A day’s visits begin at"
+          :label="texts.aDaysVisitsBegin"
           name="startsAt"
           :error="errors.startsAt"
         >
@@ -106,10 +112,10 @@ async function end(id: number) {
             :aria-describedby="note"
           />
         </FieldFrame>
-        <SelectField v-model="form.alarm" label="Alarm" name="alarmMinutes" :choices="ALARMS" />
-        <el-button type="primary" native-type="submit" :disabled="sending || !form.startsAt"
-          >Make an address</el-button
-        >
+        <SelectField v-model="form.alarm" :label="texts.alarm" name="alarmMinutes" :choices="ALARMS" />
+        <el-button type="primary" native-type="submit" :disabled="sending || !form.startsAt">{{
+          texts.makeAnAddress
+        }}</el-button>
       </form>
       <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
       <div
@@ -118,18 +124,17 @@ async function end(id: number) {
         role="status"
       >
         <p>
-          <b>Shown this once.</b> Anyone who has it can read your visits. Turn it off if it gets into the
-          wrong hands.
+          <b>{{ texts.shownThisOnce }}</b> {{ texts.anyoneWhoHasIt }}
         </p>
-        <TextField :model-value="address" label="Address" name="address" />
-        <el-button type="primary" text @click="copy">{{ copied ? 'Copied' : 'Copy' }}</el-button>
+        <TextField :model-value="address" :label="texts.address" name="address" />
+        <el-button type="primary" text @click="copy">{{ copied ? texts.copied : texts.copy }}</el-button>
       </div>
     </section>
     <section class="mt-18px mb-26px" aria-labelledby="file">
-      <h2 id="file">A file</h2>
+      <h2 id="file">{{ texts.aFile }}</h2>
       <p>
-        The coming weeks as they stand now, for an app that can’t subscribe.
-        <a href="/api/plan/calendar.ics" download>Download the calendar</a>
+        {{ texts.theComingWeeksAs }}
+        <a href="/api/plan/calendar.ics" download>{{ texts.downloadTheCalendar }}</a>
       </p>
     </section>
     <DigestPanel

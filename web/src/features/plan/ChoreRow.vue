@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref, watch } from 'vue'
 import { upperFirst } from '@/shared/words'
 import { agoWords, shortDay, today, windowWords } from '@/shared/dates'
@@ -29,7 +30,7 @@ const byLitres = computed(() => props.chore.kind === 'WATER_CHANGE')
 async function plan() {
   const every = typedNumber(days.value)
   if (!Number.isInteger(every)) {
-    refuse({ everyDays: 'A whole number of days.' })
+    refuse({ everyDays: texts.aWholeNumberOf })
     return
   }
   await send(() => save.mutateAsync({ kind: props.chore.kind, everyDays: every }))
@@ -42,7 +43,7 @@ async function log() {
     await done.mutateAsync({ id, tankId: props.tank, kind, doneOn: today() })
     return true
   })
-  if (await logged) offerUndo(`${name.value}: done today.`, () => notDone.mutateAsync(id))
+  if (await logged) offerUndo(texts.doneToday(name.value), () => notDone.mutateAsync(id))
 }
 </script>
 
@@ -54,28 +55,32 @@ async function log() {
     <div>
       <h2>{{ name }}</h2>
       <p class="small quiet">
-        <span class="num">{{ chore.minutes }}</span> min;
-        {{ chore.lastOn ? `last ${agoWords(chore.lastOn)}` : 'never logged' }};
-        {{ chore.window ? `next ${windowWords(chore.window)}` : 'not planned' }}
+        <span class="num">{{ chore.minutes }}</span>
+        {{
+          texts.min(
+            chore.lastOn ? texts.last(agoWords(chore.lastOn)) : texts.neverLogged,
+            chore.window ? texts.next(windowWords(chore.window)) : texts.notPlanned,
+          )
+        }}
       </p>
       <details v-if="chore.lately.length" class="small">
-        <summary>Lately</summary>
+        <summary>{{ texts.lately }}</summary>
         <p v-for="one in chore.lately" :key="one.id">
           {{ shortDay(one.doneOn) }}, {{ one.doneBy }}
           <el-button type="primary" text @click="send(() => notDone.mutateAsync(one.id))">
-            It wasn’t done
+            {{ texts.itWasntDone }}
           </el-button>
         </p>
       </details>
     </div>
     <form class="flex flex-wrap gap-6px items-center" novalidate @submit.prevent="plan">
-      <span class="small" aria-hidden="true">Every</span>
+      <span class="small" aria-hidden="true">{{ texts.every }}</span>
       <NumberField
         v-model="days"
         class="days w-120px"
-        :label="`${name}, every so many days`"
+        :label="texts.everySoManyDays(name)"
         name="everyDays"
-        unit="days"
+        :unit="texts.days"
         :error="errors.everyDays"
         bare
       />
@@ -85,7 +90,7 @@ async function log() {
         native-type="submit"
         :disabled="sending || (chore.everyDays !== undefined && days === String(chore.everyDays))"
       >
-        {{ chore.everyDays === undefined ? 'Plan it' : 'Change' }}
+        {{ chore.everyDays === undefined ? texts.planIt : texts.change }}
       </el-button>
       <el-button
         v-if="chore.everyDays !== undefined"
@@ -94,11 +99,13 @@ async function log() {
         :disabled="sending"
         @click="send(() => save.mutateAsync({ kind: chore.kind }))"
       >
-        Stop planning it
+        {{ texts.stopPlanningIt }}
       </el-button>
     </form>
-    <LinkButton v-if="byLitres" :to="{ name: 'water-change', params: { tank } }">Log a change</LinkButton>
-    <el-button v-else :disabled="sending" @click="log">Done today</el-button>
+    <LinkButton v-if="byLitres" :to="{ name: 'water-change', params: { tank } }">{{
+      texts.logAChange
+    }}</LinkButton>
+    <el-button v-else :disabled="sending" @click="log">{{ texts.doneToday2 }}</el-button>
     <p v-if="trouble && !Object.keys(errors).length" class="error" role="alert">{{ trouble }}</p>
   </article>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoreRow from './ChoreRow.vue'
@@ -14,16 +15,16 @@ const chores = useChores(() => props.tank)
 <template>
   <main class="page narrow">
     <h1>
-      Chores<span v-if="tank.data.value">, {{ tank.data.value.tank.name }}</span>
+      {{ texts.chores }}<span v-if="tank.data.value">, {{ tank.data.value.tank.name }}</span>
     </h1>
     <p class="quiet">
-      Work on the tank itself. What you plan here goes into the plan with everything else.
-      <RouterLink :to="{ name: 'tank', params: { tank: props.tank } }">Back to the tank</RouterLink>
+      {{ texts.workOnTheTank }}
+      <RouterLink :to="{ name: 'tank', params: { tank: props.tank } }">{{ texts.backToTheTank }}</RouterLink>
     </p>
     <AsyncState
       :pending="chores.isPending.value"
       :error="chores.error.value"
-      what="the chores"
+      :what="texts.theChores"
       @retry="chores.refetch()"
     >
       <ChoreRow v-for="chore in chores.data.value" :key="chore.kind" :tank="props.tank" :chore="chore" />

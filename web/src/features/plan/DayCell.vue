@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import Sortable from 'sortablejs'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { longDay, type Day } from '@/shared/dates'
@@ -88,9 +89,9 @@ onBeforeUnmount(() => sortable?.destroy())
         :class="{ breaks: price.breaksRules }"
         >{{ costWords(price) }}</span
       >
-      <span v-else-if="cell.day && beyond > 0" class="beyond">{{ beyond }} min over</span>
+      <span v-else-if="cell.day && beyond > 0" class="beyond">{{ texts.minOver(beyond) }}</span>
       <span v-else-if="cell.day && has > 0" class="quiet num">{{ cell.day.minutes }}/{{ has }}</span>
-      <span v-else-if="cell.day" class="quiet">nobody</span>
+      <span v-else-if="cell.day" class="quiet">{{ texts.nobody }}</span>
     </p>
     <div v-if="has > 0" class="bar h-1 mt-1px mb-1 bg-hair" aria-hidden="true">
       <i class="block h-1 bg-herb" :class="{ full: beyond > 0 }" :style="{ width: filled }" />
@@ -102,13 +103,21 @@ onBeforeUnmount(() => sortable?.destroy())
       class="chip"
       :data-visit="visit.id"
       :class="{ chosen: visit.id === chosen, carried: visit.id === carried?.id }"
-      :aria-label="`${visit.tank}, ${longDay(visit.on)}, ${visit.minutes} minutes, ${workWords(visit)}${isPinned(visit) ? ', pinned' : ''}`"
+      :aria-label="
+        texts.minutes(
+          visit.tank,
+          longDay(visit.on),
+          visit.minutes,
+          workWords(visit),
+          isPinned(visit) ? texts.pinned2 : '',
+        )
+      "
       @click="emit('choose', visit)"
       @keydown="emit('press', $event, visit)"
     >
       <span class="name">{{ visit.tank }}</span>
       <span class="num">{{ visit.minutes }}</span>
-      <span v-if="isPinned(visit)" class="pin">pinned</span>
+      <span v-if="isPinned(visit)" class="pin">{{ texts.pinned }}</span>
     </button>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref } from 'vue'
 import { addDays, longDay, shortDay, weekday, type Day } from '@/shared/dates'
@@ -30,8 +31,8 @@ const said = computed(() => {
   if (!visit || !over.value) return ''
   const price = byDay.value.get(over.value)
   if (price) return price.words
-  if (prices.isPending.value) return `${longDay(over.value)}: working out what it would cost.`
-  return `${longDay(over.value)}: that would overtake another visit for the same job.`
+  if (prices.isPending.value) return texts.workingOutWhatIt(longDay(over.value))
+  return texts.thatWouldOvertakeAnother(longDay(over.value))
 })
 
 function lift(visit: PlannedVisit) {
@@ -87,7 +88,7 @@ async function carry(event: KeyboardEvent, visit: PlannedVisit) {
 </script>
 
 <template>
-  <div class="grid gap-1" role="group" aria-label="The plan by day">
+  <div class="grid gap-1" role="group" :aria-label="texts.thePlanByDay">
     <div
       v-for="(week, index) in weeks"
       :key="index"
@@ -118,7 +119,7 @@ async function carry(event: KeyboardEvent, visit: PlannedVisit) {
       role="status"
     >
       <b>{{ carried.tank }}</b> {{ said }}
-      <span class="small quiet">Let go or press space to put it there; Escape leaves it.</span>
+      <span class="small quiet">{{ texts.letGoOrPress }}</span>
     </p>
   </div>
 </template>

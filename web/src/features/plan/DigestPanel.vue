@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { reactive, ref, watch } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import SelectField from '@/shared/components/SelectField.vue'
@@ -29,38 +30,37 @@ watch(
 async function want() {
   said.value = ''
   const input = { address: form.address.trim(), atHour: form.atHour }
-  if (await send(() => save.mutateAsync(input)))
-    said.value = 'You’ll get an email the evening before each visit.'
+  if (await send(() => save.mutateAsync(input))) said.value = texts.youllGetAnEmail
 }
 
 async function stop() {
   said.value = ''
   const before = digest.data.value?.wanted
   const done = await send(() => save.mutateAsync(undefined))
-  if (done && before) emit('said', 'Emails are off.', () => save.mutateAsync(before))
+  if (done && before) emit('said', texts.emailsAreOff, () => save.mutateAsync(before))
 }
 </script>
 
 <template>
   <section aria-labelledby="mail">
-    <h2 id="mail">An email the evening before</h2>
+    <h2 id="mail">{{ texts.anEmailTheEvening }}</h2>
     <AsyncState
       :pending="digest.isPending.value"
       :error="digest.error.value"
-      what="the mail settings"
+      :what="texts.theMailSettings"
       @retry="digest.refetch()"
     >
       <p v-if="!digest.data.value?.possible" class="quiet">
-        Email isn’t set up on this site. The README explains how.
+        {{ texts.emailIsntSetUp }}
       </p>
       <form v-else class="flex flex-wrap gap-y-12px gap-x-18px items-end" novalidate @submit.prevent="want">
-        <TextField v-model="form.address" label="To" name="address" :error="errors.address" />
-        <SelectField v-model="form.atHour" label="At" name="atHour" :choices="HOURS" />
+        <TextField v-model="form.address" :label="texts.to" name="address" :error="errors.address" />
+        <SelectField v-model="form.atHour" :label="texts.at" name="atHour" :choices="HOURS" />
         <el-button type="primary" native-type="submit" :disabled="sending">
-          {{ digest.data.value.wanted ? 'Save' : 'Send me an email' }}
+          {{ digest.data.value.wanted ? texts.save : texts.sendMeAnEmail }}
         </el-button>
         <el-button v-if="digest.data.value.wanted" type="primary" text :disabled="sending" @click="stop">
-          Stop these emails
+          {{ texts.stopTheseEmails }}
         </el-button>
       </form>
       <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>

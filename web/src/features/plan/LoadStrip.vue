@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { longDay, shortDay } from '@/shared/dates'
 import { capacity, marked } from './plan'
@@ -23,8 +24,8 @@ const bars = computed(() =>
 const over = computed(() => bars.value.filter((bar) => bar.over))
 const words = computed(() =>
   over.value.length
-    ? `Minutes by day. More than people have on ${over.value.map((bar) => longDay(bar.day.on)).join(', ')}.`
-    : 'Minutes by day; no day is overbooked.',
+    ? texts.minutesByDayMore(over.value.map((bar) => longDay(bar.day.on)).join(', '))
+    : texts.minutesByDayNo,
 )
 </script>
 

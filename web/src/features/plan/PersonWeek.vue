@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref, watch } from 'vue'
 import NumberField from '@/shared/components/NumberField.vue'
 import { useSending } from '@/shared/form'
@@ -23,7 +24,7 @@ const changed = computed(() => typed.value.some((text, day) => text !== String(p
 async function store() {
   const minutes = typed.value.map((text) => typedNumber(text) ?? 0)
   const bad = minutes.findIndex((count) => !Number.isInteger(count) || count < 0 || count > 1440)
-  wrong.value = bad >= 0 ? `${DAYS[bad] ?? ''}: whole minutes, 0 to 1440.` : ''
+  wrong.value = bad >= 0 ? texts.wholeMinutes0To(DAYS[bad] ?? '') : ''
   if (wrong.value) return
   await send(() => save.mutateAsync({ account: props.person.accountId, minutes }))
 }
@@ -36,13 +37,13 @@ async function store() {
       <span class="small quiet" aria-hidden="true">{{ day }}</span>
       <NumberField
         v-model="typed[index]!"
-        :label="`${person.name}, minutes on ${day}`"
+        :label="texts.minutesOn(person.name, day)"
         :name="`minutes[${String(index)}]`"
         bare
       />
     </div>
     <el-button type="primary" native-type="submit" :disabled="sending || !changed">
-      Save<span class="seen-by-readers"> {{ person.name }}</span>
+      {{ texts.save }}<span class="seen-by-readers"> {{ person.name }}</span>
     </el-button>
     <p v-if="wrong || trouble" class="error col-span-full text-brick" role="alert">{{ wrong || trouble }}</p>
   </form>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { counted, lowerFirst } from '@/shared/words'
 import { shortDay, weekday } from '@/shared/dates'
@@ -15,21 +16,23 @@ const moved = (moves: Plan['changes'][number]['moves']) => {
   const gone = moves.filter((move) => move.to === undefined).length
   const shifted = moves.length - gone
   const parts = []
-  if (shifted) parts.push(`${counted(shifted, 'job')} moved`)
-  if (gone) parts.push(`${counted(gone, 'job')} left out`)
+  if (shifted) parts.push(texts.moved(counted(shifted, 'job')))
+  if (gone) parts.push(texts.leftOut(counted(gone, 'job')))
   return parts.join(', ')
 }
 </script>
 
 <template>
-  <section class="news" aria-label="About this plan">
+  <section class="news" :aria-label="texts.aboutThisPlan">
     <p v-if="plan.timeAssumed" class="py-2 px-10px bg-amber-soft">
-      No working hours set yet, so the plan assumes an hour a day.
-      <RouterLink :to="{ name: 'plan-time' }">Set your hours</RouterLink>
+      {{ texts.noWorkingHoursSet }}
+      <RouterLink :to="{ name: 'plan-time' }">{{ texts.setYourHours }}</RouterLink>
     </p>
-    <p v-if="plan.improving" class="py-2 px-10px bg-amber-soft" role="status">Looking for a better plan…</p>
+    <p v-if="plan.improving" class="py-2 px-10px bg-amber-soft" role="status">
+      {{ texts.lookingForABetter }}
+    </p>
     <template v-if="plan.troubles.length">
-      <h2 class="mt-16px mb-1 mx-0 text-16px first:mt-0">Problems</h2>
+      <h2 class="mt-16px mb-1 mx-0 text-16px first:mt-0">{{ texts.problems }}</h2>
       <ul>
         <li
           v-for="trouble in troubles"
@@ -40,12 +43,14 @@ const moved = (moves: Plan['changes'][number]['moves']) => {
         </li>
       </ul>
       <el-button v-if="plan.troubles.length > FEW" type="primary" text @click="all = !all">
-        {{ all ? 'Show fewer' : `Show all ${plan.troubles.length}` }}
+        {{ all ? texts.showFewer : texts.showAll(plan.troubles.length) }}
       </el-button>
     </template>
-    <p v-else class="fits"><b>No problems.</b> Every day has room and nothing is overdue.</p>
+    <p v-else class="fits">
+      <b>{{ texts.noProblems }}</b> {{ texts.everyDayHasRoom }}
+    </p>
     <template v-if="plan.waiting.length">
-      <h2 class="mt-16px mb-1 mx-0 text-16px first:mt-0">On hold</h2>
+      <h2 class="mt-16px mb-1 mx-0 text-16px first:mt-0">{{ texts.onHold }}</h2>
       <ul>
         <li v-for="one in plan.waiting" :key="`${one.tankId} ${one.name} ${one.filter}`" class="py-1">
           {{ one.tank }}: {{ lowerFirst(one.name) }}. <span class="small quiet">{{ one.hold.clears }}</span>
@@ -54,11 +59,11 @@ const moved = (moves: Plan['changes'][number]['moves']) => {
     </template>
     <template v-for="closure in plan.closures" :key="closure.firstDay">
       <h2 class="mt-16px mb-1 mx-0 text-16px first:mt-0">
-        Nobody from {{ shortDay(closure.firstDay) }} to {{ shortDay(closure.lastDay) }}
+        {{ texts.nobodyFromTo(shortDay(closure.firstDay), shortDay(closure.lastDay)) }}
       </h2>
       <details>
         <summary class="cursor-pointer">
-          {{ closure.before.length }} done before, {{ closure.after.length }} wait
+          {{ texts.doneBeforeWait(closure.before.length, closure.after.length) }}
         </summary>
         <ul class="small">
           <li
@@ -66,14 +71,13 @@ const moved = (moves: Plan['changes'][number]['moves']) => {
             :key="one.tank + one.name + one.ideal"
             class="py-1"
           >
-            {{ one.tank }}: {{ lowerFirst(one.name) }} on {{ day(one.on) }} instead of
-            {{ shortDay(one.ideal) }}
+            {{ texts.onInsteadOf(one.tank, lowerFirst(one.name), day(one.on), shortDay(one.ideal)) }}
           </li>
         </ul>
       </details>
     </template>
-    <h2 class="mt-16px mb-1 mx-0 text-16px first:mt-0">What changed</h2>
-    <p v-if="plan.changes.length === 0" class="quiet">Nothing has changed since the plan was made.</p>
+    <h2 class="mt-16px mb-1 mx-0 text-16px first:mt-0">{{ texts.whatChanged }}</h2>
+    <p v-if="plan.changes.length === 0" class="quiet">{{ texts.nothingHasChangedSince }}</p>
     <details v-for="change in plan.changes" :key="change.at" class="change py-1">
       <summary class="cursor-pointer">
         {{ shortDay(change.at.slice(0, 10)) }}: {{ moved(change.moves) }} ({{ change.causes.join(', ') }})
@@ -83,8 +87,8 @@ const moved = (moves: Plan['changes'][number]['moves']) => {
           {{ move.tank }}: {{ move.name }},
           {{
             move.to
-              ? `${move.from ? day(move.from) : 'new'} to ${day(move.to)}`
-              : `was ${day(move.from ?? '')}`
+              ? texts.to2(move.from ? day(move.from) : texts.new, day(move.to))
+              : texts.was(day(move.from ?? ''))
           }}
         </li>
       </ul>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useRights } from '@/features/account'
@@ -20,9 +21,9 @@ import VisitPanel from './VisitPanel.vue'
 /** At the table: what comes in the next weeks, whether a day is too full, and what moving something would cost. */
 const WEEKS = [4, 8, 13, 26]
 const SHAPES = [
-  { value: 'days', label: 'By day' },
-  { value: 'tanks', label: 'By tank' },
-  { value: 'list', label: 'List' },
+  { value: 'days', label: texts.byDay },
+  { value: 'tanks', label: texts.byTank },
+  { value: 'list', label: texts.list },
 ]
 
 const route = useRoute()
@@ -47,7 +48,7 @@ const sum = (of: (day: NonNullable<typeof plan.data.value>['days'][number]) => n
 const summary = computed(() => {
   const visits = plan.data.value?.visits.length ?? 0
   const work = hoursWords(sum((day) => day.minutes))
-  return `${String(visits)} visits, ${work} of the ${hoursWords(sum(capacity))} people have.`
+  return texts.visitsOfThePeople(visits, work, hoursWords(sum(capacity)))
 })
 
 /** Where a visit was moved to: if its tank has one on that day already, the two become one, and that stays open. */
@@ -99,22 +100,22 @@ useKeys((key) => {
     <AsyncState
       :pending="plan.isPending.value"
       :error="plan.error.value"
-      what="the plan"
+      :what="texts.thePlan"
       @retry="plan.refetch()"
     >
       <div v-if="plan.data.value" class="main">
         <header>
-          <h1>Plan</h1>
+          <h1>{{ texts.plan }}</h1>
           <p class="quiet">{{ summary }}</p>
           <div class="links">
-            <RouterLink :to="{ name: 'plan-time' }">People’s days</RouterLink>
-            <RouterLink :to="{ name: 'calendars' }">Calendars</RouterLink>
+            <RouterLink :to="{ name: 'plan-time' }">{{ texts.peoplesDays }}</RouterLink>
+            <RouterLink :to="{ name: 'calendars' }">{{ texts.calendars }}</RouterLink>
           </div>
         </header>
         <div class="bar">
           <ChoiceRow
             :model-value="shape"
-            legend="How to show it"
+            :legend="texts.howToShowIt"
             name="shape"
             :choices="SHAPES"
             bare
@@ -123,9 +124,9 @@ useKeys((key) => {
           <SelectField
             class="weeks"
             :model-value="weeks"
-            label="How far ahead"
+            :label="texts.howFarAhead"
             name="weeks"
-            :choices="WEEKS.map((count) => ({ value: count, label: `${String(count)} weeks` }))"
+            :choices="WEEKS.map((count) => ({ value: count, label: texts.weeks(count) }))"
             bare
             @update:model-value="(count) => show({ weeks: String(count) })"
           />
@@ -136,12 +137,12 @@ useKeys((key) => {
             :disabled="undoing.isPending.value"
             @click="undo"
           >
-            Undo: {{ plan.data.value.undo }}
+            {{ texts.undo(plan.data.value.undo) }}
           </el-button>
         </div>
         <p v-if="error && !chosen" class="error" role="alert">{{ error }}</p>
         <p v-if="plan.data.value.visits.length === 0" class="quiet">
-          Nothing to plan yet. Add a tank with its filter and its care is planned at once.
+          {{ texts.nothingToPlanYet }}
         </p>
         <template v-else>
           <LoadStrip :days="plan.data.value.days" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { daysBetween, longDay, shortDay } from '@/shared/dates'
@@ -97,15 +98,21 @@ const wide = computed(() => `${String(100 / props.plan.days.length)}%`)
           class="dot absolute p-0 edge-2-herb rounded-50% bg-herb [transform:translate(-50%,-50%)] cursor-pointer"
           :class="{ chosen: visit.id === chosen, spaced: spaced(visit), pinned: isPinned(visit) }"
           :style="style"
-          :title="`${longDay(visit.on)}, ${visit.minutes} min: ${workWords(visit)}`"
-          :aria-label="`${longDay(visit.on)}, ${visit.minutes} minutes: ${workWords(visit)}${spaced(visit) ? ', disturbs the bacteria' : ''}`"
+          :title="texts.min4(longDay(visit.on), visit.minutes, workWords(visit))"
+          :aria-label="
+            texts.minutes2(
+              longDay(visit.on),
+              visit.minutes,
+              workWords(visit),
+              spaced(visit) ? texts.disturbsTheBacteria : '',
+            )
+          "
           @click="emit('choose', visit)"
         />
       </span>
     </section>
     <p class="small quiet">
-      Larger is longer. A ring: it disturbs the tank’s bacteria; such work stands seven days apart. A square
-      is pinned.
+      {{ texts.largerIsLongerA }}
     </p>
   </div>
 </template>

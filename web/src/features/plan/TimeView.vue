@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, reactive, ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import DayField from '@/shared/components/DayField.vue'
@@ -30,9 +31,9 @@ const keeperOnly = computed(
 async function addDays() {
   const minutes = typedNumber(form.minutes)
   const wrong: Record<string, string> = {}
-  if (!form.firstDay) wrong.firstDay = 'From which day?'
-  if (!form.lastDay) wrong.lastDay = 'To which day?'
-  if (!Number.isInteger(minutes)) wrong.minutes = 'A whole number of minutes.'
+  if (!form.firstDay) wrong.firstDay = texts.fromWhichDay
+  if (!form.lastDay) wrong.lastDay = texts.toWhichDay
+  if (!Number.isInteger(minutes)) wrong.minutes = texts.aWholeNumberOfMinutes
   if (Object.keys(wrong).length) {
     refuse(wrong)
     return
@@ -48,7 +49,7 @@ async function addDays() {
   )
   if (done) {
     Object.assign(form, { firstDay: '', lastDay: '', note: '' })
-    said.value = 'Added. The plan works around these days.'
+    said.value = texts.addedThePlanWorks
   }
 }
 
@@ -60,25 +61,27 @@ function allow(work: string, may: boolean) {
 
 <template>
   <main class="page narrow">
-    <h1>People’s days</h1>
-    <p class="quiet">The plan keeps to these minutes. <RouterLink :to="{ name: 'plan' }">Plan</RouterLink></p>
+    <h1>{{ texts.peoplesDays }}</h1>
+    <p class="quiet">
+      {{ texts.thePlanKeepsTo }} <RouterLink :to="{ name: 'plan' }">{{ texts.plan }}</RouterLink>
+    </p>
     <AsyncState
       :pending="time.isPending.value"
       :error="time.error.value"
-      what="people’s days"
+      :what="texts.peoplesDays2"
       @retry="time.refetch()"
     >
       <template v-if="time.data.value">
         <p v-if="time.data.value.assumed" class="py-2 px-10px bg-amber-soft">
-          No working hours set yet, so the plan assumes an hour a day from the keeper.
+          {{ texts.noWorkingHoursSetYet }}
         </p>
         <section class="mt-18px mb-26px" aria-labelledby="weeks">
-          <h2 id="weeks">A usual week, in minutes</h2>
+          <h2 id="weeks">{{ texts.aUsualWeekIn }}</h2>
           <PersonWeek v-for="person in time.data.value.people" :key="person.accountId" :person="person" />
         </section>
         <section class="mt-18px mb-26px" aria-labelledby="other">
-          <h2 id="other">Exceptions</h2>
-          <p v-if="time.data.value.exceptions.length === 0" class="quiet">None coming up.</p>
+          <h2 id="other">{{ texts.exceptions }}</h2>
+          <p v-if="time.data.value.exceptions.length === 0" class="quiet">{{ texts.noneComingUp }}</p>
           <ul>
             <li
               v-for="one in time.data.value.exceptions"
@@ -86,12 +89,18 @@ function allow(work: string, may: boolean) {
               class="flex justify-between items-center edge-b-hair"
             >
               <span>
-                {{ name(one.accountId) }}, {{ shortDay(one.firstDay) }} to {{ shortDay(one.lastDay) }}:
-                {{ one.minutes ? `${one.minutes} minutes a day` : 'away' }}
+                {{
+                  texts.to3(
+                    name(one.accountId),
+                    shortDay(one.firstDay),
+                    shortDay(one.lastDay),
+                    one.minutes ? texts.minutesADay(one.minutes) : texts.away,
+                  )
+                }}
                 <span class="quiet">{{ one.note }}</span>
               </span>
               <el-button type="primary" text @click="removing.send(() => remove.mutateAsync(one.id))">
-                Remove<span class="seen-by-readers"> {{ shortDay(one.firstDay) }}</span>
+                {{ texts.remove }}<span class="seen-by-readers"> {{ shortDay(one.firstDay) }}</span>
               </el-button>
             </li>
           </ul>
@@ -103,30 +112,32 @@ function allow(work: string, may: boolean) {
           >
             <SelectField
               v-model="form.who"
-              label="Who"
+              :label="texts.who"
               name="accountId"
               :choices="[
-                { value: 0, label: 'Everyone' },
+                { value: 0, label: texts.everyone },
                 ...time.data.value.people.map((one) => ({ value: one.accountId, label: one.name })),
               ]"
             />
-            <DayField v-model="form.firstDay" label="From" name="firstDay" :error="errors.firstDay" />
-            <DayField v-model="form.lastDay" label="To" name="lastDay" :error="errors.lastDay" />
+            <DayField v-model="form.firstDay" :label="texts.from" name="firstDay" :error="errors.firstDay" />
+            <DayField v-model="form.lastDay" :label="texts.to" name="lastDay" :error="errors.lastDay" />
             <NumberField
               v-model="form.minutes"
-              label="Minutes a day"
+              :label="texts.minutesADay2"
               name="minutes"
-              hint="0 for away"
+              :hint="texts.n0ForAway"
               :error="errors.minutes"
             />
-            <TextField v-model="form.note" label="Note" name="note" :error="errors.note" />
-            <el-button type="primary" native-type="submit" :disabled="sending">Add these days</el-button>
+            <TextField v-model="form.note" :label="texts.note" name="note" :error="errors.note" />
+            <el-button type="primary" native-type="submit" :disabled="sending">{{
+              texts.addTheseDays
+            }}</el-button>
           </form>
           <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
           <p v-if="said" role="status" class="quiet">{{ said }}</p>
         </section>
         <section class="mt-18px mb-26px" aria-labelledby="may">
-          <h2 id="may">Helpers may do</h2>
+          <h2 id="may">{{ texts.helpersMayDo }}</h2>
           <div class="grid cols-[repeat(auto-fill,minmax(240px,1fr))] gap-6px mt-2">
             <el-checkbox
               v-for="one in time.data.value.work"

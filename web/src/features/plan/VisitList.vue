@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import WindowLine from '@/shared/components/WindowLine.vue'
 import { longDay } from '@/shared/dates'
@@ -31,17 +32,18 @@ const standing = (task: PlannedTask) => (task.daysLate > 0 ? ('LATE' as const) :
             visit.tank
           }}</el-button>
           <span class="small quiet"
-            >{{ visit.person ?? 'nobody has time' }}, <span class="num">{{ visit.minutes }}</span> min</span
+            >{{ visit.person ?? texts.nobodyHasTime }}, <span class="num">{{ visit.minutes }}</span>
+            {{ texts.min5 }}</span
           >
         </p>
         <ul>
           <li v-for="task in visit.tasks" :key="task.chain" class="grid cols-[1_200px] gap-12px items-center">
             <span>
               {{ task.name }}
-              <span v-if="task.daysLate > 0" class="late small text-brick"
-                >{{ task.daysLate }} days overdue</span
-              >
-              <span v-if="task.pinned" class="small quiet">pinned</span>
+              <span v-if="task.daysLate > 0" class="late small text-brick">{{
+                texts.daysOverdue(task.daysLate)
+              }}</span>
+              <span v-if="task.pinned" class="small quiet">{{ texts.pinned }}</span>
             </span>
             <WindowLine
               :window="task.window"

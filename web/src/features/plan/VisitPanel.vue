@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref, watch } from 'vue'
 import { useRights } from '@/features/account'
 import SelectField from '@/shared/components/SelectField.vue'
@@ -46,14 +47,14 @@ function decide(how: Decision['how'], day?: string) {
 </script>
 
 <template>
-  <section class="panel" :aria-label="`Visit to ${visit.tank}`">
+  <section class="panel" :aria-label="texts.visitTo(visit.tank)">
     <h2 class="flex justify-between items-center">
       {{ visit.tank }}
-      <el-button type="primary" text @click="emit('close')">Close</el-button>
+      <el-button type="primary" text @click="emit('close')">{{ texts.close }}</el-button>
     </h2>
     <p>
-      <b>{{ longDay(visit.on) }}</b>, <span class="num">{{ visit.minutes }}</span> min with set-up,
-      {{ visit.person ?? 'nobody has time' }}
+      <b>{{ longDay(visit.on) }}</b>, <span class="num">{{ visit.minutes }}</span>
+      {{ texts.minWithSetUp(visit.person ?? texts.nobodyHasTime) }}
     </p>
     <ul class="tasks">
       <li v-for="task in visit.tasks" :key="task.chain" class="py-6px edge-b-hair">
@@ -63,11 +64,11 @@ function decide(how: Decision['how'], day?: string) {
         >
           <span class="what flex flex-wrap gap-y-0 gap-x-2 items-baseline">
             {{ task.name }}<span v-if="task.filter" class="small quiet">{{ task.filter }}</span>
-            <span v-if="task.pinned" class="pin small text-plum">pinned</span>
-            <span v-if="task.daysLate > 0" class="late small"
-              >{{ counted(task.daysLate, 'day') }} overdue</span
-            >
-            <span class="small quiet">{{ task.minutes }} min</span>
+            <span v-if="task.pinned" class="pin small text-plum">{{ texts.pinned }}</span>
+            <span v-if="task.daysLate > 0" class="late small">{{
+              texts.overdue(counted(task.daysLate, 'day'))
+            }}</span>
+            <span class="small quiet">{{ texts.min3(task.minutes) }}</span>
           </span>
         </el-checkbox>
         <WindowLine
@@ -81,12 +82,12 @@ function decide(how: Decision['how'], day?: string) {
         <span class="small quiet">{{ windowWords(task.window) }}</span>
       </li>
     </ul>
-    <h3 class="mt-12px">Why this day</h3>
-    <p v-if="picked.length === 0" class="quiet">Tick the jobs you mean.</p>
-    <p v-else-if="prices.isPending.value" class="quiet">Working it out…</p>
+    <h3 class="mt-12px">{{ texts.whyThisDay }}</h3>
+    <p v-if="picked.length === 0" class="quiet">{{ texts.tickTheJobsYou }}</p>
+    <p v-else-if="prices.isPending.value" class="quiet">{{ texts.workingItOut }}</p>
     <p v-else-if="prices.isError.value" role="alert">
-      The plan did not answer.
-      <el-button type="primary" text @click="prices.refetch()">Ask again</el-button>
+      {{ texts.thePlanDidNot }}
+      <el-button type="primary" text @click="prices.refetch()">{{ texts.askAgain }}</el-button>
     </p>
     <template v-else-if="prices.data.value">
       <p>{{ prices.data.value.because }}</p>
@@ -97,9 +98,9 @@ function decide(how: Decision['how'], day?: string) {
     <form v-if="mayKeep" class="grid gap-2 my-3" @submit.prevent="to && decide('PIN', to)">
       <SelectField
         v-model="to"
-        :label="`Move ${picked.length === visit.tasks.length ? 'it' : 'what is ticked'} to`"
+        :label="texts.moveTo(picked.length === visit.tasks.length ? texts.it : texts.whatIsTicked)"
         name="to"
-        placeholder="Choose a day"
+        :placeholder="texts.chooseADay"
         :choices="
           others.map((price) => ({
             value: price.on,
@@ -113,10 +114,10 @@ function decide(how: Decision['how'], day?: string) {
       <p v-if="error" class="late" role="alert">{{ error }}</p>
       <div class="flex flex-wrap gap-6px">
         <el-button type="primary" native-type="submit" :disabled="!to || sending || !picked.length">
-          Move and pin
+          {{ texts.moveAndPin }}
         </el-button>
         <el-button v-if="pinned" type="primary" text :disabled="sending" @click="decide('FREE')">
-          Let the plan decide
+          {{ texts.letThePlanDecide }}
         </el-button>
         <el-button
           v-else
@@ -125,10 +126,10 @@ function decide(how: Decision['how'], day?: string) {
           :disabled="sending || !picked.length"
           @click="decide('PIN', visit.on)"
         >
-          Pin here
+          {{ texts.pinHere }}
         </el-button>
         <el-button type="primary" text :disabled="sending || !picked.length" @click="decide('SKIP')">
-          Skip this time
+          {{ texts.skipThisTime }}
         </el-button>
       </div>
     </form>
@@ -136,7 +137,7 @@ function decide(how: Decision['how'], day?: string) {
       v-if="tasks"
       class="small"
       :to="{ name: 'prepare', params: { tank: visit.tankId }, query: { tasks } }"
-      >Start this now</RouterLink
+      >{{ texts.startThisNow }}</RouterLink
     >
   </section>
 </template>

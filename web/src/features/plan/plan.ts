@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { addDays, daysBetween, type Day } from '@/shared/dates'
 import { lowerFirst } from '@/shared/words'
 import type { DayPrice, PlanDay, PlanItem, PlannedVisit } from './queries'
@@ -41,24 +42,24 @@ export const itemsOf = (visit: PlannedVisit, chains?: number[]): PlanItem[] =>
 
 /** "+9 min", "−3 min", "same", or "breaks a rule". */
 export function costWords(price: DayPrice): string {
-  if (price.breaksRules) return 'breaks a rule'
+  if (price.breaksRules) return texts.breaksARule
   const minutes = Math.round(price.minutesDearer)
   if (minutes === 0) return 'same'
-  return `${minutes > 0 ? '+' : '−'}${String(Math.abs(minutes))} min`
+  return texts.min2(minutes > 0 ? '+' : '−', Math.abs(minutes))
 }
 
 /** "1 h 25 min". */
 export function hoursWords(minutes: number): string {
   const hours = Math.floor(minutes / 60)
   const rest = minutes % 60
-  if (hours === 0) return `${String(rest)} min`
-  return rest === 0 ? `${String(hours)} h` : `${String(hours)} h ${String(rest)} min`
+  if (hours === 0) return texts.min3(rest)
+  return rest === 0 ? `${String(hours)} h` : texts.hMin(hours, rest)
 }
 
 /** "rinse the pre-filter, water change" for one or two tasks, else a count. */
 export const workWords = (visit: PlannedVisit): string =>
   visit.tasks.length > 2
-    ? `${String(visit.tasks.length)} tasks`
+    ? texts.tasks(visit.tasks.length)
     : visit.tasks.map((task) => lowerFirst(task.name)).join(', ')
 
 export const isPinned = (visit: PlannedVisit): boolean => visit.tasks.some((task) => task.pinned)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { useFilters } from '@/features/filter'
 import SelectField from '@/shared/components/SelectField.vue'
@@ -27,12 +28,12 @@ function add() {
     <SelectField
       v-model="chosen"
       class="what flex-1 min-w-0"
-      label="Task found necessary"
+      :label="texts.taskFoundNecessary"
       name="task"
-      placeholder="Found more to do…"
+      :placeholder="texts.foundMoreToDo"
       :choices="offered.map((task) => ({ value: task.id, label: task.name }))"
       bare
     />
-    <el-button class="min-h-touch" native-type="submit" :disabled="!chosen">Add</el-button>
+    <el-button class="min-h-touch" native-type="submit" :disabled="!chosen">{{ texts.add }}</el-button>
   </form>
 </template>

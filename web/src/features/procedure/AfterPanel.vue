@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { MovedPanel } from '@/features/visit'
 import { ComingReadings } from '@/features/water'
@@ -32,12 +33,12 @@ const drawn = computed(() =>
 const regained = computed(() => {
   const flow = props.saved.service.flows[0]
   if (flow?.beforeLph === undefined || flow.afterLph === undefined) return ''
-  return `Flow ${say('FLOW', flow.beforeLph)} before, ${say('FLOW', flow.afterLph)} after.`
+  return texts.flowBeforeAfter(say('FLOW', flow.beforeLph), say('FLOW', flow.afterLph))
 })
 const facts = computed(() =>
   [
-    props.saved.service.minutes ? `${counted(props.saved.service.minutes, 'minute')} of work.` : '',
-    off.value ? `Filter off for ${counted(off.value, 'minute')}.` : '',
+    props.saved.service.minutes ? texts.ofWork(counted(props.saved.service.minutes, 'minute')) : '',
+    off.value ? texts.filterOffFor(counted(off.value, 'minute')) : '',
     regained.value,
   ].filter(Boolean),
 )
@@ -49,34 +50,33 @@ const facts = computed(() =>
   <MovedPanel :saved="saved" :corrected="false" @merged="(one) => emit('merged', one)" />
   <section class="grid gap-6px mt-4">
     <template v-if="down">
-      <h2>This week</h2>
+      <h2>{{ texts.thisWeek }}</h2>
       <p>
-        Where animals stay in this tank: test ammonia and nitrite daily, since bacteria left with the filter,
-        and see that its water still moves at the surface.
+        {{ texts.whereAnimalsStayIn }}
       </p>
     </template>
     <template v-else>
-      <h2>In ten minutes</h2>
-      <p>No drips, water clear again, level steady, leak sensor dry and plugged in.</p>
-      <h2>Tomorrow</h2>
-      <p>Animals active, eating and breathing normally; flow as it was left.</p>
+      <h2>{{ texts.inTenMinutes }}</h2>
+      <p>{{ texts.noDripsWaterClear }}</p>
+      <h2>{{ texts.tomorrow }}</h2>
+      <p>{{ texts.animalsActiveEatingAnd }}</p>
     </template>
-    <p>Sick animals are a vet’s matter.</p>
+    <p>{{ texts.sickAnimalsAreA }}</p>
     <ComingReadings :tank="saved.service.tankId" />
     <p class="small quiet">
-      Readings asked for stand in your rounds on their days. Keep the kit’s waiting time.
+      {{ texts.readingsAskedForStand }}
     </p>
     <template v-if="drawn">
-      <h2>Water</h2>
+      <h2>{{ texts.water }}</h2>
       <p>
-        {{ say('VOLUME', drawn) }} were drawn from the tank.
+        {{ texts.wereDrawnFromThe(say('VOLUME', drawn)) }}
         <RouterLink
           :to="{
             name: 'water-change',
             params: { tank: saved.service.tankId },
             query: { buckets: String(drawn) },
           }"
-          >Log the water change</RouterLink
+          >{{ texts.logTheWaterChange }}</RouterLink
         >
       </p>
     </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { inOurUnits, say, withUnit } from '@/shared/units'
 import { counted } from '@/shared/words'
@@ -24,14 +25,13 @@ const print = () => {
 </script>
 
 <template>
-  <article class="card" :aria-label="`Bench card for ${procedure.filterName}`">
+  <article class="card" :aria-label="texts.benchCardFor(procedure.filterName)">
     <div class="flex justify-between items-baseline">
-      <h2>{{ procedure.filterName }} on {{ tank }}</h2>
-      <el-button class="print:hidden" type="primary" text @click="print">Print</el-button>
+      <h2>{{ texts.on(procedure.filterName, tank) }}</h2>
+      <el-button class="print:hidden" type="primary" text @click="print">{{ texts.print }}</el-button>
     </div>
     <p class="quiet">
-      About {{ counted(minutes, 'minute') }}, {{ counted(steps, 'step') }}.
-      {{ rinses ? procedure.rinseWith : '' }}
+      {{ texts.about(counted(minutes, 'minute'), counted(steps, 'step'), rinses ? procedure.rinseWith : '') }}
     </p>
     <p
       v-for="warning in procedure.warnings"
@@ -47,27 +47,28 @@ const print = () => {
       class="my-2 py-2 px-3 edge-l-5-plum bg-plum-soft"
       role="note"
     >
-      <b>On hold:</b> {{ work.join(', ') }}. {{ inOurUnits(hold.reason) }} {{ hold.clears }}
+      <b>{{ texts.onHold }}</b> {{ work.join(', ') }}. {{ inOurUnits(hold.reason) }} {{ hold.clears }}
     </p>
     <div class="take grid cols-[repeat(auto-fit,minmax(200px,1fr))] gap-y-2 gap-x-30px my-10px">
       <section v-if="procedure.carry.length">
-        <h3>What to bring</h3>
+        <h3>{{ texts.whatToBring }}</h3>
         <ul>
           <li v-for="thing in procedure.carry" :key="thing">{{ thing }}</li>
         </ul>
       </section>
       <section v-if="procedure.draw">
-        <h3>Draw</h3>
+        <h3>{{ texts.draw }}</h3>
         <p>
-          {{ say('VOLUME', procedure.draw.litres) }} of tank water,
-          {{ withUnit(procedure.draw.percent, '%') }} of the tank. It counts towards today’s water change.
+          {{
+            texts.ofTankWaterOf(say('VOLUME', procedure.draw.litres), withUnit(procedure.draw.percent, '%'))
+          }}
         </p>
       </section>
     </div>
-    <h3>Steps</h3>
+    <h3>{{ texts.steps }}</h3>
     <StepList :steps="procedure.steps" />
     <template v-for="next in procedure.then" :key="next.filterId">
-      <h3>Then {{ next.filterName }}</h3>
+      <h3>{{ texts.then(next.filterName) }}</h3>
       <StepList :steps="next.steps" />
     </template>
   </article>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import LinkButton from '@/shared/components/LinkButton.vue'
@@ -58,7 +59,7 @@ async function end() {
   await props.guided.flush()
   const id = view.value?.id
   if (!id || props.guided.waiting.value > 0) {
-    trouble.value = 'Some ticks haven’t been sent yet. Try again when you’re back online.'
+    trouble.value = texts.someTicksHaventBeen
     return
   }
   saved.value = await send(() =>
@@ -92,12 +93,14 @@ async function dropIt() {
     <section v-else-if="view?.finishedAt">
       <GoOn :guided="view" />
       <p>
-        This service is in the log.
-        <RouterLink :to="{ name: 'tank', params: { tank: view.place.tankId } }">See the tank</RouterLink>
+        {{ texts.thisServiceIsIn }}
+        <RouterLink :to="{ name: 'tank', params: { tank: view.place.tankId } }">{{
+          texts.seeTheTank
+        }}</RouterLink>
       </p>
       <template v-if="late.length">
         <p class="py-10px px-3 edge-l-5-brick bg-brick-soft" role="note">
-          Someone ended it on another device. These ticks of yours aren’t in its log:
+          {{ texts.someoneEndedItOn }}
         </p>
         <ul>
           <li v-for="(words, i) in late" :key="i">{{ words }}</li>
@@ -107,31 +110,33 @@ async function dropIt() {
             class="min-h-56px"
             type="primary"
             :to="{ name: 'correct', params: { tank: view.place.tankId, service: view.id } }"
-            >Correct the service</LinkButton
+            >{{ texts.correctTheService }}</LinkButton
           >
-          <el-button class="min-h-56px" size="large" @click="guided.forget()">Discard these ticks</el-button>
+          <el-button class="min-h-56px" size="large" @click="guided.forget()">{{
+            texts.discardTheseTicks
+          }}</el-button>
         </div>
       </template>
     </section>
     <form v-else class="grid gap-3 mt-10px" @submit.prevent="end">
-      <h1>{{ early ? 'End before the last step?' : 'All steps done' }}</h1>
+      <h1>{{ early ? texts.endBeforeTheLast : texts.allStepsDone }}</h1>
       <ul v-if="skipped.length">
         <li v-for="{ step, reason } in skipped" :key="step.id" class="quiet">
-          Skipped: {{ step.text }} {{ reason }}
+          {{ texts.skipped(step.text, reason ?? '') }}
         </li>
       </ul>
       <p v-if="off && !stays" class="py-10px px-3 edge-l-5-brick bg-brick-soft" role="note">
-        The filter is still off. Go back and start it, or write why it stays off.
+        {{ texts.theFilterIsStill }}
       </p>
       <TextField
         v-if="off && !stays"
         v-model="leftOffReason"
-        label="Why it stays off"
+        :label="texts.whyItStaysOff"
         name="leftOffReason"
         :error="errors.leftOffReason"
       />
       <fieldset v-if="spent.length">
-        <legend class="font-600">Parts used</legend>
+        <legend class="font-600">{{ texts.partsUsed }}</legend>
         <div
           v-for="part in spent"
           :key="part.thing"
@@ -139,14 +144,14 @@ async function dropIt() {
         >
           <span>{{ part.thing }}</span>
           <el-button
-            :aria-label="`One ${part.thing} less`"
+            :aria-label="texts.oneLess(part.thing)"
             :disabled="countOf(part) === 0"
             @click="used[part.thing] = countOf(part) - 1"
           >
             −
           </el-button>
           <span class="num" role="status">{{ countOf(part) }}</span>
-          <el-button :aria-label="`One ${part.thing} more`" @click="used[part.thing] = countOf(part) + 1">
+          <el-button :aria-label="texts.oneMore(part.thing)" @click="used[part.thing] = countOf(part) + 1">
             +
           </el-button>
         </div>
@@ -154,20 +159,22 @@ async function dropIt() {
       <TextField
         v-if="errors['circumstances.overrideReason']"
         v-model="overrideReason"
-        label="Why it was done while on hold"
+        :label="texts.whyItWasDone"
         name="circumstances.overrideReason"
         :error="errors['circumstances.overrideReason']"
       />
-      <TextField v-model="note" label="Note" name="note" type="textarea" :error="errors.note" />
+      <TextField v-model="note" :label="texts.note" name="note" type="textarea" :error="errors.note" />
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <div class="actions flex gap-10px">
-        <el-button class="min-h-56px" type="primary" native-type="submit" :disabled="sending"
-          >Save to the log</el-button
-        >
-        <el-button v-if="early" class="min-h-56px" type="primary" text @click="emit('resume')"
-          >Continue</el-button
-        >
-        <el-button v-if="untouched" class="min-h-56px" type="primary" text @click="dropIt">Discard</el-button>
+        <el-button class="min-h-56px" type="primary" native-type="submit" :disabled="sending">{{
+          texts.saveToTheLog
+        }}</el-button>
+        <el-button v-if="early" class="min-h-56px" type="primary" text @click="emit('resume')">{{
+          texts.continue
+        }}</el-button>
+        <el-button v-if="untouched" class="min-h-56px" type="primary" text @click="dropIt">{{
+          texts.discard
+        }}</el-button>
       </div>
     </form>
   </div>

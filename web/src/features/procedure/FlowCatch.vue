@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import MeasureField from '@/shared/components/MeasureField.vue'
 import NumberField from '@/shared/components/NumberField.vue'
@@ -53,31 +54,33 @@ function keep() {
 <template>
   <div class="grid cols-[repeat(auto-fit,minmax(150px,1fr))] gap-12px items-end max-w-640px">
     <el-button class="min-h-touch m-0" @click="turn">
-      {{ running === undefined ? 'Start the clock' : `Stop at ${running} s` }}
+      {{ running === undefined ? texts.startTheClock : texts.stopAtS(running) }}
     </el-button>
-    <NumberField v-model="seconds" label="Seconds" name="seconds" unit="s" />
-    <MeasureField v-model="litres" label="Caught" name="litres" quantity="VOLUME" />
-    <el-button v-if="typed && all.length < ENOUGH" class="min-h-touch m-0" @click="again"
-      >Catch again</el-button
-    >
+    <NumberField v-model="seconds" :label="texts.seconds" name="seconds" unit="s" />
+    <MeasureField v-model="litres" :label="texts.caught" name="litres" quantity="VOLUME" />
+    <el-button v-if="typed && all.length < ENOUGH" class="min-h-touch m-0" @click="again">{{
+      texts.catchAgain
+    }}</el-button>
     <el-button class="min-h-touch m-0" type="primary" :disabled="rate === undefined" @click="keep">
-      {{ rate === undefined ? 'Keep the flow' : `Keep ${say('FLOW', rate)}` }}
+      {{ rate === undefined ? texts.keepTheFlow : texts.keep(say('FLOW', rate)) }}
     </el-button>
-    <ul v-if="catches.length" class="small col-span-full" aria-label="Catches">
+    <ul v-if="catches.length" class="small col-span-full" :aria-label="texts.catches">
       <li v-for="(one, index) in catches" :key="index">
-        {{ say('VOLUME', one.litres) }} in {{ withUnit(one.seconds, 's') }}
+        {{ texts.in(say('VOLUME', one.litres), withUnit(one.seconds, 's')) }}
         <el-button
           class="min-h-touch m-0"
           text
-          :aria-label="`Take out catch ${index + 1}`"
+          :aria-label="texts.takeOutCatch(index + 1)"
           @click="drop(index)"
-          >Take out</el-button
+          >{{ texts.takeOut }}</el-button
         >
       </li>
     </ul>
-    <p v-if="kept !== undefined" class="quiet col-span-full" role="status">Kept: {{ say('FLOW', kept) }}</p>
+    <p v-if="kept !== undefined" class="quiet col-span-full" role="status">
+      {{ texts.kept(say('FLOW', kept)) }}
+    </p>
     <p v-else-if="all.length && all.length < ENOUGH" class="quiet col-span-full">
-      Catch {{ ENOUGH }} times, and the middle one counts; once is good to a tenth.
+      {{ texts.catchTimesAndThe(ENOUGH) }}
     </p>
   </div>
 </template>

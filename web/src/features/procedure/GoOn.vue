@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { useBegin } from './begin'
 import { progressOf } from './progress'
@@ -27,11 +28,11 @@ async function goOn() {
 
 <template>
   <section v-if="next" class="next grid gap-10px justify-items-start mb-4">
-    <h2>Next: {{ next.filterName }}</h2>
-    <p v-if="heaterOff">The heater is still off. If you stop here, turn it on now and wash your hands.</p>
+    <h2>{{ texts.next(next.filterName) }}</h2>
+    <p v-if="heaterOff">{{ texts.theHeaterIsStill }}</p>
     <p v-if="errors.after || trouble" class="trouble" role="alert">{{ errors.after ?? trouble }}</p>
     <el-button type="primary" size="large" :disabled="sending" @click="goOn">
-      Go on with {{ next.filterName }}
+      {{ texts.goOnWith(next.filterName) }}
     </el-button>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { useBegin } from './begin'
@@ -18,20 +19,19 @@ const { sending, trouble, beginWhole } = useBegin()
     <AsyncState
       :pending="procedure.isPending.value || tank.isPending.value"
       :error="procedure.error.value ?? tank.error.value"
-      what="the steps"
+      :what="texts.theSteps"
       @retry="(procedure.refetch(), tank.refetch())"
     >
       <template v-if="procedure.data.value">
-        <h1>Look {{ procedure.data.value.filterName }} over</h1>
+        <h1>{{ texts.lookOver(procedure.data.value.filterName) }}</h1>
         <p class="quiet">
-          Dangers first, then the animals, then how dirty it is. Nothing is lifted; the work itself is spread
-          over weeks.
+          {{ texts.dangersFirstThenThe }}
         </p>
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
         <p class="begin my-4">
-          <el-button type="primary" :loading="sending" @click="beginWhole(props.filter, 'LOOK_OVER')"
-            >Start</el-button
-          >
+          <el-button type="primary" :loading="sending" @click="beginWhole(props.filter, 'LOOK_OVER')">{{
+            texts.start
+          }}</el-button>
         </p>
         <BenchCard :procedure="procedure.data.value" :tank="tank.data.value?.tank.name ?? ''" />
       </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useFilters, type Filter } from '@/features/filter'
@@ -32,12 +33,17 @@ const tasks = ref<number[]>([])
 const chores = ref<Chore[]>([])
 const media = reactive({ stage: undefined as number | undefined, grams: '', reason: '' })
 const CHORES: { value: Chore; label: string; marine: boolean }[] = [
-  { value: 'ROCK_BLOW_OFF', label: 'Blow detritus off the rock first', marine: true },
-  { value: 'SUBSTRATE_VACUUM', label: 'Vacuum the substrate', marine: false },
-  { value: 'BIO_PART_REPLACED', label: 'Replace part of the bio media', marine: false },
+  { value: 'ROCK_BLOW_OFF', label: texts.blowDetritusOffThe, marine: true },
+  { value: 'SUBSTRATE_VACUUM', label: texts.vacuumTheSubstrate, marine: false },
+  { value: 'BIO_PART_REPLACED', label: texts.replacePartOfThe, marine: false },
 ]
 
 const nothing = computed(() => tasks.value.length + chores.value.length === 0)
+const onlyLog = computed(() => ({
+  name: 'log',
+  params: { tank: props.tank },
+  query: { tasks: tasks.value.join(',') },
+}))
 const then = ref<number[]>([])
 const procedure = useProcedure(filterId, tasks, chores, then)
 const filter = computed(() => filters.data.value?.find((one) => one.id === filterId.value))
@@ -89,7 +95,7 @@ async function start() {
   const grams = typedNumber(media.grams)
   const exchange = chores.value.includes('BIO_PART_REPLACED')
   if (exchange && (media.stage === undefined || grams === undefined || Number.isNaN(grams))) {
-    refuse({ 'media.grams': 'Which media, and how many grams?' })
+    refuse({ 'media.grams': texts.whichMediaAndHow })
     return
   }
   await begin({
@@ -108,20 +114,20 @@ async function start() {
     <AsyncState
       :pending="tank.isPending.value || filters.isPending.value"
       :error="tank.error.value ?? filters.error.value"
-      what="the tank"
+      :what="texts.theTank"
       @retry="(tank.refetch(), filters.refetch())"
     >
       <h1>{{ tank.data.value?.tank.name }}</h1>
       <p v-if="filters.data.value?.length === 0">
-        This tank has no filter yet.
-        <RouterLink :to="{ name: 'new-filter', params: { tank: props.tank } }">Add one</RouterLink>
+        {{ texts.thisTankHasNo }}
+        <RouterLink :to="{ name: 'new-filter', params: { tank: props.tank } }">{{ texts.addOne }}</RouterLink>
       </p>
       <div v-else class="grid cols-[minmax(260px,360px)_1] gap-40px mt-3 max-half:cols-1">
         <form class="print:hidden" @submit.prevent="start">
           <ChoiceRow
             v-if="filterId !== undefined && (filters.data.value?.length ?? 0) > 1"
             :model-value="filterId"
-            legend="Filter"
+            :legend="texts.filter"
             name="filterId"
             :choices="(filters.data.value ?? []).map((one) => ({ value: one.id, label: one.name }))"
             @update:model-value="(id) => choose(filters.data.value?.find((one) => one.id === id))"
@@ -132,7 +138,7 @@ async function start() {
             :wanted="wanted"
             :error="errors.then"
           />
-          <h2>What will you do?</h2>
+          <h2>{{ texts.whatWillYouDo }}</h2>
           <p
             v-for="words in openingWords(tasks, openings.data.value ?? [])"
             :key="words"
@@ -141,7 +147,7 @@ async function start() {
           >
             {{ words }}
           </p>
-          <el-checkbox-group v-model="tasks" aria-label="Tasks">
+          <el-checkbox-group v-model="tasks" :aria-label="texts.tasks">
             <el-checkbox
               v-for="task in filter?.tasks.filter((one) => one.mode !== 'OFF')"
               :key="task.id"
@@ -150,7 +156,7 @@ async function start() {
               >{{ task.name }}</el-checkbox
             >
           </el-checkbox-group>
-          <el-checkbox-group v-model="chores" aria-label="Besides">
+          <el-checkbox-group v-model="chores" :aria-label="texts.besides">
             <el-checkbox
               v-for="chore in offered"
               :key="chore.value"
@@ -170,36 +176,36 @@ async function start() {
           <template v-if="held.length && !nothing">
             <div v-for="one in held" :key="one.hold.cause">
               <HoldNotice :hold="one.hold" />
-              <p class="small quiet">On hold: {{ one.work.join(', ') }}.</p>
+              <p class="small quiet">{{ texts.onHold2(one.work.join(', ')) }}</p>
             </div>
             <TextField
               v-if="!chores.includes('BIO_PART_REPLACED')"
               v-model="media.reason"
-              label="Why you are doing it anyway"
+              :label="texts.whyYouAreDoing"
               name="overrideReason"
               type="textarea"
-              hint="Kept with the record."
+              :hint="texts.keptWithTheRecord"
               :error="errors.overrideReason"
             />
           </template>
           <p v-if="errors.tasks || trouble" class="trouble" role="alert">{{ errors.tasks ?? trouble }}</p>
           <div class="actions flex flex-wrap gap-2 my-10px">
-            <el-button class="min-h-touch" type="primary" native-type="submit" :disabled="sending || nothing"
-              >Start</el-button
-            >
-            <LinkButton
+            <el-button
               class="min-h-touch"
               type="primary"
-              text
-              :to="{ name: 'log', params: { tank: props.tank }, query: { tasks: tasks.join(',') } }"
-              >Only log it</LinkButton
+              native-type="submit"
+              :disabled="sending || nothing"
+              >{{ texts.start }}</el-button
             >
+            <LinkButton class="min-h-touch" type="primary" text :to="onlyLog">{{
+              texts.onlyLogIt
+            }}</LinkButton>
           </div>
         </form>
         <AsyncState
           :pending="procedure.isPending.value"
           :error="procedure.error.value"
-          what="the steps"
+          :what="texts.theSteps"
           @retry="procedure.refetch()"
         >
           <BenchCard
@@ -207,7 +213,7 @@ async function start() {
             :procedure="procedure.data.value"
             :tank="tank.data.value?.tank.name ?? ''"
           />
-          <p v-else class="quiet">Tick what you want to do; what it takes and every step appear here.</p>
+          <p v-else class="quiet">{{ texts.tickWhatYouWant }}</p>
         </AsyncState>
       </div>
     </AsyncState>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { useNow } from '@/shared/now'
 import { spanWords } from './progress'
@@ -18,24 +19,24 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <div v-if="rows.length" class="guard print:hidden" role="region" aria-label="In progress">
+  <div v-if="rows.length" class="guard print:hidden" role="region" :aria-label="texts.inProgress">
     <p
       v-for="{ guided, off } in rows"
       :key="guided.id"
       class="flex flex-wrap gap-y-1 gap-x-12px items-center min-h-44px py-1 px-5 bg-herb-soft"
       :class="{ off }"
     >
-      <strong>{{ guided.place.filterName }}</strong> on {{ guided.place.tankName }}
-      <span v-if="off">has been off for {{ off }}</span>
-      <span v-else>is being serviced</span>
+      <strong>{{ guided.place.filterName }}</strong> {{ texts.on2(guided.place.tankName) }}
+      <span v-if="off">{{ texts.hasBeenOffFor(off) }}</span>
+      <span v-else>{{ texts.isBeingServiced }}</span>
       <RouterLink
         v-if="!guided.finishedAt"
         class="content-center min-h-44px"
         :to="{ name: 'service', params: { service: guided.id } }"
-        >Continue</RouterLink
+        >{{ texts.continue }}</RouterLink
       >
       <el-button v-else type="primary" text @click="confirm.mutate(guided.id)">
-        It's running again
+        {{ texts.itsRunningAgain }}
       </el-button>
     </p>
   </div>

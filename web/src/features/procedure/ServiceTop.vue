@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { clockWords, offAdvice } from './progress'
 import type { Guided } from './queries'
@@ -25,19 +26,20 @@ const advice = computed(() => offAdvice(off.value ?? 0))
     <h1 class="text-17px font-700">
       {{ view.place.tankName }}
       <span class="quiet font-400"
-        >· {{ view.place.filterName }}{{ place ? `, step ${place} of ${total}` : '' }}</span
+        >· {{ view.place.filterName }}{{ place ? texts.stepOf(place, total) : '' }}</span
       >
     </h1>
     <p v-if="!reachable" class="py-2px px-10px rounded-3px bg-amber-soft text-amber font-600" role="status">
-      No connection.
       {{
-        waiting
-          ? `${waiting} ${waiting === 1 ? 'tick' : 'ticks'} kept here, sent when it is back.`
-          : 'Go on; ticks are kept here.'
+        texts.noConnection(
+          waiting
+            ? texts.keptHereSentWhen(waiting, waiting === 1 ? texts.tick : texts.ticks)
+            : texts.goOnTicksAre,
+        )
       }}
     </p>
     <p v-if="off !== undefined" class="clock text-18px font-680" :class="advice.tone" role="timer">
-      Filter off <span class="num">{{ clockWords(off) }}</span>
+      {{ texts.filterOff }} <span class="num">{{ clockWords(off) }}</span>
       <span v-if="advice.words" class="small">{{ advice.words }}</span>
     </p>
   </header>

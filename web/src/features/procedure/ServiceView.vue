@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { insideAfter, TrayPicture, tubsOf } from '@/features/filter'
 import { PhotoStrip } from '@/features/visit'
@@ -99,7 +100,7 @@ const grade = (finding: Finding | undefined) => {
     <AsyncState
       :pending="!guided.view.value && !guided.failure.value"
       :error="guided.view.value ? null : guided.failure.value"
-      what="the service"
+      :what="texts.theService"
       @retry="guided.sync()"
     >
       <template v-if="guided.view.value">
@@ -152,10 +153,10 @@ const grade = (finding: Finding | undefined) => {
                 :tubs="tubsOf(steps)"
               />
               <p v-for="(step, i) in next" :key="step.id" class="next py-11px edge-t-line text-ink-quiet">
-                <b v-if="i === 0">Next</b> {{ step.text }}
+                <b v-if="i === 0">{{ texts.next2 }}</b> {{ step.text }}
               </p>
               <el-button type="primary" text :aria-expanded="listing" @click="listing = !listing">
-                All steps
+                {{ texts.allSteps }}
               </el-button>
               <ol v-if="listing" class="all">
                 <li v-for="step in steps" :key="step.id" class="py-11px edge-t-line text-ink-quiet">
@@ -183,16 +184,16 @@ const grade = (finding: Finding | undefined) => {
               role="timer"
             >
               <span class="small">{{ timer.step.text.slice(0, 28) }}…</span>
-              <b class="num">{{ timer.left > 0 ? clockWords(timer.left) : 'over' }}</b>
+              <b class="num">{{ timer.left > 0 ? clockWords(timer.left) : texts.over }}</b>
             </p>
-            <el-button class="min-h-56px" :disabled="!previous" @click="back">Back</el-button>
-            <el-button class="min-h-56px" @click="skipping = true">Skip…</el-button>
-            <el-button class="min-h-56px" @click="ending = true">End…</el-button>
+            <el-button class="min-h-56px" :disabled="!previous" @click="back">{{ texts.back }}</el-button>
+            <el-button class="min-h-56px" @click="skipping = true">{{ texts.skip }}</el-button>
+            <el-button class="min-h-56px" @click="ending = true">{{ texts.end }}</el-button>
             <el-button
               type="primary"
               class="done min-h-56px flex-[1_1_220px] text-22px max-phone:[flex-basis:100%]"
               @click="done(current)"
-              >Done</el-button
+              >{{ texts.done }}</el-button
             >
           </footer>
         </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
@@ -19,25 +20,24 @@ const { sending, trouble, beginWhole } = useBegin()
     <AsyncState
       :pending="procedure.isPending.value || tank.isPending.value"
       :error="procedure.error.value ?? tank.error.value"
-      what="the steps"
+      :what="texts.theSteps"
       @retry="(procedure.refetch(), tank.refetch())"
     >
       <template v-if="procedure.data.value">
-        <h1>Set up {{ procedure.data.value.filterName }}</h1>
+        <h1>{{ texts.setUp(procedure.data.value.filterName) }}</h1>
         <p class="quiet">
-          Once it runs, its clocks start, the flow you catch is its clean baseline, and you will be asked to
-          look at it again.
+          {{ texts.onceItRunsIts }}
         </p>
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
         <div class="actions flex flex-wrap gap-10px my-4">
-          <el-button type="primary" :loading="sending" @click="beginWhole(props.filter, 'SET_UP')"
-            >Start</el-button
-          >
+          <el-button type="primary" :loading="sending" @click="beginWhole(props.filter, 'SET_UP')">{{
+            texts.start
+          }}</el-button>
           <LinkButton
             type="primary"
             text
             :to="{ name: 'inside-filter', params: { tank: props.tank, filter: props.filter } }"
-            >Say what sits where first</LinkButton
+            >{{ texts.sayWhatSitsWhere }}</LinkButton
           >
         </div>
         <BenchCard :procedure="procedure.data.value" :tank="tank.data.value?.tank.name ?? ''" />

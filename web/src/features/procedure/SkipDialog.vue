@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { ref, watch } from 'vue'
 import TextField from '@/shared/components/TextField.vue'
 import type { Step } from './queries'
@@ -17,16 +18,16 @@ watch(shown, () => {
 
 function submit() {
   if (reason.value.trim()) emit('skip', reason.value.trim())
-  else error.value = 'Give a short reason.'
+  else error.value = texts.giveAShortReason
 }
 </script>
 
 <template>
-  <el-dialog v-model="shown" title="Skip this step?" width="min(440px, 94vw)">
+  <el-dialog v-model="shown" :title="texts.skipThisStep" width="min(440px, 94vw)">
     <form class="grid gap-3" @submit.prevent="submit">
       <p class="quiet">{{ step?.text }}</p>
-      <TextField v-model="reason" label="Why" name="reason" :error="error" />
-      <el-button class="min-h-touch" type="primary" native-type="submit">Skip it</el-button>
+      <TextField v-model="reason" :label="texts.why" name="reason" :error="error" />
+      <el-button class="min-h-touch" type="primary" native-type="submit">{{ texts.skipIt }}</el-button>
     </form>
   </el-dialog>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import CautionNote from '@/shared/components/CautionNote.vue'
 import { toldBefore } from './cautions'
 import type { Step } from './queries'
@@ -10,7 +11,7 @@ defineProps<{ steps: Step[] }>()
 <template>
   <ol class="[counter-reset:step]">
     <li v-for="step in steps" :key="step.id">
-      {{ step.text }} <span v-if="step.timerMinutes" class="num">{{ step.timerMinutes }} min</span>
+      {{ step.text }} <span v-if="step.timerMinutes" class="num">{{ texts.min(step.timerMinutes) }}</span>
       <CautionNote
         v-for="caution in step.cautions"
         :key="caution"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { FindingPick } from '@/features/visit'
 import CautionNote from '@/shared/components/CautionNote.vue'
@@ -50,12 +51,12 @@ const drawn = computed(() =>
       :again="toldBefore(steps, step.id, caution)"
     />
     <el-button v-if="step.timerMinutes && !running" @click="emit('time')">
-      Start the {{ step.timerMinutes }} minutes
+      {{ texts.startTheMinutes(step.timerMinutes) }}
     </el-button>
     <FindingPick
       v-if="step.captures === 'FINDING'"
       :model-value="finding"
-      :what="step.stageName ?? 'part'"
+      :what="step.stageName ?? texts.part"
       :grades="step.grades"
       @update:model-value="(grade) => emit('grade', grade)"
     />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 
@@ -9,9 +10,9 @@ const emit = defineEmits<{ say: [place: string] }>()
 /** What the server has where nobody could tell. */
 const UNKNOWN = 'UNKNOWN'
 const choices = computed(() => [
-  { value: '', label: 'No' },
-  ...props.places.map((place) => ({ value: place, label: `Yes, from the ${place}` })),
-  { value: UNKNOWN, label: 'Yes, nobody can tell where from' },
+  { value: '', label: texts.no },
+  ...props.places.map((place) => ({ value: place, label: texts.yesFromThe(place) })),
+  { value: UNKNOWN, label: texts.yesNobodyCanTell },
 ])
 const said = computed({
   get: () => props.stray ?? '-',
@@ -20,5 +21,5 @@ const said = computed({
 </script>
 
 <template>
-  <ChoiceRow v-model="said" legend="Was media in the pump?" name="stray" :choices="choices" />
+  <ChoiceRow v-model="said" :legend="texts.wasMediaInThe" name="stray" :choices="choices" />
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { useRights } from '@/features/account'
 import { useTank } from '@/features/tank'
@@ -18,12 +19,12 @@ const procedure = useTakeDown(() => props.filter, why)
 const { sending, trouble, beginWhole } = useBegin()
 
 const choices = computed(() => [
-  { value: 'MOVE' as const, label: 'Move it' },
-  ...(mayKeep.value ? [{ value: 'STORE' as const, label: 'Put it away' }] : []),
+  { value: 'MOVE' as const, label: texts.moveIt },
+  ...(mayKeep.value ? [{ value: 'STORE' as const, label: texts.putItAway }] : []),
 ])
 const AFTER = {
-  MOVE: 'It stays off until you set it up again, and keeps its history.',
-  STORE: 'It is out of use afterwards. Its history stays, and it can be put back into use.',
+  MOVE: texts.itStaysOffUntil,
+  STORE: texts.itIsOutOf,
 }
 </script>
 
@@ -32,18 +33,18 @@ const AFTER = {
     <AsyncState
       :pending="procedure.isPending.value || tank.isPending.value"
       :error="procedure.error.value ?? tank.error.value"
-      what="the steps"
+      :what="texts.theSteps"
       @retry="(procedure.refetch(), tank.refetch())"
     >
       <template v-if="procedure.data.value">
-        <h1>Take {{ procedure.data.value.filterName }} down</h1>
-        <ChoiceRow v-model="why" legend="What for" name="why" :choices="choices" />
+        <h1>{{ texts.takeDown(procedure.data.value.filterName) }}</h1>
+        <ChoiceRow v-model="why" :legend="texts.whatFor" name="why" :choices="choices" />
         <p class="quiet">{{ AFTER[why] }}</p>
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
         <p class="actions my-4">
-          <el-button type="primary" :loading="sending" @click="beginWhole(props.filter, why)"
-            >Start</el-button
-          >
+          <el-button type="primary" :loading="sending" @click="beginWhole(props.filter, why)">{{
+            texts.start
+          }}</el-button>
         </p>
         <BenchCard :procedure="procedure.data.value" :tank="tank.data.value?.tank.name ?? ''" />
       </template>

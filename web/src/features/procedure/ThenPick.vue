@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import type { Filter } from '@/features/filter'
 
@@ -26,19 +27,19 @@ const picked = computed({
 
 <template>
   <section v-if="offers.length" class="then [margin-block:14px]">
-    <h2>In the same go</h2>
-    <el-checkbox-group v-model="picked" aria-label="In the same go">
+    <h2>{{ texts.inTheSameGo }}</h2>
+    <el-checkbox-group v-model="picked" :aria-label="texts.inTheSameGo">
       <el-checkbox
         v-for="{ filter, tasks } in offers"
         :key="filter.id"
         :value="filter.id"
         class="tick flex h-auto mr-0 edge-b-hair whitespace-normal"
       >
-        Then {{ filter.name }}: {{ tasks.map((task) => task.name).join(', ') }}
+        {{ texts.then2(filter.name, tasks.map((task) => task.name).join(', ')) }}
       </el-checkbox>
     </el-checkbox-group>
     <p v-if="picked.length && !error" class="small quiet">
-      One set of tubs. The next filter stops only when the one before runs again.
+      {{ texts.oneSetOfTubs }}
     </p>
     <p v-if="error" class="trouble" role="alert">{{ error }}</p>
   </section>

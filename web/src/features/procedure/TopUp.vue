@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { sumAt, tellDose, tellLitres, useAnswer, useKept } from '@/features/sums'
 
@@ -25,24 +26,25 @@ const mix = useAnswer('mix', mixed)
 
 <template>
   <ul class="top-up mb-3 text-17px">
-    <li class="py-6px">About {{ tellLitres(litres) }} were drawn.</li>
+    <li class="py-6px">{{ texts.aboutWereDrawn(tellLitres(litres)) }}</li>
     <li v-if="dosed && conditioner.data.value" class="py-6px">
-      Conditioner: <b>{{ tellDose(Number(conditioner.data.value.values.doseMl)) }}</b>,
-      {{ conditioner.data.value.values.units }} of your measure.
+      {{ texts.conditioner }} <b>{{ tellDose(Number(conditioner.data.value.values.doseMl)) }}</b>{{
+        texts.ofYourMeasure(String(conditioner.data.value.values.units))
+      }}
     </li>
     <li v-else class="py-6px">
-      <RouterLink class="inline-block py-10px px-0" :to="sumAt('conditioner', tank, { newL: litres })"
-        >How much conditioner?</RouterLink
-      >
+      <RouterLink class="inline-block py-10px px-0" :to="sumAt('conditioner', tank, { newL: litres })">{{
+        texts.howMuchConditioner
+      }}</RouterLink>
     </li>
     <li v-if="mixed && mix.data.value" class="py-6px">
-      <b>{{ tellLitres(Number(mix.data.value.values.hotL)) }}</b> hot and
-      <b>{{ tellLitres(Number(mix.data.value.values.coldL)) }}</b> cold; check with a thermometer.
+      <b>{{ tellLitres(Number(mix.data.value.values.hotL)) }}</b> {{ texts.hotAnd }}
+      <b>{{ tellLitres(Number(mix.data.value.values.coldL)) }}</b> {{ texts.coldCheckWithA }}
     </li>
     <li v-else class="py-6px">
-      <RouterLink class="inline-block py-10px px-0" :to="sumAt('mix', tank, { litres })"
-        >How much hot water?</RouterLink
-      >
+      <RouterLink class="inline-block py-10px px-0" :to="sumAt('mix', tank, { litres })">{{
+        texts.howMuchHotWater
+      }}</RouterLink>
     </li>
   </ul>
 </template>

@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import type { Opening } from '@/features/interval'
 
 /** Tasks with what goes along with the openings among them; nothing is named twice, and nothing taken off. */
@@ -13,4 +14,4 @@ export function withAlong(tasks: number[], openings: Opening[], inUse: number[])
 export const openingWords = (tasks: number[], openings: Opening[]): string[] =>
   openings
     .filter((one) => tasks.includes(one.taskId))
-    .map((one) => `${one.size === 'MAJOR' ? 'A major opening' : 'A minor opening'}. ${one.why}`)
+    .map((one) => `${one.size === 'MAJOR' ? texts.aMajorOpening : texts.aMinorOpening}. ${one.why}`)

@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import type { Finding } from '@/shared/words'
 import type { Guided, GuidedEvent, Step } from './queries'
 
@@ -132,8 +133,8 @@ export function spanWords(ms: number): string {
   const seconds = Math.max(0, Math.round(ms / 1000))
   const hours = Math.floor(seconds / 3600)
   const minutes = Math.floor(seconds / 60) % 60
-  if (hours) return `${String(hours)} h ${String(minutes)} min`
-  return minutes ? `${String(minutes)} min ${String(seconds % 60)} s` : `${String(seconds)} s`
+  if (hours) return texts.hMin(hours, minutes)
+  return minutes ? texts.minS(minutes, seconds % 60) : `${String(seconds)} s`
 }
 
 /** What a filter off for so long asks for. */
@@ -142,11 +143,10 @@ export function offAdvice(ms: number): { tone: 'calm' | 'due' | 'late'; words: s
   if (minutes >= 240)
     return {
       tone: 'late',
-      words: 'Off over four hours: rinse the media before the restart, and test ammonia on days 1 and 3.',
+      words: texts.offOverFourHours,
     }
-  if (minutes >= 60)
-    return { tone: 'late', words: 'Off over an hour: media under tank water, with an air stone.' }
-  if (minutes >= 30) return { tone: 'due', words: 'Keep the media wet and aired.' }
+  if (minutes >= 60) return { tone: 'late', words: texts.offOverAnHour }
+  if (minutes >= 30) return { tone: 'due', words: texts.keepTheMediaWet }
   return { tone: 'calm', words: '' }
 }
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import NumberField from '@/shared/components/NumberField.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { newKitLine, type KitLineForm } from './stores'
@@ -10,33 +11,33 @@ const lines = defineModel<KitLineForm[]>({ required: true })
 
 <template>
   <fieldset>
-    <legend class="font-600">{{ lines.length ? 'It is a kit of' : 'Is it a kit?' }}</legend>
+    <legend class="font-600">{{ lines.length ? texts.itIsAKit : texts.isItAKit }}</legend>
     <p v-if="!lines.length" class="quiet small">
-      Say what is in it. When you open it, each part is counted on its own.
+      {{ texts.sayWhatIsIn }}
     </p>
     <div v-for="(line, i) in lines" :key="line.key" class="grid cols-[2_1_auto] gap-12px items-end mb-10px">
       <TextField
         v-model="line.name"
-        label="Part"
+        :label="texts.part"
         :name="`kit[${i}].name`"
         :suggestions="names"
         :error="errors[`kit[${i}].name`]"
       />
       <NumberField
         v-model="line.count"
-        label="How many in one kit"
+        :label="texts.howManyInOne"
         :name="`kit[${i}].count`"
         :error="errors[`kit[${i}].count`]"
       />
       <el-button
         type="primary"
         text
-        :aria-label="`Take ${line.name || 'this part'} out of the kit`"
+        :aria-label="texts.takeOutOfThe(line.name || texts.thisPart)"
         @click="lines = lines.filter((one) => one.key !== line.key)"
-        >Remove</el-button
+        >{{ texts.remove }}</el-button
       >
     </div>
     <p v-if="errors.kit" class="error" role="alert">{{ errors.kit }}</p>
-    <el-button @click="lines = [...lines, newKitLine()]">Add a part</el-button>
+    <el-button @click="lines = [...lines, newKitLine()]">{{ texts.addAPart }}</el-button>
   </fieldset>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { shortDay } from '@/shared/dates'
 import { useSending } from '@/shared/form'
@@ -14,15 +15,15 @@ const { sending, trouble, send } = useSending()
 </script>
 
 <template>
-  <section aria-label="What happened">
-    <h2>What happened</h2>
+  <section :aria-label="texts.whatHappened">
+    <h2>{{ texts.whatHappened }}</h2>
     <AsyncState
       :pending="moves.isPending.value"
       :error="moves.error.value"
-      what="what happened"
+      :what="texts.whatHappened2"
       @retry="moves.refetch()"
     >
-      <p v-if="moves.data.value?.length === 0" class="quiet">Nothing yet. Count it once in the stores.</p>
+      <p v-if="moves.data.value?.length === 0" class="quiet">{{ texts.nothingYetCountIt }}</p>
       <p v-if="trouble" role="alert">{{ trouble }}</p>
       <ul>
         <li v-for="move in moves.data.value" :key="move.id">
@@ -37,7 +38,7 @@ const { sending, trouble, send } = useSending()
             :disabled="sending"
             @click="send(() => takeBack.mutateAsync(move.id))"
           >
-            Take back
+            {{ texts.takeBack }}
           </el-button>
         </li>
       </ul>

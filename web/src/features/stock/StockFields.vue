@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import NumberField from '@/shared/components/NumberField.vue'
 import TextField from '@/shared/components/TextField.vue'
@@ -16,8 +17,8 @@ defineProps<{
 }>()
 const form = defineModel<ItemForm>({ required: true })
 const KINDS = [
-  { value: 'spent', label: 'Thrown away after use' },
-  { value: 'turned', label: 'Washed and used again' },
+  { value: 'spent', label: texts.thrownAwayAfterUse },
+  { value: 'turned', label: texts.washedAndUsedAgain },
 ]
 </script>
 
@@ -25,22 +26,22 @@ const KINDS = [
   <div class="grid gap-16px">
     <TextField
       v-model="form.name"
-      label="Name"
+      :label="texts.name"
       name="name"
-      hint="Use the name your services use, so the stock counts down"
+      :hint="texts.useTheNameYour"
       :suggestions="names"
       :error="errors.name"
     />
     <ChoiceRow
       :model-value="form.turned ? 'turned' : 'spent'"
-      legend="After use"
+      :legend="texts.afterUse"
       name="turned"
       :choices="KINDS"
       @update:model-value="(kind) => (form.turned = kind === 'turned')"
     />
     <ChoiceRow
       v-model="form.unit"
-      legend="Counted in"
+      :legend="texts.countedIn"
       name="unit"
       :choices="UNITS.map(({ value, label }) => ({ value, label }))"
       :error="errors.unit"
@@ -48,43 +49,46 @@ const KINDS = [
     <div class="grid cols-[repeat(auto-fill,minmax(170px,1fr))] gap-16px">
       <NumberField
         v-model="form.amountPerUse"
-        label="Used each time"
+        :label="texts.usedEachTime"
         name="amountPerUse"
         :unit="UNITS.find((one) => one.value === form.unit)?.short"
         :error="errors.amountPerUse"
       />
       <NumberField
         v-model="form.reorderAt"
-        :label="form.turned ? 'Wash when below' : 'Order when below'"
+        :label="form.turned ? texts.washWhenBelow : texts.orderWhenBelow"
         name="reorderAt"
         :hint="
           suggested
-            ? `${amountWords(suggested, form.unit)} covers ${form.turned ? 'the time between washes' : 'the delivery and a fortnight'}`
+            ? texts.covers(
+                amountWords(suggested, form.unit),
+                form.turned ? texts.theTimeBetweenWashes : texts.theDeliveryAndA,
+              )
             : undefined
         "
         :error="errors.reorderAt"
       />
       <NumberField
         v-model="form.leadDays"
-        label="Delivery takes"
+        :label="texts.deliveryTakes"
         name="leadDays"
-        unit="days"
+        :unit="texts.days"
         :error="errors.leadDays"
       />
       <NumberField
         v-if="form.turned"
         v-model="form.washEveryDays"
-        label="Washed every"
+        :label="texts.washedEvery"
         name="washEveryDays"
-        unit="days"
+        :unit="texts.days"
         :error="errors.washEveryDays"
       />
       <NumberField
         v-model="form.price"
-        :label="form.unit === 'PIECE' ? 'Price of one' : 'Price of one unit'"
+        :label="form.unit === 'PIECE' ? texts.priceOfOne : texts.priceOfOneUnit"
         name="price"
         :unit="currency"
-        hint="Optional"
+        :hint="texts.optional"
         :error="errors.price"
       />
     </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import NumberField from '@/shared/components/NumberField.vue'
 import { today } from '@/shared/dates'
@@ -25,15 +26,15 @@ const rotation = computed(() => props.entry.rotation)
 /** Who wants it, or what it holds. */
 const usedFor = computed(() =>
   item.value.kit
-    ? `Kit of ${item.value.kit.map((line) => lowerFirst(line.name)).join(', ')}`
-    : props.entry.use.tanks.join(', ') || 'No task uses it',
+    ? texts.kitOf(item.value.kit.map((line) => lowerFirst(line.name)).join(', '))
+    : props.entry.use.tanks.join(', ') || texts.noTaskUsesIt,
 )
 const owned = computed(() => (props.entry.shelf?.ready ?? 0) + (props.entry.shelf?.dirty ?? 0))
 
 async function happened(kind: StockMove['kind']) {
   const amount = typedNumber(typed.value)
   if (amount === undefined || Number.isNaN(amount)) {
-    refuse({ amount: 'How many?' })
+    refuse({ amount: texts.howMany })
     return
   }
   const id = newId()
@@ -55,7 +56,7 @@ async function openOne() {
     await open.mutateAsync({ id, itemId: props.entry.id, on: today() })
     return true
   })
-  if (await opened) offerUndo(`${item.value.name} opened.`, () => takeBack.mutateAsync(id))
+  if (await opened) offerUndo(texts.opened(item.value.name), () => takeBack.mutateAsync(id))
 }
 </script>
 
@@ -70,26 +71,30 @@ async function openOne() {
     <p>
       <b v-if="entry.shelf" class="num">{{ amountWords(entry.shelf.ready, item.unit) }}</b>
       <span v-if="entry.shelf && item.turned" class="small">
-        clean, <span class="num">{{ entry.shelf.dirty }}</span> dirty</span
+        {{ texts.clean }} <span class="num">{{ entry.shelf.dirty }}</span> {{ texts.dirty }}</span
       >
       <br />
       <span class="mark small mr-6px font-680">{{ shelfWords(entry) }}</span>
-      <span class="small quiet"
-        >{{ item.turned ? 'wash' : 'order' }} below {{ amountWords(item.reorderAt, item.unit) }}</span
-      >
+      <span class="small quiet">{{
+        texts.below(item.turned ? texts.wash : texts.order, amountWords(item.reorderAt, item.unit))
+      }}</span>
     </p>
     <div>
       <StockLine :item="entry" />
       <p class="small quiet">
         {{ lastsWords(entry) }}
         <template v-if="rotation">
-          · own <span class="num">{{ rotation.needed }}</span>{{ entry.shelf ? `, you have ${owned}` : '' }}
+          {{ texts.own }} <span class="num">{{ rotation.needed }}</span>{{
+            entry.shelf ? texts.youHave(owned) : ''
+          }}
         </template>
       </p>
     </div>
     <p class="cost num leading-1.2 text-right">
       <template v-if="entry.use.costAYear !== undefined && !item.kit"
-        >{{ money(entry.use.costAYear) }}<br /><span class="small quiet font-text">a year</span></template
+        >{{ money(entry.use.costAYear) }}<br /><span class="small quiet font-text">{{
+          texts.aYear
+        }}</span></template
       >
     </p>
     <form
@@ -101,14 +106,16 @@ async function openOne() {
       <NumberField
         v-model="typed"
         class="w-104px"
-        :label="`${item.name}: how many`"
+        :label="texts.howMany2(item.name)"
         name="amount"
-        placeholder="How many"
+        :placeholder="texts.howMany3"
         bare
       />
-      <el-button class="[padding-inline:12px]" native-type="submit" :disabled="sending">Bought</el-button>
+      <el-button class="[padding-inline:12px]" native-type="submit" :disabled="sending">{{
+        texts.bought
+      }}</el-button>
       <el-button class="[padding-inline:12px]" :disabled="sending" @click="happened('COUNTED')">
-        Counted
+        {{ texts.counted }}
       </el-button>
       <el-button
         v-if="item.turned"
@@ -116,7 +123,7 @@ async function openOne() {
         :disabled="sending"
         @click="happened('WASHED')"
       >
-        Washed
+        {{ texts.washed }}
       </el-button>
       <el-button
         v-if="item.kit"
@@ -124,7 +131,7 @@ async function openOne() {
         :disabled="sending || !entry.shelf?.ready"
         @click="openOne"
       >
-        Open one
+        {{ texts.openOne }}
       </el-button>
       <p v-if="errors.amount || trouble" class="error small w-full text-brick" role="alert">
         {{ errors.amount ?? trouble }}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useSession } from '@/features/account'
@@ -72,7 +73,7 @@ async function takeOut() {
   await send(async () => {
     await remove.mutateAsync(id)
     await router.push({ name: 'stores' })
-    offerUndo(`${form.value?.name ?? ''} taken out.`, () => restore.mutateAsync(id))
+    offerUndo(texts.takenOut(form.value?.name ?? ''), () => restore.mutateAsync(id))
   })
 }
 </script>
@@ -82,12 +83,13 @@ async function takeOut() {
     <AsyncState
       :pending="stores.isPending.value"
       :error="stores.error.value"
-      what="the stores"
+      :what="texts.theStores"
       @retry="stores.refetch()"
     >
-      <h1>{{ entry ? entry.item.name : gone ? 'Not in the stores' : 'Add an item' }}</h1>
+      <h1>{{ entry ? entry.item.name : gone ? texts.notInTheStores : texts.addAnItem }}</h1>
       <p v-if="gone" class="quiet">
-        It was taken out. <RouterLink :to="{ name: 'stores' }">Back to the stores</RouterLink>
+        {{ texts.itWasTakenOut }}
+        <RouterLink :to="{ name: 'stores' }">{{ texts.backToTheStores }}</RouterLink>
       </p>
       <form v-else-if="form" class="grid gap-18px mt-3 mb-24px" novalidate @submit.prevent="save">
         <StockFields
@@ -97,18 +99,18 @@ async function takeOut() {
           :names="stores.data.value?.notKept.map((supply) => supply.name) ?? []"
           :currency="session.data.value?.units?.currency ?? 'EUR'"
         />
-        <ConflictNotice v-if="conflict" what="this item" @keep="keepMine" />
+        <ConflictNotice v-if="conflict" :what="texts.thisItem" @keep="keepMine" />
         <p v-else-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
         <div class="actions flex flex-wrap gap-10px">
-          <el-button type="primary" native-type="submit" :disabled="sending">Save</el-button>
-          <LinkButton type="primary" text :to="{ name: 'stores' }">Cancel</LinkButton>
+          <el-button type="primary" native-type="submit" :disabled="sending">{{ texts.save }}</el-button>
+          <LinkButton type="primary" text :to="{ name: 'stores' }">{{ texts.cancel }}</LinkButton>
           <el-button
             v-if="entry && session.data.value?.role === 'KEEPER'"
             type="primary"
             text
             @click="takeOut"
           >
-            Remove it
+            {{ texts.removeIt }}
           </el-button>
         </div>
       </form>

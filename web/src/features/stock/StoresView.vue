@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import SumLinks from '@/shared/components/SumLinks.vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -16,35 +17,33 @@ const empty = computed(() => stores.data.value?.items.length === 0)
 <template>
   <main class="page">
     <header class="titled">
-      <h1>Stores</h1>
+      <h1>{{ texts.stores }}</h1>
       <div class="actions">
-        <LinkButton type="primary" text :to="{ name: 'pieces' }">Media with a history</LinkButton>
-        <LinkButton type="primary" :to="{ name: 'new-store-item' }">Add an item</LinkButton>
+        <LinkButton type="primary" text :to="{ name: 'pieces' }">{{ texts.mediaWithAHistory }}</LinkButton>
+        <LinkButton type="primary" :to="{ name: 'new-store-item' }">{{ texts.addAnItem }}</LinkButton>
       </div>
     </header>
     <AsyncState
       :pending="stores.isPending.value"
       :error="stores.error.value"
-      what="the stores"
+      :what="texts.theStores"
       @retry="stores.refetch()"
     >
       <template v-if="stores.data.value">
         <p v-if="empty" class="quiet">
-          Nothing is kept here yet. Keep what your filters use: count it once, and services take it down from
-          then on.
+          {{ texts.nothingIsKeptHere }}
         </p>
         <p v-else>
           {{ inShort(stores.data.value) }}
           <span v-if="stores.data.value.costAYear > 0" class="quiet"
-            >At today’s intervals a year costs about
-            <b class="num">{{ money(stores.data.value.costAYear) }}</b>.</span
+            >{{ texts.atTodaysIntervalsA }} <b class="num">{{ money(stores.data.value.costAYear) }}</b>.</span
           >
         </p>
-        <section aria-label="In the stores" class="mt-3 mb-24px">
+        <section :aria-label="texts.inTheStores" class="mt-3 mb-24px">
           <StockRow v-for="item in stores.data.value.items" :key="item.id" :entry="item" />
         </section>
-        <section v-if="stores.data.value.notKept.length" aria-label="Used, but not kept here">
-          <h2>Used, but not kept here</h2>
+        <section v-if="stores.data.value.notKept.length" :aria-label="texts.usedButNotKept">
+          <h2>{{ texts.usedButNotKept }}</h2>
           <ul>
             <li
               v-for="supply in stores.data.value.notKept"
@@ -55,8 +54,9 @@ const empty = computed(() => stores.data.value?.items.length === 0)
                 supply.name
               }}</RouterLink>
               <span class="small quiet"
-                >{{ supply.tanks.join(', ') }}; about
-                <span class="num">{{ Math.max(1, Math.round(supply.usesAYear)) }}</span> a year</span
+                >{{ texts.about(supply.tanks.join(', ')) }}
+                <span class="num">{{ Math.max(1, Math.round(supply.usesAYear)) }}</span>
+                {{ texts.aYear }}</span
               >
             </li>
           </ul>
@@ -64,9 +64,9 @@ const empty = computed(() => stores.data.value?.items.length === 0)
       </template>
       <SumLinks
         :sums="[
-          { name: 'cutlist', question: 'How to cut several sizes at once?' },
-          { name: 'socks', question: 'How many socks to own?' },
-          { name: 'cost', question: 'Cartridges, rebuilding or a sponge?' },
+          { name: 'cutlist', question: texts.howToCutSeveral },
+          { name: 'socks', question: texts.howManySocksTo },
+          { name: 'cost', question: texts.cartridgesRebuildingOrA },
         ]"
       />
     </AsyncState>

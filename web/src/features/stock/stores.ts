@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { daysBetween, shortDay, today, type Day } from '@/shared/dates'
 import { typedNumber } from '@/shared/units'
 import { lowerFirst } from '@/shared/words'
@@ -6,10 +7,10 @@ import type { StockItem, StockItemInput, StockMove, Stores, Supply } from './que
 type Unit = StockItemInput['unit']
 
 export const UNITS: { value: Unit; label: string; short: string }[] = [
-  { value: 'PIECE', label: 'Pieces', short: '' },
-  { value: 'GRAM', label: 'Grams', short: 'g' },
-  { value: 'MILLILITRE', label: 'Millilitres', short: 'mL' },
-  { value: 'METRE', label: 'Metres', short: 'm' },
+  { value: 'PIECE', label: texts.pieces, short: '' },
+  { value: 'GRAM', label: texts.grams, short: 'g' },
+  { value: 'MILLILITRE', label: texts.millilitres, short: 'mL' },
+  { value: 'METRE', label: texts.metres, short: 'm' },
 ]
 const NUMBER = new Intl.NumberFormat('en-GB', { maximumFractionDigits: 1 })
 
@@ -28,15 +29,15 @@ export function markOf(item: StockItem): Mark {
 }
 
 export const MARK_WORDS: Record<Mark, string> = {
-  out: 'None left',
-  low: 'Running low',
+  out: texts.noneLeft,
+  low: texts.runningLow,
   enough: 'Enough',
-  uncounted: 'Not counted yet',
+  uncounted: texts.notCountedYet,
 }
 
 /** "Running low", or that nobody can know before it is counted again. */
 export const shelfWords = (item: StockItem): string =>
-  item.shelf?.unsure ? 'More was used than was there: count it' : MARK_WORDS[markOf(item)]
+  item.shelf?.unsure ? texts.moreWasUsedThan : MARK_WORDS[markOf(item)]
 
 /** What the stores come to in one sentence: what to order, and how long the rest lasts. */
 export function inShort(stores: Stores, now: Day = today()): string {
@@ -47,9 +48,9 @@ export function inShort(stores: Stores, now: Day = today()): string {
     .sort((a, b) => a.on.localeCompare(b.on))[0]
   const names = (turned: boolean) =>
     pressing.filter((item) => item.item.turned === turned).map((item) => item.item.name)
-  const wash = names(true).length ? ` To wash: ${names(true).join(', ')}.` : ''
-  const order = (names(false).length ? `To order: ${names(false).join(', ')}.` : 'Nothing to order.') + wash
-  return next ? `${order} Of the rest, ${next.name} runs out first, on ${shortDay(next.on, now)}.` : order
+  const wash = names(true).length ? texts.toWash(names(true).join(', ')) : ''
+  const order = (names(false).length ? texts.toOrder(names(false).join(', ')) : texts.nothingToOrder) + wash
+  return next ? texts.ofTheRestRuns(order, next.name, shortDay(next.on, now)) : order
 }
 
 /** Weeks that the line of a shelf shows. */
@@ -67,20 +68,20 @@ export function lineOf(item: StockItem, now: Day = today()): { end: number; orde
 
 /** "lasts until 3 Mar, order by 20 Feb". */
 export function lastsWords(item: StockItem, now: Day = today()): string {
-  if (!item.outlook) return 'Count it once and we keep track from then on.'
+  if (!item.outlook) return texts.countItOnceAnd
   const { runsOut, orderBy } = item.outlook
-  if (item.item.kit) return 'open one when its parts are needed'
-  if (!runsOut) return item.use.next ? 'lasts more than two years' : 'nothing uses it'
-  if (daysBetween(now, runsOut) <= 0) return 'needed today, not enough left'
-  if (item.item.turned) return `clean ones last until ${shortDay(runsOut, now)}`
+  if (item.item.kit) return texts.openOneWhenIts
+  if (!runsOut) return item.use.next ? texts.lastsMoreThanTwo : texts.nothingUsesIt
+  if (daysBetween(now, runsOut) <= 0) return texts.neededTodayNotEnough
+  if (item.item.turned) return texts.cleanOnesLastUntil(shortDay(runsOut, now))
   const order =
-    !orderBy || daysBetween(now, orderBy) <= 0 ? 'order now' : `order by ${shortDay(orderBy, now)}`
-  return `lasts until ${shortDay(runsOut, now)}, ${order}`
+    !orderBy || daysBetween(now, orderBy) <= 0 ? texts.orderNow : texts.orderBy(shortDay(orderBy, now))
+  return texts.lastsUntil(shortDay(runsOut, now), order)
 }
 
 /** "Fits Weir. Creek and Lagoon use all of it but seal rings, 60 mm." */
 export function fitWords({ fits }: StockItem): string {
-  if (!fits.length) return 'No filter here uses its parts in these sizes.'
+  if (!fits.length) return texts.noFilterHereUses
   const byLack = new Map<string, string[]>()
   for (const { filter, lacks } of fits) {
     const lack = listed(lacks.map(lowerFirst))
@@ -88,22 +89,22 @@ export function fitWords({ fits }: StockItem): string {
   }
   const whole = byLack.get('')
   byLack.delete('')
-  const partly = [...byLack].map(
-    ([lack, filters]) => `${listed(filters)} ${filters.length > 1 ? 'use' : 'uses'} all of it but ${lack}.`,
+  const partly = [...byLack].map(([lack, filters]) =>
+    texts.allOfItBut(listed(filters), filters.length > 1 ? 'use' : 'uses', lack),
   )
-  return [...(whole ? [`Fits ${listed(whole)}.`] : []), ...partly].join(' ')
+  return [...(whole ? [texts.fits(listed(whole))] : []), ...partly].join(' ')
 }
 
 /** "Weir, Creek and Lagoon" */
 const listed = (words: string[]) =>
-  words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}` : (words[0] ?? '')
+  words.length > 1 ? texts.and(words.slice(0, -1).join(', '), words.at(-1) ?? '') : (words[0] ?? '')
 
 export const KIND_WORDS: Record<StockMove['kind'], string> = {
   COUNTED: 'counted',
   BOUGHT: 'bought',
-  USED: 'used at a service',
+  USED: texts.usedAtAService,
   WASHED: 'washed',
-  LOST: 'gone otherwise',
+  LOST: texts.goneOtherwise,
   OPENED: 'opened',
 }
 
@@ -165,15 +166,15 @@ export function toItem(form: ItemForm): { item: StockItemInput; errors: Record<s
   const read = (field: 'amountPerUse' | 'reorderAt' | 'leadDays' | 'washEveryDays') => {
     const value = typedNumber(form[field])
     const whole = field === 'leadDays' || field === 'washEveryDays'
-    if (value === undefined || Number.isNaN(value)) errors[field] = 'This is not a number.'
-    else if (whole && !Number.isInteger(value)) errors[field] = 'A whole number of days.'
+    if (value === undefined || Number.isNaN(value)) errors[field] = texts.thisIsNotA
+    else if (whole && !Number.isInteger(value)) errors[field] = texts.aWholeNumberOf
     return value ?? 0
   }
   const price = typedNumber(form.price)
-  if (Number.isNaN(price)) errors.price = 'This is not a number.'
+  if (Number.isNaN(price)) errors.price = texts.thisIsNotA
   const kit = form.kit.map((line, i) => {
     const count = typedNumber(line.count)
-    if (count === undefined || Number.isNaN(count)) errors[`kit[${String(i)}].count`] = 'How many?'
+    if (count === undefined || Number.isNaN(count)) errors[`kit[${String(i)}].count`] = texts.howMany
     return { name: line.name.trim(), count: count ?? 0 }
   })
   const item = {

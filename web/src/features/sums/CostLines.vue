@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { money } from '@/shared/units'
 import type { Drawing } from './picture'
@@ -31,8 +32,8 @@ const apart = computed(() => {
       <path class="line fill-none stroke-width-2.5" :d="line.d" />
       <text :x="WIDTH + 6" :y="y(line.end) + 4 - index * apart">{{ line.label }} {{ money(line.end) }}</text>
     </g>
-    <text x="0" :y="HEIGHT + 20">today</text>
-    <text :x="WIDTH" :y="HEIGHT + 20" text-anchor="end">{{ drawing.years }} y</text>
+    <text x="0" :y="HEIGHT + 20">{{ texts.today }}</text>
+    <text :x="WIDTH" :y="HEIGHT + 20" text-anchor="end">{{ texts.yearsShort(drawing.years) }}</text>
   </svg>
 </template>
 

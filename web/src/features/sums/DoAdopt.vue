@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { useSetTask } from '@/features/filter'
 import { useChangeItem } from '@/features/stock'
@@ -41,29 +42,39 @@ async function adopt() {
     await apply(to)
     return true
   })
-  if (done) offerUndo('Adopted: tasks and Stores follow.', () => apply(back))
+  if (done) offerUndo(texts.adoptedTasksAndStores, () => apply(back))
 }
 </script>
 
 <template>
   <details v-if="parts.length">
-    <summary class="py-12px font-600 cursor-pointer">Adopt the other way</summary>
-    <p class="quiet">Say which task each part belongs to and what it is called in Stores.</p>
+    <summary class="py-12px font-600 cursor-pointer">{{ texts.adoptTheOtherWay }}</summary>
+    <p class="quiet">{{ texts.sayWhichTaskEach }}</p>
     <div
       v-for="(part, index) in parts"
       :key="index"
       class="grid cols-[repeat(auto-fill,minmax(180px,1fr))] gap-y-10px gap-x-3 items-end pt-2 pb-3"
     >
-      <p class="num">{{ money(part.price) }} every {{ part.everyDays }} days</p>
-      <SelectField v-model="tasks[index]" label="Task" :name="`task[${index}]`" :choices="taskChoices" />
-      <SelectField v-model="items[index]" label="In Stores" :name="`item[${index}]`" :choices="itemChoices" />
+      <p class="num">{{ texts.everyDays(money(part.price), part.everyDays) }}</p>
+      <SelectField
+        v-model="tasks[index]"
+        :label="texts.task"
+        :name="`task[${index}]`"
+        :choices="taskChoices"
+      />
+      <SelectField
+        v-model="items[index]"
+        :label="texts.inStores"
+        :name="`item[${index}]`"
+        :choices="itemChoices"
+      />
     </div>
     <el-button
       type="primary"
       :disabled="!chosen.to.tasks.length && !chosen.to.items.length"
       :loading="sending"
       @click="adopt"
-      >Adopt it</el-button
+      >{{ texts.adoptIt }}</el-button
     >
     <p v-if="trouble" class="error" role="alert">{{ trouble }}</p>
   </details>

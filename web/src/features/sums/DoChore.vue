@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useMutation, useQueryClient } from '@tanstack/vue-query'
 import { api, body } from '@/shared/api/client'
 import { useSending } from '@/shared/form'
@@ -30,15 +31,15 @@ async function plan() {
     await set.mutateAsync(props.chore.everyDays)
     return true
   })
-  if (done) offerUndo(`${props.chore.words} planned.`, () => set.mutateAsync(before))
+  if (done) offerUndo(texts.planned(props.chore.words), () => set.mutateAsync(before))
 }
 </script>
 
 <template>
   <div>
-    <el-button type="primary" :loading="sending" @click="plan"
-      >Plan it every {{ tell('DAYS', chore.everyDays) }}</el-button
-    >
+    <el-button type="primary" :loading="sending" @click="plan">{{
+      texts.planItEvery(tell('DAYS', chore.everyDays))
+    }}</el-button>
     <p v-if="trouble" class="error" role="alert">{{ trouble }}</p>
   </div>
 </template>

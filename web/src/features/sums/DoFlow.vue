@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useMutation, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useSession } from '@/features/account'
@@ -53,7 +54,7 @@ async function keepFlow(when: 'before' | 'after') {
     flows: [{ filterId: filter.value?.id ?? 0, [when]: reading }],
   }
   if (await send(() => log.mutateAsync({ id, service }))) {
-    offerUndo(`Flow of ${filter.value?.name ?? ''} kept.`, () => withdraw.mutateAsync(id))
+    offerUndo(texts.flowOfKept(filter.value?.name ?? ''), () => withdraw.mutateAsync(id))
   }
 }
 </script>
@@ -61,15 +62,16 @@ async function keepFlow(when: 'before' | 'after') {
 <template>
   <div v-if="filter">
     <p>
-      Keep {{ tell('LITRES_PER_HOUR', lph) }} for {{ filter.name }}?
-      {{ servedToday ? 'It was served today: measured after that, this is its clean flow from now on.' : '' }}
+      {{
+        texts.keepFor(tell('LITRES_PER_HOUR', lph), filter.name, servedToday ? texts.itWasServedToday : '')
+      }}
     </p>
-    <el-button v-if="servedToday" type="primary" :loading="sending" @click="keepFlow('after')"
-      >Keep as the clean flow</el-button
-    >
-    <el-button :type="servedToday ? 'default' : 'primary'" :loading="sending" @click="keepFlow('before')"
-      >Keep as a reading</el-button
-    >
+    <el-button v-if="servedToday" type="primary" :loading="sending" @click="keepFlow('after')">{{
+      texts.keepAsTheClean
+    }}</el-button>
+    <el-button :type="servedToday ? 'default' : 'primary'" :loading="sending" @click="keepFlow('before')">{{
+      texts.keepAsAReading
+    }}</el-button>
     <p v-if="trouble" class="error" role="alert">{{ trouble }}</p>
   </div>
 </template>

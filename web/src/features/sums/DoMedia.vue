@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { fromFilter, toInput, useUpdateFilter } from '@/features/filter'
 import SelectField from '@/shared/components/SelectField.vue'
@@ -32,7 +33,7 @@ function save(massG: number | undefined) {
 
 async function put() {
   const before = props.known.filter?.stages.find((one) => one.id === stage.value)?.massG
-  if (await send(() => save(grams.value))) offerUndo('Kept as its mass.', () => save(before))
+  if (await send(() => save(grams.value))) offerUndo(texts.keptAsItsMass, () => save(before))
 }
 </script>
 
@@ -41,11 +42,13 @@ async function put() {
     <SelectField
       v-model="stage"
       class="grid gap-10px justify-items-start"
-      :label="`Keep ${tell('KILOGRAMS', grams / 1000)} as the mass of`"
+      :label="texts.keepAsTheMass(tell('KILOGRAMS', grams / 1000))"
       name="stage"
       :choices="stages"
     />
-    <el-button type="primary" :disabled="!stage" :loading="sending" @click="put">Keep it</el-button>
+    <el-button type="primary" :disabled="!stage" :loading="sending" @click="put">{{
+      texts.keepIt
+    }}</el-button>
     <p v-if="trouble" class="error" role="alert">{{ trouble }}</p>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { useMove, useTakeMoveBack } from '@/features/stock'
 import SelectField from '@/shared/components/SelectField.vue'
@@ -23,7 +24,7 @@ const items = computed(() =>
     .map((one) => ({
       value: one.id,
       label: one.item.name,
-      hint: one.shelf ? `${String(one.shelf.ready)} there` : 'never counted',
+      hint: one.shelf ? texts.there(one.shelf.ready) : texts.neverCounted,
     })),
 )
 const sheets = computed(() => Number(props.answer.values.sheets))
@@ -53,7 +54,7 @@ async function cut() {
     return true
   })
   if (done) {
-    offerUndo('Stores follow what was cut.', async () => {
+    offerUndo(texts.storesFollowWhatWas, async () => {
       for (const one of moves) await back.mutateAsync(one.id)
     })
   }
@@ -65,7 +66,7 @@ async function cut() {
     <SelectField
       v-model="sheet"
       class="grid gap-10px justify-items-start"
-      :label="sheets === 1 ? 'One sheet used up of' : `${sheets} sheets used up of`"
+      :label="sheets === 1 ? texts.oneSheetUsedUp : texts.sheetsUsedUpOf(sheets)"
       name="sheet"
       :choices="items"
     />
@@ -73,18 +74,19 @@ async function cut() {
       v-if="pieces"
       v-model="piece"
       class="grid gap-10px justify-items-start"
-      :label="`${pieces} pieces become`"
+      :label="texts.piecesBecome(pieces)"
       name="piece"
-      hint="May stay empty."
+      :hint="texts.mayStayEmpty"
       :choices="items"
     />
-    <el-button type="primary" :disabled="!sheet" :loading="sending" @click="cut"
-      >Take them from Stores</el-button
-    >
+    <el-button type="primary" :disabled="!sheet" :loading="sending" @click="cut">{{
+      texts.takeThemFromStores
+    }}</el-button>
     <p v-if="trouble" class="error" role="alert">{{ trouble }}</p>
   </div>
   <p v-else class="quiet">
-    Keep sheets in <RouterLink :to="{ name: 'stores' }">Stores</RouterLink>, and what is cut up leaves the
-    shelf.
+    {{ texts.keepSheetsIn }} <RouterLink :to="{ name: 'stores' }">{{ texts.stores }}</RouterLink>{{
+      texts.andWhatIsCut
+    }}
   </p>
 </template>

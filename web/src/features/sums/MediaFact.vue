@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { useFilterKnown } from './known'
 import { tell } from './measures'
@@ -22,8 +23,14 @@ const values = computed(() => (given.value ? need.data.value?.values : undefined
 
 <template>
   <p v-if="values" class="small quiet">
-    Bio media: {{ tell('KILOGRAMS', Number(values.needKg)) }} needed, what lies there carries
-    {{ tell('SHARE', Number(values.coverage)) }} of it, taken as porous ceramic.
-    <RouterLink :to="{ name: 'sum', params: { sum: 'need' }, query: { tank } }">Reckon it</RouterLink>
+    {{
+      texts.bioMediaNeededWhat(
+        tell('KILOGRAMS', Number(values.needKg)),
+        tell('SHARE', Number(values.coverage)),
+      )
+    }}
+    <RouterLink :to="{ name: 'sum', params: { sum: 'need' }, query: { tank } }">{{
+      texts.reckonIt
+    }}</RouterLink>
   </p>
 </template>

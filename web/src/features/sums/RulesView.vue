@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, reactive } from 'vue'
 import { BenchNav } from '@/features/bench'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -31,15 +32,16 @@ const groups = computed(() => {
     title: page.question,
     rules: all.filter((rule) => rule.key.startsWith(`${page.name}.`)),
   }))
-  return [...ofSums, { title: 'Media', rules: all.filter((rule) => rule.key.startsWith('media.')) }].filter(
-    (group) => group.rules.length > 0,
-  )
+  return [
+    ...ofSums,
+    { title: texts.media, rules: all.filter((rule) => rule.key.startsWith('media.')) },
+  ].filter((group) => group.rules.length > 0)
 })
 
 async function save(rule: Rule) {
   const value = storedOf(scale(rule), textOf(rule))
   if (value === undefined || Number.isNaN(value)) {
-    refuse({ [rule.key]: 'This is not a number.' })
+    refuse({ [rule.key]: texts.thisIsNotA })
     return
   }
   if (value === rule.kept) return
@@ -47,7 +49,7 @@ async function save(rule: Rule) {
     await keep.mutateAsync({ key: rule.key, value: value === rule.ours ? undefined : value })
     return true
   })
-  if (done) ElMessage({ message: 'Kept: every sum goes by it now.', type: 'success' })
+  if (done) ElMessage({ message: texts.keptEverySumGoes, type: 'success' })
   else if (errors.value.value) errors.value = { [rule.key]: errors.value.value }
 }
 
@@ -60,12 +62,12 @@ async function ours(rule: Rule) {
 <template>
   <main class="page">
     <BenchNav />
-    <h1>Rules of thumb</h1>
-    <p class="quiet">What keepers go by, not laws. Change one, and every sum of this site goes by yours.</p>
+    <h1>{{ texts.rulesOfThumb }}</h1>
+    <p class="quiet">{{ texts.whatKeepersGoBy }}</p>
     <AsyncState
       :pending="rules.isPending.value"
       :error="rules.error.value"
-      what="the rules"
+      :what="texts.theRules"
       @retry="rules.refetch()"
     >
       <section v-for="group in groups" :key="group.title" class="mt-26px">
@@ -80,13 +82,15 @@ async function ours(rule: Rule) {
               :hint="
                 rule.kept === undefined
                   ? undefined
-                  : `Ours is ${tell(rule.measure, rule.ours, fieldIn(rule))}.`
+                  : texts.oursIs(tell(rule.measure, rule.ours, fieldIn(rule)))
               "
               :error="errors[rule.key]"
               @update:model-value="typed[rule.key] = $event"
               @change="save(rule)"
             />
-            <el-button v-if="rule.kept !== undefined" text @click="ours(rule)">Go back to ours</el-button>
+            <el-button v-if="rule.kept !== undefined" text @click="ours(rule)">{{
+              texts.goBackToOurs
+            }}</el-button>
           </div>
         </div>
       </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { inOurUnits } from '@/shared/units'
 import CautionNote from '@/shared/components/CautionNote.vue'
@@ -35,18 +36,18 @@ const wanted = computed(() => {
     name.replace(/^./, (first) => first.toLowerCase()).replace(/\?$/, ''),
   )
   const more = all.length - MOST_NAMED
-  return more > 0 ? `${all.slice(0, MOST_NAMED).join(', ')} and ${String(more)} more` : all.join(', ')
+  return more > 0 ? texts.andMore(all.slice(0, MOST_NAMED).join(', '), more) : all.join(', ')
 })
 </script>
 
 <template>
-  <section aria-label="Answer" aria-live="polite">
+  <section :aria-label="texts.answer" aria-live="polite">
     <p v-if="answer" class="says mb-10px text-1.5rem font-700 leading-1.25 print:text-1.1rem">{{ says }}</p>
     <p v-else-if="wrong" class="says quiet mb-10px text-1.5rem leading-1.25 font-400 print:text-1.1rem">
-      One value needs another look.
+      {{ texts.oneValueNeedsAnother }}
     </p>
     <p v-else class="says quiet mb-10px text-1.5rem leading-1.25 font-400 print:text-1.1rem">
-      {{ wanted ? `Still to say: ${wanted}.` : 'Working it out …' }}
+      {{ wanted ? texts.stillToSay(wanted) : texts.workingItOut }}
     </p>
     <template v-if="answer">
       <ul v-if="answer.warnings.length" class="warnings">

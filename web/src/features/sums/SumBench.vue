@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref, watch } from 'vue'
 import type { Filter } from '@/features/filter'
 import type { Tank } from '@/features/tank'
@@ -59,14 +60,14 @@ const open = ref<string[]>([])
     <SelectField
       v-if="tanks.length"
       v-model="tank"
-      label="Tank"
+      :label="texts.tank"
       name="tank"
       :choices="tanks.map((one) => ({ value: one.id, label: one.tank.name }))"
     />
     <SelectField
       v-if="asksFilter && fitting.length > 1"
       v-model="filter"
-      label="Filter"
+      :label="texts.filter"
       name="filter"
       :choices="fitting.map((one) => ({ value: one.id, label: one.name }))"
     />
@@ -94,7 +95,7 @@ const open = ref<string[]>([])
         @update:model-value="type(field.name, $event)"
       />
       <el-collapse v-if="finer.length" v-model="open">
-        <el-collapse-item name="finer" title="Finer points">
+        <el-collapse-item name="finer" :title="texts.finerPoints">
           <SumField
             v-for="field in finer"
             :key="field.name"
@@ -106,8 +107,8 @@ const open = ref<string[]>([])
             @update:model-value="type(field.name, $event)"
           />
           <p class="quiet">
-            Keepers’ rules can be changed for the whole site under
-            <RouterLink :to="{ name: 'sum-rules' }">Rules of thumb</RouterLink>.
+            {{ texts.keepersRulesCanBe }}
+            <RouterLink :to="{ name: 'sum-rules' }">{{ texts.rulesOfThumb }}</RouterLink>.
           </p>
         </el-collapse-item>
       </el-collapse>
@@ -123,8 +124,8 @@ const open = ref<string[]>([])
       :answer="values"
     />
     <p v-else-if="answer.isError.value && !Object.keys(errors).length" role="alert" class="does">
-      We cannot reach the server just now.
-      <el-button text @click="answer.refetch()">Try again</el-button>
+      {{ texts.weCannotReachThe }}
+      <el-button text @click="answer.refetch()">{{ texts.tryAgain }}</el-button>
     </p>
   </div>
 </template>

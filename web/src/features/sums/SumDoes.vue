@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { wordsOf } from '@/shared/problem'
 import { offerUndo } from '@/shared/undo'
@@ -36,7 +37,7 @@ async function remember() {
   const before = props.known.kept?.find((one) => one.sum === props.sum.name)?.given
   try {
     await keep.mutateAsync({ tank: props.tank, name: props.sum.name, given: props.given })
-    offerUndo('Kept for this tank.', () =>
+    offerUndo(texts.keptForThisTank, () =>
       keep.mutateAsync({ tank: props.tank, name: props.sum.name, given: before ?? {} }),
     )
   } catch (failure) {
@@ -55,8 +56,8 @@ async function copy() {
     props.page.unsure,
   )
   await navigator.clipboard.writeText(text).then(
-    () => ElMessage({ message: 'Copied.', type: 'success' }),
-    () => ElMessage({ message: 'This browser does not let us copy.', type: 'error' }),
+    () => ElMessage({ message: texts.copied, type: 'success' }),
+    () => ElMessage({ message: texts.thisBrowserDoesNot, type: 'error' }),
   )
 }
 
@@ -82,7 +83,7 @@ const print = () => {
 </script>
 
 <template>
-  <section class="grid gap-3 justify-items-start" aria-label="What to do with it">
+  <section class="grid gap-3 justify-items-start" :aria-label="texts.whatToDoWith">
     <DoFlow
       v-if="sum.name === 'catch'"
       class="print:hidden"
@@ -98,26 +99,26 @@ const print = () => {
       :known="known"
       :answer="answer"
     />
-    <RouterLink v-if="template" class="el-button print:hidden" :to="template"
-      >Print a template at true size</RouterLink
-    >
+    <RouterLink v-if="template" class="el-button print:hidden" :to="template">{{
+      texts.printATemplateAt
+    }}</RouterLink>
     <DoChore v-if="chore && tank" class="print:hidden" :tank="tank" :chore="chore" />
     <DoAdopt v-if="sum.name === 'cost'" class="print:hidden" :known="known" :given="given" />
-    <RouterLink v-if="handing" class="el-button el-button--primary print:hidden" :to="handing"
-      >Hand it to the water change</RouterLink
-    >
+    <RouterLink v-if="handing" class="el-button el-button--primary print:hidden" :to="handing">{{
+      texts.handItToThe
+    }}</RouterLink>
     <RouterLink
       v-if="sum.name === 'buckets' || sum.name === 'conditioner'"
       class="el-button print:hidden"
       :to="{ name: 'vessels' }"
-      >Your tubs and caps</RouterLink
+      >{{ texts.yourTubsAndCaps }}</RouterLink
     >
     <div class="flex flex-wrap gap-10px">
-      <el-button v-if="tank" class="m-0" @click="remember">Keep for this tank</el-button>
-      <el-button class="m-0" @click="copy">Copy as text</el-button>
-      <el-button class="m-0" @click="print">Print</el-button>
-      <el-button class="m-0" @click="json">Save as JSON</el-button>
-      <el-button v-if="values.pieces" class="m-0" @click="svg">Save the cut as SVG</el-button>
+      <el-button v-if="tank" class="m-0" @click="remember">{{ texts.keepForThisTank }}</el-button>
+      <el-button class="m-0" @click="copy">{{ texts.copyAsText }}</el-button>
+      <el-button class="m-0" @click="print">{{ texts.print }}</el-button>
+      <el-button class="m-0" @click="json">{{ texts.saveAsJson }}</el-button>
+      <el-button v-if="values.pieces" class="m-0" @click="svg">{{ texts.saveTheCutAs }}</el-button>
     </div>
     <dl class="hidden print:block print:[columns:2] print:text-12px">
       <div v-for="line in told" :key="line.label" class="print:flex print:gap-3">

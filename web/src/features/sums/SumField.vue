@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import NumberField from '@/shared/components/NumberField.vue'
@@ -29,8 +30,8 @@ const placeholder = computed(() => fieldOf(scale.value, props.field.otherwise))
 const hint = computed(() => {
   if (props.origin) return `${props.origin.replace(/^./, (first) => first.toUpperCase())}.`
   const basis = BASES[props.field.basis]
-  if (placeholder.value) return basis ? `${placeholder.value} unless you say otherwise: ${basis}.` : undefined
-  return props.field.needed ? undefined : 'May stay empty.'
+  if (placeholder.value) return basis ? texts.unlessYouSayOtherwise(placeholder.value, basis) : undefined
+  return props.field.needed ? undefined : texts.mayStayEmpty
 })
 const text = computed({
   get: () => (typeof typed.value === 'string' ? typed.value : ''),
@@ -67,8 +68,8 @@ const rows = computed({
     :legend="label"
     :name="path"
     :choices="[
-      { value: 'YES', label: 'Yes' },
-      { value: 'NO', label: 'No' },
+      { value: 'YES', label: texts.yes },
+      { value: 'NO', label: texts.no },
     ]"
     :error="errors[path]"
   />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { rowOf, type TypedRow } from './given'
 import type { Field } from './queries'
@@ -46,12 +47,14 @@ const remove = (index: number) => (rows.value = rows.value.filter((_row, at) => 
       <el-button
         v-if="!named"
         class="self-end"
-        :aria-label="`Take out ${legend.toLowerCase()}, ${title(index)}`"
+        :aria-label="texts.takeOut(legend.toLowerCase(), title(index) ?? '')"
         @click="remove(index)"
-        >Take out</el-button
+        >{{ texts.takeOut2 }}</el-button
       >
     </div>
-    <el-button v-if="!named && rows.length < field.most" class="mt-10px" @click="add">Add one</el-button>
+    <el-button v-if="!named && rows.length < field.most" class="mt-10px" @click="add">{{
+      texts.addOne
+    }}</el-button>
     <p v-if="error" class="error" role="alert">{{ error }}</p>
   </fieldset>
 </template>

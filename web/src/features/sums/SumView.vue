@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useSessionStorage } from '@vueuse/core'
 import { computed, watch } from 'vue'
 import { useRoute } from 'vue-router'
@@ -36,11 +37,11 @@ watch(
     <AsyncState
       :pending="sums.isPending.value || tanks.isPending.value"
       :error="sums.error.value ?? tanks.error.value"
-      what="the sum"
+      :what="texts.theSum"
       @retry="sums.refetch()"
     >
       <p v-if="!page || !sum">
-        There is no such sum. <RouterLink :to="{ name: 'bench' }">See all of them</RouterLink>.
+        {{ texts.thereIsNoSuch }} <RouterLink :to="{ name: 'bench' }">{{ texts.seeAllOfThem }}</RouterLink>.
       </p>
       <SumBench
         v-else

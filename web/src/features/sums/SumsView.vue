@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { BenchNav } from '@/features/bench'
 import TextField from '@/shared/components/TextField.vue'
@@ -22,12 +23,14 @@ const groups = computed(() =>
 <template>
   <main class="page">
     <BenchNav />
-    <h1>Sums</h1>
+    <h1>{{ texts.sums }}</h1>
     <div class="top grid cols-[minmax(0,360px)_1] gap-y-3 gap-x-32px items-end max-tablet:cols-1">
-      <TextField v-model="search" label="What do you want to know?" name="search" />
+      <TextField v-model="search" :label="texts.whatDoYouWant" name="search" />
       <p class="quiet">
-        They go by your <RouterLink :to="{ name: 'vessels' }">tubs and caps</RouterLink> and by
-        <RouterLink :to="{ name: 'sum-rules' }">rules of thumb</RouterLink>, which are yours to change.
+        {{ texts.theyGoByYour }} <RouterLink :to="{ name: 'vessels' }">{{ texts.tubsAndCaps }}</RouterLink>
+        {{ texts.andBy }} <RouterLink :to="{ name: 'sum-rules' }">{{ texts.rulesOfThumb2 }}</RouterLink>{{
+          texts.whichAreYoursTo
+        }}
       </p>
     </div>
     <div class="[columns:3_260px] gap-40px mt-3">
@@ -45,7 +48,7 @@ const groups = computed(() =>
       </section>
     </div>
     <p v-if="!groups.length" class="quiet">
-      No sum asks that. Try one word of it, such as “water” or “foam”.
+      {{ texts.noSumAsksThat }}
     </p>
   </main>
 </template>

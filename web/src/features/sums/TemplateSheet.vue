@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import type { Sheet } from './template'
 
@@ -32,7 +33,7 @@ const crosses = computed(() => {
     class="sheet"
     :style="{ width: `${view.w}mm`, height: `${view.h}mm` }"
     :viewBox="`${view.x} ${view.y} ${view.w} ${view.h}`"
-    :aria-label="`Page ${sheet.name}`"
+    :aria-label="texts.page(sheet.name)"
     role="img"
   >
     <ellipse
@@ -66,7 +67,7 @@ const crosses = computed(() => {
     />
     <g v-if="isFirst" class="bar">
       <path class="fill-none [stroke:black] stroke-width-0.2" d="M14 24H114M14 21V27M114 21V27" />
-      <text class="[fill:black] text-6px" x="64" y="33" text-anchor="middle">100 mm</text>
+      <text class="[fill:black] text-6px" x="64" y="33" text-anchor="middle">{{ texts.n100Mm }}</text>
     </g>
     <text class="[fill:black] text-6px" :x="view.x + view.w - 16" :y="view.y + 22">{{ sheet.name }}</text>
   </svg>

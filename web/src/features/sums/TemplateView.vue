@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, onUnmounted, reactive, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { BenchNav } from '@/features/bench'
@@ -42,9 +43,7 @@ const sheets = computed(() => {
 /** The paper as printers know it; true size needs it named. */
 const pageRule = computed(() => {
   const [shorter, longer] = PAPERS[form.paper]
-  const size = lying.value
-    ? `${String(longer)}mm ${String(shorter)}mm`
-    : `${String(shorter)}mm ${String(longer)}mm`
+  const size = lying.value ? texts.mmMm(longer, shorter) : texts.mmMm(shorter, longer)
   return `@page { size: ${size}; margin: ${String(MARGIN_MM - SLACK_MM)}mm; }`
 })
 const pageStyle = new CSSStyleSheet()
@@ -64,28 +63,27 @@ const print = () => {
   <main class="page print:p-0 print:m-0">
     <div class="print:hidden">
       <BenchNav />
-      <h1>Template at true size</h1>
+      <h1>{{ texts.templateAtTrueSize }}</h1>
       <p v-if="tiles.isError.value" role="alert">
-        This size cannot be printed: a side lies between {{ tell('MILLIMETRES', 1) }} and
-        {{ tell('MILLIMETRES', 10_000) }}.
+        {{ texts.thisSizeCannotBe(tell('MILLIMETRES', 1), tell('MILLIMETRES', 10_000)) }}
       </p>
       <template v-else>
         <ChoiceRow
           v-model="form.paper"
-          legend="Paper"
+          :legend="texts.paper"
           name="paper"
           :choices="[
             { value: 'A4', label: 'A4' },
-            { value: 'LETTER', label: 'Letter' },
+            { value: 'LETTER', label: texts.letter },
           ]"
         />
         <ol class="pl-20px list-decimal my-3">
-          <li>Print at actual size, 100 %, without fitting to the page: {{ sheets.length }} pages.</li>
-          <li>Measure the bar on page A1. It must be 100 mm long; if it is not, the printer scales.</li>
-          <li>Lay the pages edge over edge where the crosses meet, and tape them.</li>
-          <li>Lay it on the foam and cut outside the line. The cut edge is sharp: cut away from the hand.</li>
+          <li>{{ texts.printAtActualSize(sheets.length) }}</li>
+          <li>{{ texts.measureTheBarOn }}</li>
+          <li>{{ texts.layThePagesEdge }}</li>
+          <li>{{ texts.layItOnThe }}</li>
         </ol>
-        <el-button type="primary" :disabled="!sheets.length" @click="print">Print it</el-button>
+        <el-button type="primary" :disabled="!sheets.length" @click="print">{{ texts.printIt }}</el-button>
       </template>
     </div>
     <TemplateSheet

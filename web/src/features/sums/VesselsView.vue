@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, reactive } from 'vue'
 import { BenchNav } from '@/features/bench'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -28,7 +29,7 @@ const holds = (one: Vessel) =>
 async function keep() {
   const value = storedOf(scale.value, form.holds)
   if (value === undefined || Number.isNaN(value)) {
-    refuse({ millilitres: value === undefined ? 'How much does it hold?' : 'This is not a number.' })
+    refuse({ millilitres: value === undefined ? texts.howMuchDoesIt : texts.thisIsNotA })
     return
   }
   const vessel: Vessel = {
@@ -54,39 +55,39 @@ async function takeOut(one: Vessel) {
     await remove.mutateAsync(one.id)
     return true
   })
-  if (done) offerUndo(`${one.name} taken out.`, () => save.mutateAsync(one))
+  if (done) offerUndo(texts.takenOut(one.name), () => save.mutateAsync(one))
 }
 </script>
 
 <template>
   <main class="page">
     <BenchNav />
-    <h1>Your tubs and caps</h1>
+    <h1>{{ texts.yourTubsAndCaps }}</h1>
     <p class="quiet">
-      Rinse water is drawn in tubs you have, and doses are told in caps and spoons you have.
+      {{ texts.rinseWaterIsDrawn }}
     </p>
     <AsyncState
       :pending="vessels.isPending.value"
       :error="vessels.error.value"
-      what="your tubs"
+      :what="texts.yourTubs"
       @retry="vessels.refetch()"
     >
       <div class="sides grid cols-[repeat(auto-fit,minmax(280px,1fr))] gap-y-24px gap-x-48px items-start">
         <form class="grid gap-16px" novalidate @submit.prevent="keep">
           <ChoiceRow
             v-model="form.kind"
-            legend="What is it?"
+            :legend="texts.whatIsIt"
             name="kind"
             :choices="[
-              { value: 'TUB', label: 'Tub or bucket' },
-              { value: 'CAP', label: 'Cap, spoon or pump' },
+              { value: 'TUB', label: texts.tubOrBucket },
+              { value: 'CAP', label: texts.capSpoonOrPump },
             ]"
             :error="errors.kind"
           />
-          <TextField v-model="form.name" label="Called" name="name" :error="errors.name" />
+          <TextField v-model="form.name" :label="texts.called" name="name" :error="errors.name" />
           <NumberField
             v-model="form.holds"
-            label="Holds"
+            :label="texts.holds"
             name="millilitres"
             :unit="scale.symbol"
             :error="errors.millilitres"
@@ -94,7 +95,7 @@ async function takeOut(one: Vessel) {
           <p v-if="trouble" class="error" role="alert">{{ trouble }}</p>
           <div>
             <el-button type="primary" native-type="submit" :loading="sending">{{
-              form.id ? 'Keep the change' : 'Add it'
+              form.id ? texts.keepTheChange : texts.addIt
             }}</el-button>
           </div>
         </form>
@@ -107,13 +108,15 @@ async function takeOut(one: Vessel) {
             <span class="flex-1"
               >{{ one.name }} <b class="num">{{ holds(one) }}</b></span
             >
-            <el-button class="m-0" :aria-label="`Change ${one.name}`" @click="change(one)">Change</el-button>
-            <el-button class="m-0" :aria-label="`Take out ${one.name}`" @click="takeOut(one)"
-              >Take out</el-button
-            >
+            <el-button class="m-0" :aria-label="texts.change(one.name)" @click="change(one)">{{
+              texts.change2
+            }}</el-button>
+            <el-button class="m-0" :aria-label="texts.takeOut3(one.name)" @click="takeOut(one)">{{
+              texts.takeOut2
+            }}</el-button>
           </li>
         </ul>
-        <p v-else class="quiet">None yet. The bucket of each tank is used until you add one.</p>
+        <p v-else class="quiet">{{ texts.noneYetTheBucket }}</p>
       </div>
     </AsyncState>
   </main>

@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { tell } from './measures'
 import type { Answer, Given } from './queries'
 import { answerWord, choiceFor } from './words'
@@ -23,9 +24,9 @@ export const GROUPS = [
   'Water',
   'Flow',
   'Media',
-  'Foam and paper',
+  texts.foamAndPaper,
   'Cost',
-  'Sump and salt',
+  texts.sumpAndSalt,
   'Cleaning',
   'Units',
 ]
@@ -39,243 +40,263 @@ const some = (count: number, one: string, many = `${one}s`) => `${String(count)}
 export const PAGES: Page[] = [
   {
     name: 'change',
-    question: 'How much water comes out?',
+    question: texts.howMuchWaterComes,
     group: 'Water',
     says: (v) =>
-      `${litres(v, 'totalL')} in all, ${percent(v, 'share')} of the tank${
-        v.dropMm === undefined ? '' : `; the level falls by ${tell('MILLIMETRES', number(v, 'dropMm'))}`
-      }.`,
-    unsure: 'Stones, sand and roots take room: ± 10 %.',
+      texts.inAllOfThe(
+        litres(v, 'totalL'),
+        percent(v, 'share'),
+        v.dropMm === undefined ? '' : texts.theLevelFallsBy(tell('MILLIMETRES', number(v, 'dropMm'))),
+      ),
+    unsure: texts.stonesSandAndRoots,
   },
   {
     name: 'mix',
-    question: 'How much hot water for the new water?',
+    question: texts.howMuchHotWater,
     group: 'Water',
-    says: (v) => `${litres(v, 'hotL')} hot and ${litres(v, 'coldL')} cold.`,
-    unsure: 'A hot tap starts cold: let it run, and check with a thermometer before it goes in.',
+    says: (v) => texts.hotAndCold(litres(v, 'hotL'), litres(v, 'coldL')),
+    unsure: texts.aHotTapStarts,
   },
   {
     name: 'conditioner',
-    question: 'How much conditioner?',
+    question: texts.howMuchConditioner,
     group: 'Water',
-    says: (v) =>
-      `${tell('MILLILITRES', number(v, 'doseMl'))}: ${some(number(v, 'units'), 'measure')} of yours.`,
-    unsure: 'Chlorine in the tap varies with season and repairs; the label decides.',
-    caution: 'The product’s label comes before this sum.',
+    says: (v) => texts.ofYours(tell('MILLILITRES', number(v, 'doseMl')), some(number(v, 'units'), 'measure')),
+    unsure: texts.chlorineInTheTap,
+    caution: texts.theProductsLabelComes,
   },
   {
     name: 'buckets',
-    question: 'Is there enough water for rinsing?',
+    question: texts.isThereEnoughWater,
     group: 'Water',
     says: (v) =>
-      `${some(number(v, 'rinses'), 'rinse')} with ${litres(v, 'litresEach')} each, ${answerWord(String(v.plan))}.`,
-    unsure: 'A habit that works, not a law.',
+      texts.withEach(some(number(v, 'rinses'), 'rinse'), litres(v, 'litresEach'), answerWord(String(v.plan))),
+    unsure: texts.aHabitThatWorks,
   },
   {
     name: 'heat',
-    question: 'How long until the water is warm?',
+    question: texts.howLongUntilThe,
     group: 'Water',
     says: (v) => `${tell('HOURS', number(v, 'hours'))}.`,
-    unsure: 'Lids, stands and draughts differ: ± 30 %.',
+    unsure: texts.lidsStandsAndDraughts,
   },
   {
     name: 'siphon',
-    question: 'How long does the siphon take?',
+    question: texts.howLongDoesThe,
     group: 'Water',
     says: (v) =>
-      `${tell('MINUTES', number(v, 'minutes'))} at ${tell('LITRES_PER_MINUTE', number(v, 'startLpm'))} from the start.`,
-    unsure: 'A kink can double it.',
+      texts.atFromTheStart(
+        tell('MINUTES', number(v, 'minutes')),
+        tell('LITRES_PER_MINUTE', number(v, 'startLpm')),
+      ),
+    unsure: texts.aKinkCanDouble,
   },
   {
     name: 'schedule',
-    question: 'Where does my routine settle?',
+    question: texts.whereDoesMyRoutine,
     group: 'Water',
     says: (v) =>
-      `At ${tell('MILLIGRAMS_PER_LITRE', number(v, 'peak'))} before each change and ${tell('MILLIGRAMS_PER_LITRE', number(v, 'trough'))} after.`,
-    unsure: 'It moves with feeding and growth.',
+      texts.atBeforeEachChange(
+        tell('MILLIGRAMS_PER_LITRE', number(v, 'peak')),
+        tell('MILLIGRAMS_PER_LITRE', number(v, 'trough')),
+      ),
+    unsure: texts.itMovesWithFeeding,
   },
   {
     name: 'lower',
-    question: 'How much water to bring a reading down?',
+    question: texts.howMuchWaterTo,
     group: 'Water',
     says: (v) =>
       number(v, 'count') === 0
-        ? 'Nothing: it is there already.'
+        ? texts.nothingItIsThere
         : number(v, 'count') === 1
-          ? `One change of ${percent(v, 'each')}.`
-          : `${String(number(v, 'count'))} changes of ${percent(v, 'each')} each.`,
-    unsure: 'Test kits are good to ± 15 %.',
+          ? texts.oneChangeOf(percent(v, 'each'))
+          : texts.changesOfEach(number(v, 'count'), percent(v, 'each')),
+    unsure: texts.testKitsAreGood,
   },
   {
     name: 'split',
-    question: 'Small changes, or one big one?',
+    question: texts.smallChangesOrOne,
     group: 'Water',
-    says: (v) =>
-      `Together they take out ${percent(v, 'removed')}, with ${percent(v, 'moreWater')} more water than one change that does the same.`,
-    unsure: 'If the tap holds none of it and the tank mixes well.',
+    says: (v) => texts.togetherTheyTakeOut(percent(v, 'removed'), percent(v, 'moreWater')),
+    unsure: texts.ifTheTapHolds,
   },
   {
     name: 'toxic',
-    question: 'What does the ammonia do if pH or warmth rises?',
+    question: texts.whatDoesTheAmmonia,
     group: 'Water',
     says: (v) =>
-      `${tell('MILLIGRAMS_PER_LITRE', number(v, 'toxic'), 'toxic')} harms now, ${answerWord(String(v.band))}; then ${tell('MILLIGRAMS_PER_LITRE', number(v, 'toxicThen'), 'toxic')}, ${answerWord(String(v.bandThen))}.`,
-    unsure: 'Species differ; young and weak animals suffer first.',
+      texts.harmsNowThen(
+        tell('MILLIGRAMS_PER_LITRE', number(v, 'toxic'), 'toxic'),
+        answerWord(String(v.band)),
+        tell('MILLIGRAMS_PER_LITRE', number(v, 'toxicThen'), 'toxic'),
+        answerWord(String(v.bandThen)),
+      ),
+    unsure: texts.speciesDifferYoungAnd,
   },
   {
     name: 'catch',
-    question: 'What does the filter move?',
+    question: texts.whatDoesTheFilter,
     group: 'Flow',
-    says: (v) => `${tell('LITRES_PER_HOUR', number(v, 'lph'))}, give or take ${percent(v, 'plusMinus')}.`,
-    unsure: 'Lifting the outlet to catch costs a little flow.',
+    says: (v) => texts.giveOrTake(tell('LITRES_PER_HOUR', number(v, 'lph')), percent(v, 'plusMinus')),
+    unsure: texts.liftingTheOutletTo,
   },
   {
     name: 'expected',
-    question: 'What should it move?',
+    question: texts.whatShouldItMove,
     group: 'Flow',
     says: (v) =>
-      `About ${tell('LITRES_PER_HOUR', number(v, 'lph'))}, ${tell('LITRES_PER_HOUR', number(v, 'lowLph'))} at the least.`,
-    unsure: '± 30 % until you catch it once.',
+      texts.aboutAtTheLeast(
+        tell('LITRES_PER_HOUR', number(v, 'lph')),
+        tell('LITRES_PER_HOUR', number(v, 'lowLph')),
+      ),
+    unsure: texts.n30UntilYouCatch,
   },
   {
     name: 'uv',
-    question: 'Does the water pass the lamp slowly enough?',
+    question: texts.doesTheWaterPass,
     group: 'Flow',
     says: (v) =>
-      `${answerWord(String(v.class)).replace(/^./, (first) => first.toUpperCase())}: slow enough is up to ${tell('LITRES_PER_HOUR', number(v, 'slowEnoughLph'))}.`,
-    unsure: 'It compares; the dose itself cannot be known here.',
-    caution: 'Unplug the lamp before its housing is opened. Never look into it.',
+      texts.slowEnoughIsUp(
+        answerWord(String(v.class)).replace(/^./, (first) => first.toUpperCase()),
+        tell('LITRES_PER_HOUR', number(v, 'slowEnoughLph')),
+      ),
+    unsure: texts.itComparesTheDose,
+    caution: texts.unplugTheLampBefore,
   },
   {
     name: 'need',
-    question: 'How much media does this tank need?',
+    question: texts.howMuchMediaDoes,
     group: 'Media',
     says: (v) =>
-      `${tell('KILOGRAMS', number(v, 'needKg'))}, that is ${litres(v, 'needL')} as poured${
-        number(v, 'buyKg') > 0 ? `; ${tell('KILOGRAMS', number(v, 'buyKg'))} to buy` : '; it is all there'
-      }.`,
-    unsure: 'Good to a factor of two; your tests decide.',
+      texts.thatIsAsPoured(
+        tell('KILOGRAMS', number(v, 'needKg')),
+        litres(v, 'needL'),
+        number(v, 'buyKg') > 0 ? texts.toBuy(tell('KILOGRAMS', number(v, 'buyKg'))) : texts.itIsAllThere,
+      ),
+    unsure: texts.goodToAFactor,
     finer: ['per100'],
   },
   {
     name: 'hold',
-    question: 'How much media fits in there?',
+    question: texts.howMuchMediaFits,
     group: 'Media',
-    says: (v) => `${litres(v, 'litres')}, that is ${tell('KILOGRAMS', number(v, 'kg'))}.`,
-    unsure: '± 20 %: pieces lie as they like.',
+    says: (v) => texts.thatIs(litres(v, 'litres'), tell('KILOGRAMS', number(v, 'kg'))),
+    unsure: texts.n20PiecesLieAs,
   },
   {
     name: 'bags',
-    question: 'How many bags?',
+    question: texts.howManyBags,
     group: 'Media',
-    says: (v) => `${some(number(v, 'count'), 'bag')} with ${litres(v, 'litresEach')} each.`,
+    says: (v) => texts.withEach2(some(number(v, 'count'), 'bag'), litres(v, 'litresEach')),
     unsure: '± 15 %.',
   },
   {
     name: 'cut',
-    question: 'How many pieces from a sheet?',
-    group: 'Foam and paper',
-    says: (v) =>
-      `${some(number(v, 'best'), 'piece')} from a sheet; you need ${some(number(v, 'sheets'), 'sheet')}.`,
-    unsure: 'A knife is always off by a little; press the foam flat while you cut.',
+    question: texts.howManyPiecesFrom,
+    group: texts.foamAndPaper,
+    says: (v) => texts.fromASheetYou(some(number(v, 'best'), 'piece'), some(number(v, 'sheets'), 'sheet')),
+    unsure: texts.aKnifeIsAlways,
     finer: ['oversizeMm', 'holeMm', 'kerfMm', 'lifeDays', 'thickMm', 'depthMm', 'notches'],
   },
   {
     name: 'cutlist',
-    question: 'How to cut several sizes at once?',
-    group: 'Foam and paper',
-    says: (v) => `${some(number(v, 'sheets'), 'sheet')}, with ${percent(v, 'waste')} waste.`,
-    unsure: 'A good layout, seldom the best there is.',
+    question: texts.howToCutSeveral,
+    group: texts.foamAndPaper,
+    says: (v) => texts.withWaste(some(number(v, 'sheets'), 'sheet'), percent(v, 'waste')),
+    unsure: texts.aGoodLayoutSeldom,
   },
   {
     name: 'tiles',
-    question: 'How many pages for a template at true size?',
-    group: 'Foam and paper',
+    question: texts.howManyPagesFor,
+    group: texts.foamAndPaper,
     says: (v) => `${some(number(v, 'pages'), 'page')}, ${answerWord(String(v.turn))}.`,
   },
   {
     name: 'cost',
-    question: 'Cartridges, rebuilding or a sponge: what is cheaper?',
+    question: texts.cartridgesRebuildingOrA,
     group: 'Cost',
     says: (v) =>
       Math.abs(number(v, 'savesPerYear')) < CENT
-        ? 'Both cost the same a year.'
+        ? texts.bothCostTheSame
         : number(v, 'savesPerYear') > 0
-          ? `The other way saves ${tell('MONEY', number(v, 'savesPerYear'))} a year.`
-          : `The other way costs ${tell('MONEY', -number(v, 'savesPerYear'))} more a year.`,
-    unsure: 'How long parts last is a guess until you log it.',
+          ? texts.theOtherWaySaves(tell('MONEY', number(v, 'savesPerYear')))
+          : texts.theOtherWayCosts(tell('MONEY', -number(v, 'savesPerYear'))),
+    unsure: texts.howLongPartsLast,
   },
   {
     name: 'service',
-    question: 'What does a year of service take?',
+    question: texts.whatDoesAYear,
     group: 'Cost',
     says: (v) =>
-      `${tell('MINUTES', number(v, 'minutesYear'))} and ${tell('MONEY', number(v, 'costYear'))} a year.`,
-    unsure: 'Intervals move with what you find.',
+      texts.andAYear(tell('MINUTES', number(v, 'minutesYear')), tell('MONEY', number(v, 'costYear'))),
+    unsure: texts.intervalsMoveWithWhat,
   },
   {
     name: 'socks',
-    question: 'How many socks to own?',
+    question: texts.howManySocksTo,
     group: 'Cost',
     says: (v) => `${some(number(v, 'need'), 'sock')}.`,
-    unsure: 'A sock more than that buys a missed wash.',
+    unsure: texts.aSockMoreThan,
   },
   {
     name: 'draindown',
-    question: 'Does the sump overflow when the pump stops?',
-    group: 'Sump and salt',
+    question: texts.doesTheSumpOverflow,
+    group: texts.sumpAndSalt,
     says: (v) =>
       number(v, 'spareL') < 0
-        ? `Yes, by ${tell('LITRES', -number(v, 'spareL'))}.`
-        : `No: ${litres(v, 'drainL')} run back, ${litres(v, 'spareL')} to spare.`,
-    unsure: 'Test it once, with a hand on the plug.',
+        ? texts.yesBy(tell('LITRES', -number(v, 'spareL')))
+        : texts.noRunBackTo(litres(v, 'drainL'), litres(v, 'spareL')),
+    unsure: texts.testItOnceWith,
   },
   {
     name: 'topoff',
-    question: 'How long without topping up?',
-    group: 'Sump and salt',
-    says: (v) => `${tell('DAYS', number(v, 'daysToLow'))} until the pump draws air.`,
-    unsure: 'Seasons change it by half either way.',
+    question: texts.howLongWithoutTopping,
+    group: texts.sumpAndSalt,
+    says: (v) => texts.untilThePumpDraws(tell('DAYS', number(v, 'daysToLow'))),
+    unsure: texts.seasonsChangeItBy,
   },
   {
     name: 'salt',
-    question: 'How much salt?',
-    group: 'Sump and salt',
+    question: texts.howMuchSalt,
+    group: texts.sumpAndSalt,
     says: (v) =>
       number(v, 'replaceL') > 0
-        ? `None: replace ${litres(v, 'replaceL')} by fresh water.`
+        ? texts.noneReplaceByFresh(litres(v, 'replaceL'))
         : `${tell('GRAMS', number(v, 'grams'))}.`,
-    unsure: '± 1 % with temperature.',
-    caution: 'Dissolve it in a bucket first and pour slowly, over hours; never salt over animals.',
+    unsure: texts.n1WithTemperature,
+    caution: texts.dissolveItInA,
   },
   {
     name: 'salinity',
-    question: 'What is this salinity in other words?',
-    group: 'Sump and salt',
+    question: texts.whatIsThisSalinity,
+    group: texts.sumpAndSalt,
     says: (v) =>
-      `${tell('PER_MILLE', number(v, 'ppt'))}, specific gravity ${tell('SPECIFIC_GRAVITY', number(v, 'sg'))}.`,
-    unsure: 'Hydrometers differ; check yours in a known solution.',
+      texts.specificGravity(tell('PER_MILLE', number(v, 'ppt')), tell('SPECIFIC_GRAVITY', number(v, 'sg'))),
+    unsure: texts.hydrometersDifferCheckYours,
   },
   {
     name: 'resin',
-    question: 'How much bleach for the resin?',
+    question: texts.howMuchBleachFor,
     group: 'Cleaning',
     says: (v) =>
-      `${tell('MILLILITRES', number(v, 'bleachMl'), 'bleachMl')} of bleach with ${tell('MILLILITRES', number(v, 'waterMl'), 'waterMl')} of water.`,
-    unsure: 'Only a strip that reads no chlorine clears it for the tank.',
-    caution:
-      'Away from the tank, with gloves and goggles, in fresh air. Bleach into water, never with anything else.',
+      texts.ofBleachWithOf(
+        tell('MILLILITRES', number(v, 'bleachMl'), 'bleachMl'),
+        tell('MILLILITRES', number(v, 'waterMl'), 'waterMl'),
+      ),
+    unsure: texts.onlyAStripThat,
+    caution: texts.awayFromTheTank,
   },
   {
     name: 'vinegar',
-    question: 'How strong is the vinegar bath?',
+    question: texts.howStrongIsThe,
     group: 'Cleaning',
-    says: (v) => `${litres(v, 'vinegarL')} of vinegar with ${litres(v, 'waterL')} of water.`,
-    caution: 'Never on the same day or in the same tub as bleach. Rinse well before it goes back.',
+    says: (v) => texts.ofVinegarWithOf(litres(v, 'vinegarL'), litres(v, 'waterL')),
+    caution: texts.neverOnTheSame,
   },
   {
     name: 'unit',
-    question: 'What is that in other units?',
+    question: texts.whatIsThatIn,
     group: 'Units',
     says: (v, given) =>
       `${tell('NUMBER', number(v, 'value'), 'value')} ${choiceFor(String(given?.to ?? ''))}`.trim(),

@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import type { Schemas } from '@/shared/api/client'
 import type { Values } from './catalogue'
 import type { Given } from './queries'
@@ -11,9 +12,9 @@ export function choreOf(
   values: Values,
 ): { kind: Kind; everyDays: number; words: string } | undefined {
   if (sum === 'schedule')
-    return { kind: 'WATER_CHANGE', everyDays: whole(given.everyDays), words: 'Water change' }
+    return { kind: 'WATER_CHANGE', everyDays: whole(given.everyDays), words: texts.waterChange }
   if (sum === 'topoff')
-    return { kind: 'TOP_OFF', everyDays: whole(Number(values.daysToLow) - 1), words: 'Topping up' }
+    return { kind: 'TOP_OFF', everyDays: whole(Number(values.daysToLow) - 1), words: texts.toppingUp }
   return undefined
 }
 

@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { numberWords } from '@/shared/units'
 import { fieldOf, scaleOf, storedOf } from './measures'
 import type { Field, Given } from './queries'
@@ -66,7 +67,7 @@ function readNumber(field: Field, typed: Typed, at: string, all: Read): number |
   const fits = stored >= field.least && stored <= field.most
   const whole = field.measure !== 'COUNT' || Number.isInteger(stored)
   if (fits && whole) return stored
-  all.wrong[at] = Number.isNaN(stored) ? 'This is not a number.' : rangeWords(field)
+  all.wrong[at] = Number.isNaN(stored) ? texts.thisIsNotA : rangeWords(field)
   return undefined
 }
 
@@ -86,6 +87,6 @@ function readRows(field: Field, typed: Typed, at: string, all: Read): unknown[] 
 export function rangeWords(field: Field): string {
   const { symbol, size, zero } = scaleFor(field)
   const shown = (stored: number) => numberWords((stored - zero) / size, 3)
-  const whole = field.measure === 'COUNT' ? 'A whole number between' : 'Between'
-  return `${whole} ${shown(field.least)} and ${shown(field.most)}${symbol ? ` ${symbol}` : ''}.`
+  const whole = field.measure === 'COUNT' ? texts.aWholeNumberBetween : 'Between'
+  return texts.and(whole, shown(field.least), shown(field.most), symbol ? ` ${symbol}` : '')
 }

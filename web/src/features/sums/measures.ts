@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { money, numberWords, typedNumber, unitOf, unitsInUse, type Quantity, type Unit } from '@/shared/units'
 import type { Measure } from './queries'
 
@@ -59,8 +60,8 @@ export function scaleOf(measure: Measure, name = ''): Scale {
         : scale('kg/L', 1, 2)
     case 'KILOGRAMS_PER_100_LITRES':
       return inPounds() && volume.symbol !== 'L'
-        ? scale(`lb per 100 ${volume.symbol}`, POUND_G / 1000 / volume.size, 1)
-        : scale('kg per 100 L', 1, 1)
+        ? scale(texts.lbPer100(volume.symbol), POUND_G / 1000 / volume.size, 1)
+        : scale(texts.kgPer100L, 1, 1)
     case 'KELVIN':
       return scale(unitOf('TEMPERATURE').symbol, unitOf('TEMPERATURE').size, 1)
     case 'LITRES_PER_MINUTE':
@@ -82,7 +83,7 @@ function ofQuantity(measure: Measure, name: string): Scale {
     const [symbol, size, places] = PLAIN[measure] ?? ['', 1, 2]
     return scale(symbol, size, places)
   }
-  if (quantity === 'DOSE' && BY_JUG.has(name) && isImperial()) return scale('fl oz', OUNCES_IN_ML, 1)
+  if (quantity === 'DOSE' && BY_JUG.has(name) && isImperial()) return scale(texts.flOz, OUNCES_IN_ML, 1)
   const unit = unitOf(quantity)
   const zero = STEPS.has(name) ? 0 : unit.zero
   return { ...unit, zero, ...exactness(quantity, unit.symbol) }

@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { tell } from './measures'
 import type { Values } from './catalogue'
 import type { Given, Measure } from './queries'
@@ -61,14 +62,14 @@ const DRAWN: Record<string, Draw> = {
     water: 1,
     after: 1 - n(v, 'share'),
     marks: [
-      { at: 1 - n(v, 'share'), label: `down to here, ${tell('SHARE', n(v, 'share'))} out`, tone: 'herb' },
+      { at: 1 - n(v, 'share'), label: texts.downToHereOut(tell('SHARE', n(v, 'share'))), tone: 'herb' },
     ],
   }),
   siphon: (g, v) => ({
     kind: 'levels',
     water: 1,
     after: 1 - share(n(v, 'dropMm'), 1000 * n(g, 'heightM')),
-    marks: [{ at: 0, label: `hose ends ${tell('METRES', n(g, 'heightM'))} below`, tone: 'quiet' }],
+    marks: [{ at: 0, label: texts.hoseEndsBelow(tell('METRES', n(g, 'heightM'))), tone: 'quiet' }],
   }),
   draindown: (g, v) => ({
     kind: 'levels',
@@ -82,12 +83,12 @@ const DRAWN: Record<string, Draw> = {
     marks: [
       {
         at: share(n(v, 'maxLevelMm'), n(g, 'rimMm')),
-        label: `never above ${tell('MILLIMETRES', n(v, 'maxLevelMm'))}`,
+        label: texts.neverAbove(tell('MILLIMETRES', n(v, 'maxLevelMm'))),
         tone: 'brick',
       },
       {
         at: share(n(g, 'levelMm'), n(g, 'rimMm')),
-        label: `runs at ${tell('MILLIMETRES', n(g, 'levelMm'))}`,
+        label: texts.runsAt(tell('MILLIMETRES', n(g, 'levelMm'))),
         tone: 'herb',
       },
     ],
@@ -97,10 +98,10 @@ const DRAWN: Record<string, Draw> = {
     water: 1,
     after: 0.3,
     marks: [
-      { at: 1, label: `full, ${tell('LITRES', n(v, 'chamberL'))} to spare`, tone: 'herb' },
+      { at: 1, label: texts.fullToSpare(tell('LITRES', n(v, 'chamberL'))), tone: 'herb' },
       {
         at: 0.3,
-        label: `pump draws air after ${tell('DAYS', n(v, 'daysToLow'))}`,
+        label: texts.pumpDrawsAirAfter(tell('DAYS', n(v, 'daysToLow'))),
         tone: n(g, 'spareMm') > 0 ? 'brick' : 'quiet',
       },
     ],
@@ -110,10 +111,10 @@ const DRAWN: Record<string, Draw> = {
       [
         ...marks('CELSIUS', g, {
           coldC: ['cold', 'stream'],
-          targetC: ['new water', 'herb'],
+          targetC: [texts.newWater, 'herb'],
           hotC: ['hot', 'brick'],
         }),
-        ...marks('CELSIUS', v, { afterC: ['tank then', 'silt'] }),
+        ...marks('CELSIUS', v, { afterC: [texts.tankThen, 'silt'] }),
       ],
       true,
     ),
@@ -121,7 +122,7 @@ const DRAWN: Record<string, Draw> = {
     scale(
       [
         ...marks('CELSIUS', g, { fromC: ['from', 'stream'], toC: ['to', 'herb'] }),
-        ...marks('CELSIUS', v, { equilibriumC: ['left alone', 'silt'] }),
+        ...marks('CELSIUS', v, { equilibriumC: [texts.leftAlone, 'silt'] }),
       ],
       true,
     ),
@@ -136,7 +137,7 @@ const DRAWN: Record<string, Draw> = {
   expected: (g, v) =>
     scale(
       [
-        ...marks('LITRES_PER_HOUR', v, { lowLph: ['at least', 'silt'], lph: ['expected', 'herb'] }),
+        ...marks('LITRES_PER_HOUR', v, { lowLph: [texts.atLeast, 'silt'], lph: ['expected', 'herb'] }),
         ...marks('LITRES_PER_HOUR', g, { measuredLph: ['measured', 'stream'], ratedLph: ['plate', 'quiet'] }),
       ],
       false,
@@ -145,7 +146,7 @@ const DRAWN: Record<string, Draw> = {
     scale(
       [
         ...marks('LITRES_PER_HOUR', g, { flowLph: ['flow', 'stream'] }),
-        ...marks('LITRES_PER_HOUR', v, { slowEnoughLph: ['slow enough up to', 'herb'] }),
+        ...marks('LITRES_PER_HOUR', v, { slowEnoughLph: [texts.slowEnoughUpTo, 'herb'] }),
       ],
       false,
     ),
@@ -166,42 +167,45 @@ const DRAWN: Record<string, Draw> = {
     kind: 'tubs',
     count: n(v, 'rinses'),
     filled: share(n(v, 'litresEach'), n(v, 'tubL')),
-    label: `${tell('LITRES', n(v, 'litresEach'))} in a tub of ${tell('LITRES', n(v, 'tubL'))}`,
+    label: texts.inATubOf(tell('LITRES', n(v, 'litresEach')), tell('LITRES', n(v, 'tubL'))),
   }),
   conditioner: (_given, v) => ({
     kind: 'tubs',
     count: Math.min(12, n(v, 'units')),
     filled: 0.9,
-    label:
-      n(v, 'units') > 12 ? `and so on, ${String(n(v, 'units'))} in all` : `${String(n(v, 'units'))} of yours`,
+    label: n(v, 'units') > 12 ? texts.andSoOnIn(n(v, 'units')) : texts.ofYours2(n(v, 'units')),
   }),
   need: (g, v) => ({
     kind: 'parts',
     parts: [
-      { share: share(n(v, 'carriedL'), n(g, 'netL')), label: 'carried by what is there', tone: 'herb' },
-      { share: 1 - share(n(v, 'carriedL'), n(g, 'netL')), label: 'still missing', tone: 'quiet' },
+      { share: share(n(v, 'carriedL'), n(g, 'netL')), label: texts.carriedByWhatIs, tone: 'herb' },
+      { share: 1 - share(n(v, 'carriedL'), n(g, 'netL')), label: texts.stillMissing, tone: 'quiet' },
     ],
   }),
   hold: (g, v) => ({
     kind: 'parts',
     parts: [
-      { share: number(g, 'fill') ?? 0.95, label: `${tell('LITRES', n(v, 'litres'))} of media`, tone: 'silt' },
-      { share: 1 - (number(g, 'fill') ?? 0.95), label: 'left free', tone: 'quiet' },
+      {
+        share: number(g, 'fill') ?? 0.95,
+        label: texts.ofMedia(tell('LITRES', n(v, 'litres'))),
+        tone: 'silt',
+      },
+      { share: 1 - (number(g, 'fill') ?? 0.95), label: texts.leftFree, tone: 'quiet' },
     ],
   }),
   bags: (_given, v) => ({
     kind: 'tubs',
     count: Math.min(12, n(v, 'count')),
     filled: 0.6,
-    label: `${tell('LITRES', n(v, 'litresEach'))} each`,
+    label: texts.each(tell('LITRES', n(v, 'litresEach'))),
   }),
   salt: (g, v) => ({
     kind: 'parts',
     parts: [
-      { share: share(n(v, 'replaceL'), n(g, 'litres')), label: 'replaced by fresh water', tone: 'stream' },
+      { share: share(n(v, 'replaceL'), n(g, 'litres')), label: texts.replacedByFreshWater, tone: 'stream' },
       {
         share: 1 - share(n(v, 'replaceL'), n(g, 'litres')),
-        label: n(v, 'grams') > 0 ? `takes ${tell('GRAMS', n(v, 'grams'))}` : 'stays',
+        label: n(v, 'grams') > 0 ? texts.takes(tell('GRAMS', n(v, 'grams'))) : 'stays',
         tone: 'quiet',
       },
     ],
@@ -210,7 +214,7 @@ const DRAWN: Record<string, Draw> = {
     kind: 'parts',
     parts: [
       { share: share(n(v, 'bleachMl'), n(v, 'soakMl')), label: 'bleach', tone: 'amber' },
-      { share: 1 - share(n(v, 'bleachMl'), n(v, 'soakMl')), label: 'water, first in', tone: 'stream' },
+      { share: 1 - share(n(v, 'bleachMl'), n(v, 'soakMl')), label: texts.waterFirstIn, tone: 'stream' },
     ],
   }),
   vinegar: (_given, v) => ({
@@ -252,13 +256,16 @@ const DRAWN: Record<string, Draw> = {
     trough: n(v, 'trough'),
     tap: n(g, 'tap'),
     now: number(g, 'now'),
-    label: `settles between ${tell('MILLIGRAMS_PER_LITRE', n(v, 'trough'))} and ${tell('MILLIGRAMS_PER_LITRE', n(v, 'peak'))}`,
+    label: texts.settlesBetweenAnd(
+      tell('MILLIGRAMS_PER_LITRE', n(v, 'trough')),
+      tell('MILLIGRAMS_PER_LITRE', n(v, 'peak')),
+    ),
   }),
   lower: (g, v) => ({
     kind: 'tubs',
     count: Math.min(12, n(v, 'count')),
     filled: n(v, 'each'),
-    label: `${tell('SHARE', n(v, 'each'))} each time, to ${tell('MILLIGRAMS_PER_LITRE', n(g, 'target'))}`,
+    label: texts.eachTimeTo(tell('SHARE', n(v, 'each')), tell('MILLIGRAMS_PER_LITRE', n(g, 'target'))),
   }),
   tiles: (_given, v) => {
     const pages = Array.from({ length: n(v, 'pages') }, (_none, page) => ({
@@ -278,15 +285,15 @@ const DRAWN: Record<string, Draw> = {
   socks: (g, v) => ({
     kind: 'parts',
     parts: [
-      { share: share(n(g, 'inUse'), n(v, 'need')), label: `${String(n(g, 'inUse'))} hanging`, tone: 'herb' },
+      { share: share(n(g, 'inUse'), n(v, 'need')), label: texts.hanging(n(g, 'inUse')), tone: 'herb' },
       {
         share: share(n(v, 'dirty'), n(v, 'need')),
-        label: `${String(n(v, 'dirty'))} waiting for the wash`,
+        label: texts.waitingForTheWash(n(v, 'dirty')),
         tone: 'silt',
       },
       {
         share: share(n(v, 'drying'), n(v, 'need')),
-        label: `${String(n(v, 'drying'))} drying`,
+        label: texts.drying(n(v, 'drying')),
         tone: 'stream',
       },
       {
@@ -300,20 +307,22 @@ const DRAWN: Record<string, Draw> = {
     const then = number(v, 'savedMinutes')
     const now: Mark = {
       at: n(v, 'minutesYear'),
-      label: `now ${tell('MINUTES', n(v, 'minutesYear'))}`,
+      label: texts.now(tell('MINUTES', n(v, 'minutesYear'))),
       tone: 'silt',
     }
     const less = n(v, 'minutesYear') - (then ?? 0)
     return scale(
-      then === undefined ? [now] : [now, { at: less, label: `then ${tell('MINUTES', less)}`, tone: 'herb' }],
+      then === undefined
+        ? [now]
+        : [now, { at: less, label: texts.then(tell('MINUTES', less)), tone: 'herb' }],
       false,
     )
   },
   salinity: (_given, v) =>
     scale(
       [
-        ...marks('PER_MILLE', v, { ppt: ['this water', 'herb'] }),
-        { at: OCEAN_PPT, label: `the open sea ${tell('PER_MILLE', OCEAN_PPT)}`, tone: 'stream' },
+        ...marks('PER_MILLE', v, { ppt: [texts.thisWater, 'herb'] }),
+        { at: OCEAN_PPT, label: texts.theOpenSea(tell('PER_MILLE', OCEAN_PPT)), tone: 'stream' },
       ],
       false,
     ),
@@ -325,7 +334,7 @@ const DRAWN: Record<string, Draw> = {
   split: (g, v) => ({
     kind: 'parts',
     parts: [
-      { share: n(v, 'removed'), label: `taken out by ${String(n(g, 'count'))} changes`, tone: 'stream' },
+      { share: n(v, 'removed'), label: texts.takenOutByChanges(n(g, 'count')), tone: 'stream' },
       { share: 1 - n(v, 'removed'), label: 'left', tone: 'quiet' },
     ],
   }),

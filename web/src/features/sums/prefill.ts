@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import type { Filter } from '@/features/filter'
 import type { Forecast } from '@/features/interval'
 import type { Tank } from '@/features/tank'
@@ -52,7 +53,7 @@ export function prefill(sum: Sum, known: Known): Record<string, Origin> {
 
 function reading(known: Known, parameter: string): Origin | undefined {
   const last = known.water?.last.find((one) => one.parameter === parameter)
-  return last && from(last.amount, `read ${shortDay(last.takenAt.slice(0, 10))}`)
+  return last && from(last.amount, texts.read(shortDay(last.takenAt.slice(0, 10))))
 }
 
 function ofTank(known: Known): Origins {
@@ -61,15 +62,15 @@ function ofTank(known: Known): Origins {
   const production = water?.production.find((one) => one.parameter === 'NITRATE')
   const warm = reading(known, 'TEMPERATURE')
   return {
-    netL: from(tank?.netVolumeL, 'from the tank'),
-    stocking: from(tank?.setting.stocking, 'from the tank'),
+    netL: from(tank?.netVolumeL, texts.fromTheTank),
+    stocking: from(tank?.setting.stocking, texts.fromTheTank),
     tankC: warm,
-    targetC: warm && { ...warm, from: `as the tank, ${warm.from}` },
-    toC: warm && { ...warm, from: `as the tank, ${warm.from}` },
+    targetC: warm && { ...warm, from: texts.asTheTank(warm.from) },
+    toC: warm && { ...warm, from: texts.asTheTank(warm.from) },
     celsius: warm,
     now: reading(known, 'NITRATE'),
-    tap: from(tap?.amount, 'your tap water, as entered'),
-    perWeek: from(production?.perWeek, 'measured from your readings'),
+    tap: from(tap?.amount, texts.yourTapWaterAs),
+    perWeek: from(production?.perWeek, texts.measuredFromYourReadings),
     total: reading(known, 'AMMONIA'),
     ph: reading(known, 'PH'),
     saltGL: reading(known, 'SALINITY'),
@@ -81,7 +82,7 @@ function ofTank(known: Known): Origins {
 export function ofFilter(known: Known): Origins {
   const { filter } = known
   if (!filter) return {}
-  const plate = `from the plate of ${filter.name}`
+  const plate = texts.fromThePlateOf(filter.name)
   const flows = (known.services ?? []).flatMap((service) =>
     service.flows
       .filter((flow) => flow.filterId === filter.id)
@@ -94,23 +95,23 @@ export function ofFilter(known: Known): Origins {
   const opening = known.forecasts?.find(
     (one) => one.subject.filterId === filter.id && one.loading && !one.subject.stageId,
   )
-  const measured = last && from(last.lph, `measured ${shortDay(last.on)}`)
+  const measured = last && from(last.lph, texts.measured(shortDay(last.on)))
   return {
     ratedLph: from(filter.rating.flowLph, plate),
     maxHeadM: from(filter.rating.maxHeadM, plate),
-    liftM: from(filter.rating.liftM, `from ${filter.name}`),
-    kind: from(filter.kind, `from ${filter.name}`),
-    cleanLph: clean && from(clean.afterLph, `after the service of ${shortDay(clean.on)}`),
+    liftM: from(filter.rating.liftM, texts.from(filter.name)),
+    kind: from(filter.kind, texts.from(filter.name)),
+    cleanLph: clean && from(clean.afterLph, texts.afterTheServiceOf(shortDay(clean.on))),
     measuredLph: measured,
     flowLph: measured ?? half(filter.rating.flowLph),
     loading:
-      opening?.loading && from(Math.min(1.5, opening.loading.likely), `likely by now in ${filter.name}`),
+      opening?.loading && from(Math.min(1.5, opening.loading.likely), texts.likelyByNowIn(filter.name)),
   }
 }
 
 /** What keepers expect of a pump behind media until they catch it. */
 const half = (plate: number | undefined): Origin | undefined =>
-  plate === undefined ? undefined : { value: plate / 2, from: 'half of the plate, until you catch it' }
+  plate === undefined ? undefined : { value: plate / 2, from: texts.halfOfThePlate }
 
 function ofVessels(known: Known): Origins {
   const tubs = (known.vessels ?? []).filter((one) => one.kind === 'TUB')
@@ -120,9 +121,9 @@ function ofVessels(known: Known): Origins {
     tubsL: own
       ? from(
           tubs.slice(0, 10).map((one) => one.millilitres / 1000),
-          'your tubs',
+          texts.yourTubs,
         )
-      : from(known.tank && [known.tank.setting.bucketL ?? 8], 'the tank’s bucket'),
+      : from(known.tank && [known.tank.setting.bucketL ?? 8], texts.theTanksBucket),
     unitMl: cap && from(cap.millilitres, cap.name),
   }
 }
@@ -147,7 +148,7 @@ function special(sum: string, known: Known): Origins {
       return {
         returnLph: from(
           known.filter?.kind === 'SUMP' ? known.filter.rating.flowLph : undefined,
-          'from the plate',
+          texts.fromThePlate,
         ),
       }
     default:
@@ -161,15 +162,13 @@ export function mediaThere(filters: Filter[]): Origin | undefined {
     .flatMap((filter) => filter.stages)
     .filter((stage) => stage.kind === 'BIO_MEDIA' && stage.massG !== undefined)
     .map((stage) => ({ media: 'POROUS', kg: (stage.massG ?? 0) / 1000 }))
-  return rows.length
-    ? { value: rows, from: 'from its filters; taken as porous ceramic, so say if it is not' }
-    : undefined
+  return rows.length ? { value: rows, from: texts.fromItsFiltersTaken } : undefined
 }
 
 function mediaOf(filter?: Filter): Origin | undefined {
   const grams = (filter?.stages ?? []).reduce((sum, stage) => sum + (stage.massG ?? 0), 0)
   return grams > 0
-    ? { value: grams / 1000 / POURED_KG_A_LITRE, from: `${say('MASS', grams)} of media, as poured` }
+    ? { value: grams / 1000 / POURED_KG_A_LITRE, from: texts.ofMediaAsPoured(say('MASS', grams)) }
     : undefined
 }
 
@@ -184,9 +183,7 @@ function tasksOf(known: Known): Origin | undefined {
       minutes: task.catalogue.minutes,
       everyDays: intervalOf(known, task.id) ?? task.fixedDays ?? task.catalogue.startDays,
     }))
-  return rows.length
-    ? { value: rows, from: `the tasks of ${known.filter?.name ?? ''}, at the days learned` }
-    : undefined
+  return rows.length ? { value: rows, from: texts.theTasksOfAt(known.filter?.name ?? '') } : undefined
 }
 
 /** The way it is kept now, as far as the filter tells; the other way is the keeper's to say. */
@@ -194,7 +191,7 @@ function nowOf(known: Known): Origin | undefined {
   const tasks = tasksOf(known)
   if (!known.filter || !tasks || known.kept?.some((one) => one.sum === 'cost')) return undefined
   const now = { watts: known.filter.rating.powerW, work: tasks.value }
-  return { value: [now, { watts: known.filter.rating.powerW }], from: `now as ${known.filter.name} is kept` }
+  return { value: [now, { watts: known.filter.rating.powerW }], from: texts.nowAsIsKept(known.filter.name) }
 }
 
 function socksOf(known: Known): Origins {
@@ -203,12 +200,10 @@ function socksOf(known: Known): Origins {
   const item = known.stores?.items.find((one) => one.item.turned)
   if (!stage || !task) return {}
   return {
-    inUse: from(stage.quantity, `from ${known.filter?.name ?? ''}`),
-    changeDays: from(intervalOf(known, task.id), 'as learned'),
-    washDays: from(item?.item.washEveryDays, 'from Stores'),
-    own:
-      item?.shelf &&
-      from(item.shelf.ready + item.shelf.dirty + stage.quantity, 'from Stores, with those that hang'),
+    inUse: from(stage.quantity, texts.from(known.filter?.name ?? '')),
+    changeDays: from(intervalOf(known, task.id), texts.asLearned),
+    washDays: from(item?.item.washEveryDays, texts.fromStores),
+    own: item?.shelf && from(item.shelf.ready + item.shelf.dirty + stage.quantity, texts.fromStoresWithThose),
   }
 }
 
@@ -231,14 +226,14 @@ function lampsOf(known: Known): Origin | undefined {
     const lamp = burning(known, stage)
     return lamp ? { hours: lamp.hours } : {}
   })
-  return rows.length ? { value: rows, from: 'by the days since it was new' } : undefined
+  return rows.length ? { value: rows, from: texts.byTheDaysSince } : undefined
 }
 
 function bottle(known: Known): Origin | undefined {
   const item = known.stores?.items.find(
     (one) => one.item.unit === 'MILLILITRE' && /condition|chlor/i.test(one.item.name),
   )
-  return item?.shelf && from(item.shelf.ready, 'from Stores')
+  return item?.shelf && from(item.shelf.ready, texts.fromStores)
 }
 
 /** What can harm is asked every time; it is never taken from the last. */
@@ -251,7 +246,7 @@ function ofKept({ name: sum, fields }: Sum, kept: Kept[]): Origins {
   for (const source of sources.toSorted((a, b) => Number(b.sum === sum) - Number(a.sum === sum))) {
     for (const [name, value] of Object.entries(source.given as Given)) {
       if (asked.has(name) || (source.sum !== sum && !FOOTPRINT.includes(name))) continue
-      origins[name] ??= from(value, `as you gave it ${shortDay(source.keptAt.slice(0, 10))}`)
+      origins[name] ??= from(value, texts.asYouGaveIt(shortDay(source.keptAt.slice(0, 10))))
     }
   }
   return origins
@@ -269,13 +264,13 @@ export function litresAMmOf(kept: Kept[]): number | undefined {
 function ofTheBottle(kept: Kept[]): Origin | undefined {
   const given = kept.find((one) => one.sum === 'conditioner')?.given
   const treats = Number(given?.labelL) / Number(given?.labelMl)
-  return Number.isFinite(treats) && treats > 0 ? from(treats, 'by the bottle of conditioner') : undefined
+  return Number.isFinite(treats) && treats > 0 ? from(treats, texts.byTheBottleOf) : undefined
 }
 
 function ofHabit(sum: string, known: Known): Origins {
   const net = known.tank?.netVolumeL
-  const quarter = net && from(net * USUAL_SHARE, 'a quarter of the tank')
-  const share = from(USUAL_SHARE, 'a quarter, as is usual')
+  const quarter = net && from(net * USUAL_SHARE, texts.aQuarterOfThe)
+  const share = from(USUAL_SHARE, texts.aQuarterAsIs)
   switch (sum) {
     case 'change':
       return { share }
@@ -288,13 +283,13 @@ function ofHabit(sum: string, known: Known): Origins {
     case 'schedule':
       return { share, everyDays: from(7, 'weekly') }
     case 'salt':
-      return { litres: from(net, 'from the tank') }
+      return { litres: from(net, texts.fromTheTank) }
     case 'resin':
       return { treatsLPerMl: ofTheBottle(known.kept ?? []) }
     case 'unit':
       return unitOf('VOLUME').symbol === 'L'
-        ? { from: from('galUS', 'what packets often say'), to: from('L', 'as you read volumes') }
-        : { from: from('L', 'what packets often say'), to: from('galUS', 'as you read volumes') }
+        ? { from: from('galUS', texts.whatPacketsOftenSay), to: from('L', texts.asYouReadVolumes) }
+        : { from: from('L', texts.whatPacketsOftenSay), to: from('galUS', texts.asYouReadVolumes) }
     default:
       return {}
   }

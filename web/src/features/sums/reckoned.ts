@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { agoWords } from '@/shared/dates'
 import { numberWords, say } from '@/shared/units'
 import { tell } from './measures'
@@ -25,19 +26,19 @@ function flowFacts(known: Known): Fact[] {
     return plate && net
       ? [
           {
-            label: 'Turns the tank over',
-            text: `about ${numberWords(plate / 2 / net)} times an hour, by half of its plate`,
+            label: texts.turnsTheTankOver,
+            text: texts.aboutTimesAnHour(numberWords(plate / 2 / net)),
           },
         ]
       : []
   }
   const against = [
-    clean && `${tell('SHARE', lph / Number(clean.value))} of clean`,
-    plate && `${tell('SHARE', lph / plate)} of the plate`,
+    clean && texts.ofClean(tell('SHARE', lph / Number(clean.value))),
+    plate && texts.ofThePlate(tell('SHARE', lph / plate)),
   ].filter(Boolean)
   return [
-    { label: 'Flow', text: [say('FLOW', lph), measured?.from, ...against].join(', ') },
-    ...(net ? [{ label: 'Turns the tank over', text: `${numberWords(lph / net)} times an hour` }] : []),
+    { label: texts.flow, text: [say('FLOW', lph), measured?.from, ...against].join(', ') },
+    ...(net ? [{ label: texts.turnsTheTankOver, text: texts.timesAnHour(numberWords(lph / net)) }] : []),
   ]
 }
 
@@ -46,7 +47,7 @@ function lampFacts(known: Known): Fact[] {
     const lamp = burning(known, stage)
     return {
       label: stage.label || stage.name,
-      text: lamp ? `new ${agoWords(lamp.since)}, about ${numberWords(lamp.hours, 0)} h lit` : 'age unknown',
+      text: lamp ? texts.newAboutHLit(agoWords(lamp.since), numberWords(lamp.hours, 0)) : texts.ageUnknown,
     }
   })
 }

@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import type { Values } from './catalogue'
 import { tell } from './measures'
 import type { Field, Given, Measure, Sum } from './queries'
@@ -31,10 +32,10 @@ function listed(values: unknown[], measure: Measure | undefined, name: string): 
 }
 
 function told(value: number, measure: Measure, name: string): string {
-  if (name === 'breakEvenFilters') return `${String(value)} filter${value === 1 ? '' : 's'} on`
-  if (name === 'paybackMonths') return value === 0 ? 'at once' : `${tell('NUMBER', value)} months`
-  if (name === 'weeks') return `${tell('NUMBER', value)} weeks`
-  if (name === 'turnover') return `${tell('NUMBER', value)} times`
+  if (name === 'breakEvenFilters') return texts.filterOn(value, value === 1 ? '' : 's')
+  if (name === 'paybackMonths') return value === 0 ? texts.atOnce : texts.months(tell('NUMBER', value))
+  if (name === 'weeks') return texts.weeks(tell('NUMBER', value))
+  if (name === 'turnover') return texts.times(tell('NUMBER', value))
   return tell(measure, value, name)
 }
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { ANIMALS } from '@/shared/words'
 import type { TankForm } from './form'
@@ -21,14 +22,14 @@ const picked = computed({
 
 <template>
   <div data-field="setting.animals">
-    <p id="animals" class="font-600">Do any of these live in it?</p>
+    <p id="animals" class="font-600">{{ texts.doAnyOfThese }}</p>
     <el-checkbox-group v-model="picked" aria-labelledby="animals">
       <el-checkbox v-for="choice in ANIMALS" :key="choice.value" :value="choice.value">
         {{ choice.label }}
       </el-checkbox>
     </el-checkbox-group>
     <p v-if="raised" class="small quiet" role="status">
-      Stocking is set to over: turtles load the water like too many fish.
+      {{ texts.stockingIsSetTo }}
     </p>
   </div>
 </template>

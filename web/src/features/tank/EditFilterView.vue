@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useSession } from '@/features/account'
@@ -91,19 +92,15 @@ async function takeOut() {
   const { filter } = props
   if (filter === undefined) return
   const name = read.value?.name ?? ''
-  const sure = await ElMessageBox.confirm(
-    'Its log is kept. It can be put back for 30 days.',
-    `Take out ${name}?`,
-    {
-      confirmButtonText: 'Take out',
-      cancelButtonText: 'Keep',
-    },
-  ).catch(() => undefined)
+  const sure = await ElMessageBox.confirm(texts.itsLogIsKept, texts.takeOut(name), {
+    confirmButtonText: texts.takeOut2,
+    cancelButtonText: texts.keep,
+  }).catch(() => undefined)
   if (!sure) return
   await send(async () => {
     await remove.mutateAsync(filter)
     await leave()
-    offerUndo(`${name} taken out.`, () => restore.mutateAsync(filter))
+    offerUndo(texts.takenOut(name), () => restore.mutateAsync(filter))
   })
 }
 
@@ -114,41 +111,45 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
   <AsyncState
     :pending="existing && query.isPending.value"
     :error="existing ? query.error.value : null"
-    what="the filter"
+    :what="texts.theFilter"
     @retry="query.refetch()"
   >
     <FormPage
       v-if="form"
-      :title="read ? read.name : 'Add a filter'"
-      :action="existing ? 'Save' : 'Add filter'"
+      :title="read ? read.name : texts.addAFilter"
+      :action="existing ? texts.save : texts.addFilter"
       :sending="sending"
       :trouble="conflict ? '' : trouble"
       @submit="save"
     >
       <ConflictNotice
         v-if="conflict"
-        what="this filter"
+        :what="texts.thisFilter"
         can-take
         @take="take(conflict as Filter)"
         @keep="((read = conflict as Filter), (conflict = undefined))"
       >
         <p>
-          Saved now: {{ (conflict as Filter).name }},
-          {{ (conflict as Filter).stages.map((stage) => stage.name).join(' → ') }}.
+          {{
+            texts.savedNow(
+              (conflict as Filter).name,
+              (conflict as Filter).stages.map((stage) => stage.name).join(' → '),
+            )
+          }}
         </p>
-        <p>Yours is still below: {{ form.name }}, {{ counted(form.stages.length, 'stage') }}.</p>
+        <p>{{ texts.yoursIsStillBelow(form.name, counted(form.stages.length, 'stage')) }}</p>
       </ConflictNotice>
       <SelectField
         v-if="!existing && others.length"
         v-model="like"
-        label="Like one you have"
+        :label="texts.likeOneYouHave"
         name="like"
-        placeholder="Start from a filter that is there…"
+        :placeholder="texts.startFromAFilter"
         :choices="others"
       />
       <FilterFields v-model="form" :errors="unprefixed" :existing="existing || like !== undefined" />
       <template #beside>
-        <el-button type="primary" text @click="leave">Cancel</el-button>
+        <el-button type="primary" text @click="leave">{{ texts.cancel }}</el-button>
         <el-button
           v-if="existing && session?.role === 'KEEPER'"
           type="danger"
@@ -156,7 +157,7 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
           class="ml-auto"
           @click="takeOut"
         >
-          Remove this filter…
+          {{ texts.removeThisFilter }}
         </el-button>
       </template>
       <template #aside><DraftPath :form="form" /></template>

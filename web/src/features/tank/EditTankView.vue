@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useSession } from '@/features/account'
@@ -65,19 +66,15 @@ async function save() {
 
 async function destroy() {
   const name = read.value?.tank.name ?? ''
-  const sure = await ElMessageBox.confirm(
-    'Its filters and log go with it. It can be restored for 30 days.',
-    `Delete ${name}?`,
-    {
-      confirmButtonText: 'Delete',
-      cancelButtonText: 'Keep',
-    },
-  ).catch(() => undefined)
+  const sure = await ElMessageBox.confirm(texts.itsFiltersAndLog, texts.delete(name), {
+    confirmButtonText: texts.delete2,
+    cancelButtonText: texts.keep,
+  }).catch(() => undefined)
   if (!sure) return
   await send(async () => {
     await remove.mutateAsync(props.tank)
     await router.push({ name: 'tanks' })
-    offerUndo(`${name} deleted.`, () => restore.mutateAsync(props.tank))
+    offerUndo(texts.deleted(name), () => restore.mutateAsync(props.tank))
   })
 }
 
@@ -88,13 +85,13 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
   <AsyncState
     :pending="query.isPending.value"
     :error="query.error.value"
-    what="the tank"
+    :what="texts.theTank"
     @retry="query.refetch()"
   >
     <FormPage
       v-if="form && read"
       :title="read.tank.name"
-      action="Save"
+      :action="texts.save"
       :sending="sending"
       :trouble="conflict ? '' : trouble"
       @submit="save"
@@ -110,23 +107,22 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
       <DayField
         v-if="moved"
         v-model="changedOn"
-        label="Since when?"
+        :label="texts.sinceWhen"
         name="changedOn"
         :max="today()"
-        hint="Older findings count for less from this day on."
+        :hint="texts.olderFindingsCountFor"
         :error="errors.changedOn"
       />
       <p v-if="session?.role === 'KEEPER'" class="give">
-        <a :href="`/api/archive.zip?tank=${tank}`" download>Save it for another keeper</a
-        ><span class="quiet"
-          >: filters, log, readings and photos in one file, nothing of other tanks. They bring it in under
-          “You and your sites”; delete it here when they have it.</span
+        <a :href="`/api/archive.zip?tank=${tank}`" download>{{ texts.saveItForAnother }}</a><span
+          class="quiet"
+          >{{ texts.filtersLogReadingsAnd }}</span
         >
       </p>
       <template #beside>
-        <el-button type="primary" text @click="leave">Cancel</el-button>
+        <el-button type="primary" text @click="leave">{{ texts.cancel }}</el-button>
         <el-button v-if="session?.role === 'KEEPER'" type="danger" text class="ml-auto" @click="destroy">
-          Delete tank…
+          {{ texts.deleteTank }}
         </el-button>
       </template>
     </FormPage>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import type { Filter } from '@/features/filter'
 import { useMayGo } from '@/shared/allowed'
 
@@ -11,23 +12,23 @@ const change = { name: 'edit-filter', params: { tank: props.tank, filter: props.
 
 <template>
   <span class="links ml-auto">
-    <RouterLink v-if="mayGo(change)" class="small change" :to="change">Change filter</RouterLink>
+    <RouterLink v-if="mayGo(change)" class="small change" :to="change">{{ texts.changeFilter }}</RouterLink>
     <RouterLink
       v-if="mayGo(change)"
       class="small change"
       :to="{ name: 'inside-filter', params: { tank, filter: filter.id } }"
-      >{{ filter.placesStated ? 'What sits where' : 'Say what sits where' }}</RouterLink
+      >{{ filter.placesStated ? texts.whatSitsWhere : texts.sayWhatSitsWhere }}</RouterLink
     >
-    <RouterLink class="small change" :to="{ name: 'start-case', query: { tank, filter: filter.id } }"
-      >Something is wrong</RouterLink
-    >
+    <RouterLink class="small change" :to="{ name: 'start-case', query: { tank, filter: filter.id } }">{{
+      texts.somethingIsWrong
+    }}</RouterLink>
     <RouterLink
       v-if="isNew && mayGo(change)"
       class="small change"
       :to="{ name: 'set-up', params: { tank, filter: filter.id } }"
-      >Set it up, step by step</RouterLink
+      >{{ texts.setItUpStep }}</RouterLink
     >
-    <RouterLink v-if="mayGo(down)" class="small change" :to="down">Take it down</RouterLink>
+    <RouterLink v-if="mayGo(down)" class="small change" :to="down">{{ texts.takeItDown }}</RouterLink>
   </span>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import {
@@ -68,78 +69,76 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
   <AsyncState
     :pending="query.isPending.value"
     :error="query.error.value"
-    what="the filter"
+    :what="texts.theFilter"
     @retry="query.refetch()"
   >
     <FormPage
       v-if="form && read"
-      :title="`Inside ${read.name}`"
-      action="Save"
+      :title="texts.inside(read.name)"
+      :action="texts.save"
       :sending="sending"
       :trouble="conflict ? '' : trouble"
       @submit="save"
     >
       <ConflictNotice
         v-if="conflict"
-        what="this filter"
+        :what="texts.thisFilter"
         can-take
         @take="take(conflict as Filter)"
         @keep="((read = conflict as Filter), (conflict = undefined))"
       >
-        <p>Yours is still below: {{ counted(drawn.flatMap((room) => room.places).length, 'place') }}.</p>
+        <p>{{ texts.yoursIsStillBelow2(counted(drawn.flatMap((room) => room.places).length, 'place')) }}</p>
       </ConflictNotice>
       <p v-if="!read.placesStated" class="quiet">
-        Nobody has said yet what sits where. This is what is usual for such a filter: change it to yours, then
-        save.
+        {{ texts.nobodyHasSaidYet }}
       </p>
       <section
         v-if="read.doubts.length"
         class="doubts grid gap-3 mb-4 py-12px px-16px edge-1.5-amber rounded"
-        aria-label="Worth a second look"
+        :aria-label="texts.worthASecondLook"
       >
-        <h2>Worth a second look</h2>
+        <h2>{{ texts.worthASecondLook }}</h2>
         <ul>
           <li v-for="doubt in read.doubts" :key="doubt" class="py-1">{{ inOurUnits(doubt) }}</li>
         </ul>
       </section>
       <section class="grid gap-3 mb-4" aria-labelledby="places">
-        <h2 id="places">What sits where, from the top</h2>
+        <h2 id="places">{{ texts.whatSitsWhereFrom }}</h2>
         <p class="quiet">
-          In the order your hand meets it. The order in which water meets it is the water path; neither
-          follows from the other.
+          {{ texts.inTheOrderYour }}
         </p>
         <PlacesEditor v-model="form" :stages="read.stages" :errors="plain" />
         <SumLinks
           :tank="props.tank"
           :sums="[
-            { name: 'hold', question: 'How much media fits in there?' },
-            { name: 'bags', question: 'How many bags?' },
-            { name: 'cut', question: 'How many pieces of foam from a sheet?' },
+            { name: 'hold', question: texts.howMuchMediaFits },
+            { name: 'bags', question: texts.howManyBags },
+            { name: 'cut', question: texts.howManyPiecesOf },
           ]"
         />
       </section>
       <section class="grid gap-3 mb-4" aria-labelledby="build">
-        <h2 id="build">How it is built</h2>
+        <h2 id="build">{{ texts.howItIsBuilt }}</h2>
         <BuildFields v-model="form" :kind="read.kind" :lamp="hasLamp" :errors="plain" />
       </section>
       <section class="grid gap-3 mb-4" aria-labelledby="own">
-        <h2 id="own">Your own steps</h2>
+        <h2 id="own">{{ texts.yourOwnSteps }}</h2>
         <OwnSteps v-model="form" :errors="plain" />
       </section>
       <template #beside>
         <el-button type="primary" text @click="leave">{{
-          read.doubts.length ? 'Back to the tank' : 'Cancel'
+          read.doubts.length ? texts.backToTheTank : texts.cancel
         }}</el-button>
       </template>
       <template #aside>
-        <h2>As your hand meets it</h2>
+        <h2>{{ texts.asYourHandMeets }}</h2>
         <TrayPicture
           class="[margin-block:12px_28px]"
           :chambers="drawn"
           :parts="read.stages"
           :lid="read.kind === 'CANISTER'"
         />
-        <h2>As it is built</h2>
+        <h2>{{ texts.asItIsBuilt }}</h2>
         <PhotoStrip class="grid gap-3 mb-4" :of="{ filter: props.filter }" />
       </template>
     </FormPage>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { blankFilter, DraftPath, FilterFields, toInput as toFilter, useCreateFilter } from '@/features/filter'
@@ -31,9 +32,7 @@ const half = computed(() => ({
 async function save() {
   const typedTank = toInput(tank.value)
   const typedFilter = toFilter(filter.value)
-  const name: Record<string, string> = filter.value.name.trim()
-    ? {}
-    : { 'filter.name': 'Give the filter a name.' }
+  const name: Record<string, string> = filter.value.name.trim() ? {} : { 'filter.name': texts.giveTheFilterA }
   const amiss = { ...(made.value === undefined ? typedTank.errors : {}), ...typedFilter.errors, ...name }
   if (Object.keys(amiss).length) {
     refuse(amiss)
@@ -49,15 +48,21 @@ async function save() {
 </script>
 
 <template>
-  <FormPage title="A new tank" action="Save and plan" :sending="sending" :trouble="trouble" @submit="save">
-    <section v-if="made === undefined" aria-label="The tank">
+  <FormPage
+    :title="texts.aNewTank"
+    :action="texts.saveAndPlan"
+    :sending="sending"
+    :trouble="trouble"
+    @submit="save"
+  >
+    <section v-if="made === undefined" :aria-label="texts.theTank2">
       <TankFields v-model="tank" :errors="half.tank" :rooms="rooms" />
     </section>
-    <p v-else class="quiet">{{ tank.name }} is saved. Its filter comes next.</p>
+    <p v-else class="quiet">{{ texts.isSavedItsFilter(tank.name) }}</p>
     <section class="filter grid gap-3 pt-4 edge-t-line" aria-labelledby="filter-title">
-      <h2 id="filter-title">Its filter</h2>
+      <h2 id="filter-title">{{ texts.itsFilter }}</h2>
       <p class="quiet">
-        We start with the usual water path of its kind. Change what differs; you can add more filters later.
+        {{ texts.weStartWithThe }}
       </p>
       <FilterFields
         v-model="filter"
@@ -66,7 +71,7 @@ async function save() {
       />
     </section>
     <template #beside>
-      <LinkButton type="primary" text :to="{ name: 'tanks' }">Cancel</LinkButton>
+      <LinkButton type="primary" text :to="{ name: 'tanks' }">{{ texts.cancel }}</LinkButton>
     </template>
     <template #aside><DraftPath :form="filter" /></template>
   </FormPage>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import MeasureField from '@/shared/components/MeasureField.vue'
 import NumberField from '@/shared/components/NumberField.vue'
 import { say } from '@/shared/units'
@@ -15,18 +16,18 @@ const USUAL_BUCKET_L = 8
   <div class="grid cols-[repeat(auto-fit,minmax(180px,1fr))] gap-y-3 gap-x-4">
     <MeasureField
       v-model="form.bucketL"
-      label="Your bucket"
+      :label="texts.yourBucket"
       name="setting.bucketL"
       quantity="VOLUME"
-      :hint="`Two thirds of it are used. Leave blank for ${say('VOLUME', USUAL_BUCKET_L)}`"
+      :hint="texts.twoThirdsOfIt(say('VOLUME', USUAL_BUCKET_L))"
       :error="errors['setting.bucketL']"
     />
     <NumberField
       v-model="form.drawPercent"
-      label="Most to draw for rinsing"
+      :label="texts.mostToDrawFor"
       name="setting.drawShare"
-      unit="% of the tank"
-      hint="Leave blank for 25 %"
+      :unit="texts.ofTheTank"
+      :hint="texts.leaveBlankFor25"
       :error="errors['setting.drawShare']"
     />
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import ConflictNotice from '@/shared/components/ConflictNotice.vue'
 import { say } from '@/shared/units'
@@ -24,21 +25,21 @@ const emit = defineEmits<{ take: [tank: Tank]; keep: [tank: Tank] }>()
 
 function told(tank: TankForm): Record<string, string> {
   return {
-    Tank: tank.name,
-    Room: tank.room || 'none',
-    Volume: say('VOLUME', Number(tank.netVolumeL)),
-    'Established on': tank.establishedOn,
-    Water: labelOf(WATER, tank.setting.water),
-    Stocking: labelOf(STOCKING, tank.setting.stocking),
-    Animals: animalWords(tank.setting.animals) || 'none that ask for more',
-    Feeding: labelOf(FEEDING, tank.setting.feeding),
-    'Tap water': labelOf(TAP, tank.setting.tapWater),
-    Bacteria: labelOf(BACTERIA, tank.setting.bacteriaHome),
-    Canisters: labelOf(OPENING, tank.schools.opening),
-    Socks: labelOf(SOCK, tank.schools.sock),
-    'Rinsed in': labelOf(RINSE, tank.schools.rinse),
-    Cleaning: labelOf(THOROUGHNESS, tank.schools.thoroughness),
-    Flow: tank.schools.measuresFlow === false ? 'not asked for' : 'asked for',
+    [texts.tank]: tank.name,
+    [texts.room]: tank.room || texts.none,
+    [texts.volume]: say('VOLUME', Number(tank.netVolumeL)),
+    [texts.establishedOn]: tank.establishedOn,
+    [texts.water2]: labelOf(WATER, tank.setting.water),
+    [texts.stocking2]: labelOf(STOCKING, tank.setting.stocking),
+    [texts.animals]: animalWords(tank.setting.animals) || texts.noneThatAskFor,
+    [texts.feeding2]: labelOf(FEEDING, tank.setting.feeding),
+    [texts.tapWater]: labelOf(TAP, tank.setting.tapWater),
+    [texts.bacteria]: labelOf(BACTERIA, tank.setting.bacteriaHome),
+    [texts.canisters]: labelOf(OPENING, tank.schools.opening),
+    [texts.socks]: labelOf(SOCK, tank.schools.sock),
+    [texts.rinsedIn]: labelOf(RINSE, tank.schools.rinse),
+    [texts.cleaning]: labelOf(THOROUGHNESS, tank.schools.thoroughness),
+    [texts.flow]: tank.schools.measuresFlow === false ? texts.notAskedFor : texts.askedFor,
   }
 }
 const differences = computed(() => {
@@ -51,11 +52,11 @@ const differences = computed(() => {
 </script>
 
 <template>
-  <ConflictNotice what="this tank" can-take @take="emit('take', current)" @keep="emit('keep', current)">
-    <el-table :data="differences" row-key="key" aria-label="What differs">
-      <el-table-column label="Field" prop="key" min-width="84" />
-      <el-table-column label="Yours" prop="mine" min-width="100" />
-      <el-table-column label="Saved now" prop="theirs" min-width="100" />
+  <ConflictNotice :what="texts.thisTank" can-take @take="emit('take', current)" @keep="emit('keep', current)">
+    <el-table :data="differences" row-key="key" :aria-label="texts.whatDiffers">
+      <el-table-column :label="texts.field" prop="key" min-width="84" />
+      <el-table-column :label="texts.yours" prop="mine" min-width="100" />
+      <el-table-column :label="texts.savedNow2" prop="theirs" min-width="100" />
     </el-table>
   </ConflictNotice>
 </template>

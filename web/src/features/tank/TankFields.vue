@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import DayField from '@/shared/components/DayField.vue'
 import MeasureField from '@/shared/components/MeasureField.vue'
@@ -29,26 +30,32 @@ const now = today()
 <template>
   <div class="grid gap-4">
     <div class="pair">
-      <TextField v-model="form.name" label="Tank" name="name" hint="What you call it" :error="errors.name" />
+      <TextField
+        v-model="form.name"
+        :label="texts.tank"
+        name="name"
+        :hint="texts.whatYouCallIt"
+        :error="errors.name"
+      />
       <MeasureField
         v-model="form.netVolumeL"
-        label="Net volume"
+        :label="texts.netVolume"
         name="netVolumeL"
         quantity="VOLUME"
         :error="errors.netVolumeL"
       />
       <TextField
         v-model="form.room"
-        label="Room"
+        :label="texts.room"
         name="room"
-        hint="Tanks in one room are done together"
+        :hint="texts.tanksInOneRoom"
         :suggestions="rooms"
         :error="errors.room"
       />
       <DayField
         v-if="existing"
         v-model="form.establishedOn"
-        label="Established on"
+        :label="texts.establishedOn"
         name="establishedOn"
         :max="now"
         :error="errors.establishedOn"
@@ -57,7 +64,7 @@ const now = today()
     <ChoiceRow
       v-if="!existing"
       v-model="form.running"
-      legend="How long has it been running?"
+      :legend="texts.howLongHasIt"
       name="running"
       :choices="RUNNING"
       :error="errors.running"
@@ -65,32 +72,37 @@ const now = today()
     <DayField
       v-if="!existing && form.running === 'DAY'"
       v-model="form.establishedOn"
-      label="Since"
+      :label="texts.since"
       name="establishedOn"
       :max="now"
       :error="errors.establishedOn"
     />
-    <ChoiceRow v-model="form.setting.water" legend="Water" name="setting.water" :choices="WATER" />
+    <ChoiceRow v-model="form.setting.water" :legend="texts.water2" name="setting.water" :choices="WATER" />
     <div class="pair wide">
       <ChoiceRow
         v-model="form.setting.stocking"
-        legend="Stocking"
+        :legend="texts.stocking2"
         name="setting.stocking"
         :choices="STOCKING"
       />
-      <ChoiceRow v-model="form.setting.feeding" legend="Feeding" name="setting.feeding" :choices="FEEDING" />
+      <ChoiceRow
+        v-model="form.setting.feeding"
+        :legend="texts.feeding2"
+        name="setting.feeding"
+        :choices="FEEDING"
+      />
     </div>
     <AnimalPicks v-model="form" />
     <div class="pair wide">
       <ChoiceRow
         v-model="form.setting.tapWater"
-        legend="Your tap water holds"
+        :legend="texts.yourTapWaterHolds"
         name="setting.tapWater"
         :choices="TAP"
       />
       <ChoiceRow
         v-model="form.setting.bacteriaHome"
-        legend="Its bacteria live in"
+        :legend="texts.itsBacteriaLiveIn"
         name="setting.bacteriaHome"
         :choices="BACTERIA"
       />
@@ -98,13 +110,13 @@ const now = today()
     <div class="pair wide">
       <ChoiceRow
         v-model="form.schools.opening"
-        legend="Canisters are opened"
+        :legend="texts.canistersAreOpened"
         name="schools.opening"
         :choices="OPENING"
       />
       <ChoiceRow
         v-model="form.schools.sock"
-        legend="Socks are kept for"
+        :legend="texts.socksAreKeptFor"
         name="schools.sock"
         :choices="SOCK"
       />
@@ -112,19 +124,19 @@ const now = today()
     <div class="pair wide">
       <ChoiceRow
         v-model="form.schools.rinse"
-        legend="Media is rinsed in"
+        :legend="texts.mediaIsRinsedIn"
         name="schools.rinse"
         :choices="RINSE"
       />
       <ChoiceRow
         v-model="form.schools.thoroughness"
-        legend="A service is"
+        :legend="texts.aServiceIs"
         name="schools.thoroughness"
         :choices="THOROUGHNESS"
       />
     </div>
     <RinseFields v-model="form" :errors="errors" />
-    <el-checkbox v-model="form.schools.measuresFlow">Ask for the flow before and after a service</el-checkbox>
+    <el-checkbox v-model="form.schools.measuresFlow">{{ texts.askForTheFlow }}</el-checkbox>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { MiniPath, type Filter } from '@/features/filter'
 import type { Forecast } from '@/features/interval'
@@ -43,16 +44,16 @@ const waiting = computed(() => {
         />
         <span class="small quiet">{{ filter.name }}</span>
       </div>
-      <span v-if="filters.length === 0" class="quiet">No filter yet</span>
+      <span v-if="filters.length === 0" class="quiet">{{ texts.noFilterYet }}</span>
     </div>
     <div class="next flex flex-wrap gap-y-2px gap-x-10px items-baseline">
-      <p v-if="waiting"><StateTag standing="HELD" words="on hold" /> {{ waiting.subject.name }}</p>
+      <p v-if="waiting"><StateTag standing="HELD" :words="texts.onHold" /> {{ waiting.subject.name }}</p>
       <template v-if="next">
         <StateTag :standing="next.standing" :words="standingWords(next.standing, next.window, now)" />
         <span>{{ next.subject.name }}</span>
         <span class="quiet small">{{ windowWords(next.window) }}</span>
       </template>
-      <span v-else-if="!waiting" class="quiet">Nothing planned</span>
+      <span v-else-if="!waiting" class="quiet">{{ texts.nothingPlanned }}</span>
     </div>
   </li>
 </template>

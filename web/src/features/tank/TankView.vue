@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useMayGo } from '@/shared/allowed'
 import { computed, ref } from 'vue'
 import { TaskSettingDialog, useFilters, WaterPath, type Filter, type Task } from '@/features/filter'
@@ -72,21 +73,21 @@ const mayGo = useMayGo()
     <AsyncState
       :pending="tank.isPending.value"
       :error="tank.error.value"
-      what="the tank"
+      :what="texts.theTank"
       @retry="tank.refetch()"
     >
       <header v-if="tank.data.value" class="flex flex-wrap gap-y-1 gap-x-16px items-baseline">
         <h1>{{ tank.data.value.tank.name }}</h1>
         <div class="actions flex gap-2">
-          <LinkButton type="primary" text :to="{ name: 'chores', params: { tank: props.tank } }"
-            >Chores</LinkButton
-          >
-          <LinkButton type="primary" text :to="{ name: 'edit-tank', params: { tank: props.tank } }"
-            >Change</LinkButton
-          >
-          <LinkButton type="primary" :to="{ name: 'log', params: { tank: props.tank } }"
-            >Log a service</LinkButton
-          >
+          <LinkButton type="primary" text :to="{ name: 'chores', params: { tank: props.tank } }">{{
+            texts.chores
+          }}</LinkButton>
+          <LinkButton type="primary" text :to="{ name: 'edit-tank', params: { tank: props.tank } }">{{
+            texts.change
+          }}</LinkButton>
+          <LinkButton type="primary" :to="{ name: 'log', params: { tank: props.tank } }">{{
+            texts.logAService
+          }}</LinkButton>
         </div>
       </header>
       <TankFacts v-if="tank.data.value" :tank="tank.data.value.tank" />
@@ -97,7 +98,7 @@ const mayGo = useMayGo()
       <AsyncState
         :pending="filters.isPending.value || forecasts.isPending.value"
         :error="filters.error.value ?? forecasts.error.value"
-        what="its filters"
+        :what="texts.itsFilters"
         @retry="(filters.refetch(), forecasts.refetch())"
       >
         <section
@@ -108,16 +109,16 @@ const mayGo = useMayGo()
         >
           <div class="title flex flex-wrap gap-y-1 gap-x-16px items-baseline">
             <h2>{{ labelOf(FILTER_KIND, filter.kind) }} {{ filter.name }}</h2>
-            <span v-if="filter.direction" class="quiet small"
-              >water runs {{ labelOf(DIRECTION, filter.direction).toLowerCase() }}</span
-            >
-            <span v-if="filter.rating.flowLph" class="quiet small"
-              >rated {{ say('FLOW', filter.rating.flowLph) }}</span
-            >
+            <span v-if="filter.direction" class="quiet small">{{
+              texts.waterRuns(labelOf(DIRECTION, filter.direction).toLowerCase())
+            }}</span>
+            <span v-if="filter.rating.flowLph" class="quiet small">{{
+              texts.rated(say('FLOW', filter.rating.flowLph))
+            }}</span>
             <StateTag
               v-if="opening"
               :standing="opening.standing"
-              :words="`open ${betweenWords(opening.window)}`"
+              :words="texts.open(betweenWords(opening.window))"
             />
             <FilterLinks :tank="props.tank" :filter="filter" :is-new="isNew(filter)" />
           </div>
@@ -131,20 +132,20 @@ const mayGo = useMayGo()
           v-if="mayGo({ name: 'new-filter', params: { tank: props.tank } })"
           class="add text-14px"
           :to="{ name: 'new-filter', params: { tank: props.tank } }"
-          >Add a filter</RouterLink
+          >{{ texts.addAFilter }}</RouterLink
         >
         <div class="grid cols-[1_380px] gap-36px mt-10px pt-12px edge-t-line max-desk:cols-1">
           <section aria-labelledby="when">
-            <h2 id="when">When</h2>
+            <h2 id="when">{{ texts.when }}</h2>
             <p v-if="byFilter.length === 0" class="quiet">
-              No filter yet. Add one and its care is planned at once.
+              {{ texts.noFilterYetAdd }}
             </p>
             <template v-for="{ filter, rows, off } in byFilter" :key="filter.id">
               <h3 v-if="byFilter.length > 1" class="mt-3">{{ filter.name }}</h3>
               <TakingOn :tank="props.tank" :filter="filter" :forecasts="rows" :today="now" />
               <WhenList :forecasts="rows" :today="now" @adjust="adjust" />
               <p v-if="off.length" class="small quiet off">
-                Switched off:
+                {{ texts.switchedOff }}
                 <el-button
                   v-for="task in off"
                   :key="task.id"
@@ -167,9 +168,9 @@ const mayGo = useMayGo()
         <SumLinks
           :tank="props.tank"
           :sums="[
-            { name: 'need', question: 'How much media does this tank need?' },
-            { name: 'buckets', question: 'Is there enough water for rinsing?' },
-            { name: 'service', question: 'What does a year of service take?' },
+            { name: 'need', question: texts.howMuchMediaDoes },
+            { name: 'buckets', question: texts.isThereEnoughWater },
+            { name: 'service', question: texts.whatDoesAYear },
           ]"
         />
       </AsyncState>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useStorage } from '@vueuse/core'
 import { computed } from 'vue'
 import { useSession } from '@/features/account'
@@ -22,9 +23,9 @@ const restore = useRestoreTank()
 const now = today()
 
 const ORDERS: { value: Order; label: string }[] = [
-  { value: 'ROOM', label: 'By room' },
-  { value: 'NEED', label: 'By need' },
-  { value: 'NAME', label: 'By name' },
+  { value: 'ROOM', label: texts.byRoom },
+  { value: 'NEED', label: texts.byNeed },
+  { value: 'NAME', label: texts.byName },
 ]
 const order = useStorage<Order>('chervil.tanks.order', 'ROOM')
 const forecastsOf = computed(() => ofTank(forecasts.data.value ?? [], (one) => one.subject.tankId))
@@ -35,24 +36,25 @@ const groups = computed(() => grouped(tanks.data.value ?? [], order.value, forec
 <template>
   <main class="page">
     <header class="titled">
-      <h1>Tanks</h1>
-      <LinkButton type="primary" :to="{ name: 'new-tank' }">New tank</LinkButton>
+      <h1>{{ texts.tanks }}</h1>
+      <LinkButton type="primary" :to="{ name: 'new-tank' }">{{ texts.newTank }}</LinkButton>
     </header>
     <AsyncState
       :pending="tanks.isPending.value"
       :error="tanks.error.value ?? forecasts.error.value"
-      what="your tanks"
+      :what="texts.yourTanks"
       @retry="(tanks.refetch(), forecasts.refetch())"
     >
       <div v-if="tanks.data.value?.length === 0" class="max-w-520px mt-4">
         <p>
-          No tanks yet. The first takes under two minutes: give its volume and its filter, and you see what is
-          due when.
+          {{ texts.noTanksYetThe }}
         </p>
-        <LinkButton class="mt-3" type="primary" :to="{ name: 'new-tank' }">Add the first tank</LinkButton>
+        <LinkButton class="mt-3" type="primary" :to="{ name: 'new-tank' }">{{
+          texts.addTheFirstTank
+        }}</LinkButton>
       </div>
       <template v-else>
-        <ChoiceRow v-model="order" legend="Order" name="order" :choices="ORDERS" bare />
+        <ChoiceRow v-model="order" :legend="texts.order" name="order" :choices="ORDERS" bare />
         <section v-for="group in groups" :key="group.title">
           <h2 v-if="group.title" class="quiet small mt-4 pb-1 edge-b-line font-400">{{ group.title }}</h2>
           <ul>
@@ -67,11 +69,11 @@ const groups = computed(() => grouped(tanks.data.value ?? [], order.value, forec
         </section>
       </template>
       <details v-if="deleted.data.value?.length" class="max-w-520px mt-4">
-        <summary>Deleted lately</summary>
+        <summary>{{ texts.deletedLately }}</summary>
         <p v-for="tank in deleted.data.value" :key="tank.id">
-          {{ tank.tank.name }}, deleted {{ shortDay((tank.deletedAt ?? now).slice(0, 10)) }}
+          {{ texts.deleted2(tank.tank.name, shortDay((tank.deletedAt ?? now).slice(0, 10))) }}
           <el-button v-if="session?.role === 'KEEPER'" type="primary" text @click="restore.mutate(tank.id)">
-            Restore
+            {{ texts.restore }}
           </el-button>
         </p>
       </details>

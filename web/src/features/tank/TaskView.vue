@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { TaskSettingDialog, useFilters, type Task } from '@/features/filter'
 import { LookPanel, StoryChapters, storyChart, useStory } from '@/features/interval'
@@ -34,7 +35,7 @@ const withOpening = computed(() => told.value?.forecast.basis === 'WITH_OPENING'
     <AsyncState
       :pending="story.isPending.value || tank.isPending.value"
       :error="story.error.value ?? tank.error.value"
-      what="the task"
+      :what="texts.theTask"
       @retry="(story.refetch(), tank.refetch())"
     >
       <template v-if="told">
@@ -46,17 +47,17 @@ const withOpening = computed(() => told.value?.forecast.basis === 'WITH_OPENING'
         </p>
         <header class="flex gap-12px items-baseline justify-between">
           <h1>{{ told.forecast.subject.name }}</h1>
-          <el-button v-if="task" type="primary" text @click="adjusting = task">Adjust</el-button>
+          <el-button v-if="task" type="primary" text @click="adjusting = task">{{ texts.adjust }}</el-button>
         </header>
-        <section class="now mt-18px max-w-760px" aria-label="When">
+        <section class="now mt-18px max-w-760px" :aria-label="texts.when">
           <p class="text-19px">
-            <template v-if="told.forecast.hold"
-              >On hold. {{ inOurUnits(told.forecast.hold.reason) }}</template
-            >
+            <template v-if="told.forecast.hold">{{
+              texts.onHold2(inOurUnits(told.forecast.hold.reason))
+            }}</template>
             <template v-else
-              >Best on <b>{{ longDay(told.forecast.window.ideal) }}</b><template
+              >{{ texts.bestOn }} <b>{{ longDay(told.forecast.window.ideal) }}</b><template
                 v-if="told.forecast.intervalDays"
-                >, {{ counted(told.forecast.intervalDays, 'day') }} after the last</template
+                >{{ texts.afterTheLast(counted(told.forecast.intervalDays, 'day')) }}</template
               >; {{ windowWords(told.forecast.window) }}</template
             >
           </p>
@@ -74,36 +75,36 @@ const withOpening = computed(() => told.value?.forecast.basis === 'WITH_OPENING'
           <h2 id="story">
             {{
               told.forecast.intervalDays
-                ? `How it came to be ${counted(told.forecast.intervalDays, 'day')}`
-                : 'What was found so far'
+                ? texts.howItCameTo(counted(told.forecast.intervalDays, 'day'))
+                : texts.whatWasFoundSo
             }}
           </h2>
-          <RouterLink class="small" :to="{ name: 'how' }">How dates are learned</RouterLink>
-          <p v-if="told.fixed" class="quiet">The interval is fixed. This is what we would have learned.</p>
+          <RouterLink class="small" :to="{ name: 'how' }">{{ texts.howDatesAreLearned }}</RouterLink>
+          <p v-if="told.fixed" class="quiet">{{ texts.theIntervalIsFixed }}</p>
           <p v-else-if="withOpening" class="quiet">
-            It is done whenever the canister is opened; this is what its own findings say.
+            {{ texts.itIsDoneWhenever }}
           </p>
           <StoryChart :chapters="told.chapters" :today="now" />
           <p class="small quiet key flex flex-wrap gap-y-1 gap-x-4 mt-2px mb-12px">
             <span
-              ><i class="line inline-block w-4 h-0 [vertical-align:middle] edge-t-3-herb" /> interval
-              believed</span
+              ><i class="line inline-block w-4 h-0 [vertical-align:middle] edge-t-3-herb" />
+              {{ texts.intervalBelieved }}</span
             >
-            <span>① days it ran, and the grade found</span>
+            <span>{{ texts.daysItRanAnd }}</span>
             <span
               ><i
                 class="band inline-block w-4 [vertical-align:middle] h-11px bg-silt-stipple border-0 op-50"
               />
-              when it would overload, 8 times in 10</span
+              {{ texts.whenItWouldOverload }}</span
             >
             <span
-              ><i class="inline-block w-4 h-0 [vertical-align:middle] edge-t-2-dashed-silt" /> middle of
-              that</span
+              ><i class="inline-block w-4 h-0 [vertical-align:middle] edge-t-2-dashed-silt" />
+              {{ texts.middleOfThat }}</span
             >
           </p>
           <StoryChapters :chapters="told.chapters" />
         </section>
-        <p v-else class="quiet">This isn’t learned from grades. The sentence above says what decides it.</p>
+        <p v-else class="quiet">{{ texts.thisIsntLearnedFrom }}</p>
         <LookPanel v-if="told.forecast.signs.length" class="mt-18px" :forecast="told.forecast" />
       </template>
     </AsyncState>

@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { addDays, today } from '@/shared/dates'
 import { typedNumber } from '@/shared/units'
 import type { Running } from '@/shared/words'
@@ -67,14 +68,14 @@ function began({ running, establishedOn }: TankForm): string {
 export function toInput(form: TankForm): { input: TankInput; errors: Record<string, string> } {
   const errors: Record<string, string> = {}
   const netVolumeL = typedNumber(form.netVolumeL)
-  if (netVolumeL === undefined) errors.netVolumeL = 'How much water does it hold?'
-  else if (Number.isNaN(netVolumeL)) errors.netVolumeL = 'This is not a number.'
+  if (netVolumeL === undefined) errors.netVolumeL = texts.howMuchWaterDoes
+  else if (Number.isNaN(netVolumeL)) errors.netVolumeL = texts.thisIsNotA
   const establishedOn = began(form)
-  if (!form.running) errors.running = 'How long has it been running?'
-  else if (!establishedOn) errors.establishedOn = 'When was it set up?'
+  if (!form.running) errors.running = texts.howLongHasIt
+  else if (!establishedOn) errors.establishedOn = texts.whenWasItSet
   const number = (field: string, text: string) => {
     const value = typedNumber(text)
-    if (Number.isNaN(value)) errors[field] = 'This is not a number.'
+    if (Number.isNaN(value)) errors[field] = texts.thisIsNotA
     return value
   }
   const drawn = number('setting.drawShare', form.drawPercent)

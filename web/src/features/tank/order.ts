@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import type { Forecast } from '@/features/interval'
 import type { Tank } from './queries'
 
@@ -40,7 +41,7 @@ export function grouped(
   }
   const rooms = [...new Set(byName.map((one) => one.tank.room))].toSorted()
   return rooms.map((room) => ({
-    title: room || 'No room',
+    title: room || texts.noRoom,
     tanks: byName.filter((one) => one.tank.room === room),
   }))
 }

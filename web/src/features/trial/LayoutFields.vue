@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, watch } from 'vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import DayField from '@/shared/components/DayField.vue'
@@ -26,45 +27,44 @@ const ends = computed(() => {
     <template v-if="form.also.length">
       <ChoiceRow
         v-model="form.layout"
-        legend="On each tank"
+        :legend="texts.onEachTank"
         name="oneEach"
         :choices="[
-          { value: 'TURNS', label: 'All ways in turn' },
-          { value: 'EACH', label: 'One way each' },
+          { value: 'TURNS', label: texts.allWaysInTurn },
+          { value: 'EACH', label: texts.oneWayEach },
         ]"
       />
       <p v-if="oneEach" class="small quiet">
-        The first tank keeps the first way, the next the second, and so on. Whether the way or the tank makes
-        a difference cannot be told from that, until you swap the ways while it runs: you will be offered to.
+        {{ texts.theFirstTankKeeps }}
       </p>
     </template>
     <div class="grid cols-[repeat(auto-fill,minmax(200px,1fr))] gap-16px w-full">
       <DayField
         v-model="form.began"
-        label="From"
+        :label="texts.from"
         name="began"
         :max="today()"
-        hint="An earlier day, if you have kept to it since"
+        :hint="texts.anEarlierDayIf"
         :error="errors.began"
       />
       <NumberField
         v-model="form.periodDays"
-        label="In periods of"
+        :label="texts.inPeriodsOf"
         name="periodDays"
-        unit="days"
-        hint="At least twice the longest interval"
+        :unit="texts.days"
+        :hint="texts.atLeastTwiceThe"
         :error="errors.periodDays"
       />
     </div>
     <ChoiceRow
       v-model="form.turns"
-      :legend="oneEach ? 'Periods that each tank keeps its way' : 'Turns of each way'"
+      :legend="oneEach ? texts.periodsThatEachTank : texts.turnsOfEachWay"
       name="periods"
       :choices="lengths.map((turns) => ({ value: turns, label: String(turns) }))"
       :error="errors.periods"
     />
     <p v-if="ends" class="quiet">
-      {{ ends <= today() ? `It ended on ${shortDay(ends)}.` : `It ends on ${shortDay(ends)}.` }}
+      {{ ends <= today() ? texts.itEndedOn(shortDay(ends)) : texts.itEndsOn(shortDay(ends)) }}
     </p>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -38,11 +39,11 @@ const tasks = computed(() =>
 )
 /** What can be read beside it. */
 const WATCHED: { value: Watched; label: string }[] = [
-  { value: 'NITRATE', label: 'Nitrate' },
-  { value: 'PHOSPHATE', label: 'Phosphate' },
-  { value: 'AMMONIA', label: 'Ammonia' },
+  { value: 'NITRATE', label: texts.nitrate },
+  { value: 'PHOSPHATE', label: texts.phosphate },
+  { value: 'AMMONIA', label: texts.ammonia },
   { value: 'PH', label: 'pH' },
-  { value: 'KH', label: 'Carbonate hardness' },
+  { value: 'KH', label: texts.carbonateHardness },
 ]
 const kindOf = (filter: Filter, task: Task) => filter.stages.find((one) => one.id === task.stageId)?.kind
 const chosen = computed(() => {
@@ -115,22 +116,21 @@ async function start() {
 
 <template>
   <main class="page narrow">
-    <h1>Begin a trial</h1>
+    <h1>{{ texts.beginATrial }}</h1>
     <p class="quiet">
-      The ways take turns; the others are measured by the first. Read the parameter once or twice a week, and
-      leave stocking and feeding as they are; what changes all the same is asked for and allowed for.
+      {{ texts.theWaysTakeTurns }}
     </p>
     <AsyncState
       :pending="tanks.isPending.value || filters.isPending.value"
       :error="tanks.error.value ?? filters.error.value"
-      what="the tanks"
+      :what="texts.theTanks"
       @retry="filters.refetch()"
     >
       <form class="grid gap-18px justify-items-start mt-16px" novalidate @submit.prevent="start">
         <div class="grid cols-[repeat(auto-fill,minmax(165px,1fr))] gap-16px w-full">
           <SelectField
             v-model="form.tank"
-            label="Tank"
+            :label="texts.tank"
             name="tank"
             :choices="
               (tanks.data.value ?? []).map((one) => ({ value: String(one.id), label: one.tank.name }))
@@ -139,7 +139,7 @@ async function start() {
           />
           <SelectField
             v-model="form.task"
-            label="Task"
+            :label="texts.task"
             name="taskId"
             :choices="tasks"
             :disabled="!form.tank"
@@ -148,7 +148,7 @@ async function start() {
           />
         </div>
         <div v-if="others.length" data-field="alsoTaskIds">
-          <p id="also">The same ways on other tanks, so that more can be told sooner</p>
+          <p id="also">{{ texts.theSameWaysOn }}</p>
           <el-checkbox-group v-model="form.also" aria-labelledby="also">
             <el-checkbox v-for="other in others" :key="other.task" :value="other.task">{{
               other.tank
@@ -160,16 +160,16 @@ async function start() {
         <LayoutFields v-model="form" :errors="errors" />
         <ChoiceRow
           v-model="form.parameter"
-          legend="Compare the rise of"
+          :legend="texts.compareTheRiseOf"
           name="parameter"
           :choices="[
-            { value: 'NITRATE', label: 'Nitrate' },
-            { value: 'PHOSPHATE', label: 'Phosphate' },
+            { value: 'NITRATE', label: texts.nitrate },
+            { value: 'PHOSPHATE', label: texts.phosphate },
           ]"
           :error="errors.parameter"
         />
         <div data-field="watched">
-          <p id="watched">Watched beside it, without a verdict</p>
+          <p id="watched">{{ texts.watchedBesideItWithout }}</p>
           <el-checkbox-group v-model="form.watched" aria-labelledby="watched">
             <el-checkbox
               v-for="one in WATCHED.filter((one) => one.value !== form.parameter)"
@@ -183,7 +183,7 @@ async function start() {
         <p v-if="aheadWords" role="status">{{ aheadWords }}</p>
         <p v-if="trouble && !errors.taskId" class="error" role="alert">{{ trouble }}</p>
         <el-button type="primary" native-type="submit" :disabled="sending">{{
-          form.began < today() ? 'Begin it' : 'Begin today'
+          form.began < today() ? texts.beginIt : texts.beginToday
         }}</el-button>
       </form>
     </AsyncState>

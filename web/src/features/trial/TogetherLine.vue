@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { useRights } from '@/features/account'
 import { useSending } from '@/shared/form'
@@ -34,9 +35,7 @@ async function keepAll() {
     return before
   })
   if (kept)
-    offerUndo(`${upper(wayWords(days))} from now on, in ${String(kept.length)} tanks.`, () =>
-      Promise.all(kept.map(giveBack)),
-    )
+    offerUndo(texts.fromNowOnIn(upper(wayWords(days)), kept.length), () => Promise.all(kept.map(giveBack)))
 }
 </script>
 
@@ -50,7 +49,7 @@ async function keepAll() {
     </p>
     <p v-if="trouble" class="error mb-2" role="alert">{{ trouble }}</p>
     <el-button v-if="mayKeep && worth && left.length > 1" :disabled="sending" @click="keepAll">
-      Adopt {{ wayWords(worth.days) }} in all {{ left.length }} tanks
+      {{ texts.adoptInAllTanks(wayWords(worth.days), left.length) }}
     </el-button>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { useRights } from '@/features/account'
 import LinkButton from '@/shared/components/LinkButton.vue'
@@ -57,7 +58,7 @@ async function end() {
     await stop.mutateAsync(id)
     return true
   })
-  if (await stopped) offerUndo('Trial stopped.', () => resume.mutateAsync(id))
+  if (await stopped) offerUndo(texts.trialStopped, () => resume.mutateAsync(id))
 }
 
 /** All tanks of the trial go on to their next way. */
@@ -67,24 +68,23 @@ async function exchange() {
     await swap.mutateAsync(id)
     return true
   })
-  if (await swapped) offerUndo('The tanks swapped their ways.', () => swapBack.mutateAsync(id))
+  if (await swapped) offerUndo(texts.theTanksSwappedTheir, () => swapBack.mutateAsync(id))
 }
 
 /** Keeps one of the ways as the task's interval. */
 async function choose(way: number) {
   const kept = await send(() => keep(props.trial, way))
   if (kept)
-    offerUndo(`${subject.value.task}: ${wayWords(props.trial.ways[way]?.days)} from now on.`, () =>
+    offerUndo(texts.fromNowOn(subject.value.task, wayWords(props.trial.ways[way]?.days)), () =>
       giveBack(kept),
     )
 }
 
 async function strike() {
-  const sure = await ElMessageBox.confirm(
-    'What was done and read stays in the log; the comparison goes.',
-    'Remove this trial from the list?',
-    { confirmButtonText: 'Remove it', cancelButtonText: 'Keep it' },
-  ).catch(() => undefined)
+  const sure = await ElMessageBox.confirm(texts.whatWasDoneAnd, texts.removeThisTrialFrom, {
+    confirmButtonText: texts.removeIt,
+    cancelButtonText: texts.keepIt,
+  }).catch(() => undefined)
   if (sure) await send(() => remove.mutateAsync(props.trial.id))
 }
 </script>
@@ -100,7 +100,7 @@ async function strike() {
       }}</RouterLink>, {{ subject.tank }}
     </h2>
     <p class="small quiet">
-      {{ progressWords(trial) }}; {{ shortDay(trial.plan.began) }} to {{ shortDay(trial.plan.until) }}
+      {{ texts.to(progressWords(trial), shortDay(trial.plan.began), shortDay(trial.plan.until)) }}
     </p>
     <TrialStrip :trial="trial" />
     <p v-if="says" class="max-w-860px">{{ says }}</p>
@@ -116,13 +116,13 @@ async function strike() {
         :disabled="sending"
         @click="exchange"
       >
-        Swap the ways today
+        {{ texts.swapTheWaysToday }}
       </el-button>
       <LinkButton v-if="!alone" class="m-0" :to="{ name: 'trial', params: { trial: trial.id } }">
-        On a page of its own<span class="seen-by-readers">, {{ subject.task }}, {{ subject.tank }}</span>
+        {{ texts.onAPageOf }}<span class="seen-by-readers">, {{ subject.task }}, {{ subject.tank }}</span>
       </LinkButton>
       <el-button v-if="running && keeper" class="m-0" :disabled="sending" @click="end">
-        Stop it today
+        {{ texts.stopItToday }}
       </el-button>
       <LinkButton
         v-if="!running && keeper"
@@ -130,7 +130,7 @@ async function strike() {
         text
         :to="{ name: 'new-trial', query: { like: trial.id } }"
       >
-        Try it once more
+        {{ texts.tryItOnceMore }}
       </LinkButton>
       <el-button
         v-if="!running && keeper"
@@ -140,7 +140,7 @@ async function strike() {
         :disabled="sending"
         @click="strike"
       >
-        Remove it from the list
+        {{ texts.removeItFromThe }}
       </el-button>
     </div>
   </article>

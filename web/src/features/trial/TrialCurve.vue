@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import type { Trial } from './queries'
 import { riseWords, timesAWeek, wayWords } from './trials'
@@ -49,7 +50,7 @@ const told = computed(() =>
     <svg
       :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
       role="img"
-      :aria-label="`${trial.subject.parameter} rises a week: ${told}`"
+      :aria-label="texts.risesAWeek(trial.subject.parameter, told)"
     >
       <polyline class="fill-none stroke-line stroke-width-2" :points="line" />
       <g v-for="point in points" :key="point.place" :class="{ knee: point.place === trial.knee }">
@@ -71,13 +72,12 @@ const told = computed(() =>
           :x="point.x"
           :y="HEIGHT - 4"
         >
-          worth its work
+          {{ texts.worthItsWork }}
         </text>
       </g>
     </svg>
     <figcaption class="small quiet">
-      {{ trial.subject.parameter }} rises a week, in {{ trial.subject.unit }}; more work to the right. Bars
-      hold the truth four times in five.
+      {{ texts.risesAWeekIn(trial.subject.parameter, trial.subject.unit) }}
     </figcaption>
   </figure>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { reactive, ref } from 'vue'
 import { useRights } from '@/features/account'
 import DayField from '@/shared/components/DayField.vue'
@@ -20,12 +21,12 @@ const takeBack = useTakeEventBack()
 const restore = useRestoreEvent()
 const { sending, errors, trouble, send } = useSending()
 const KINDS: { value: TankEvent['kind']; label: string }[] = [
-  { value: 'FED_MORE', label: 'Fed more' },
-  { value: 'FED_LESS', label: 'Fed less' },
-  { value: 'ANIMALS_ADDED', label: 'Animals added' },
-  { value: 'ANIMALS_LOST', label: 'Animals lost' },
-  { value: 'STARTER_ADDED', label: 'Bacteria starter added' },
-  { value: 'OTHER', label: 'Something else' },
+  { value: 'FED_MORE', label: texts.fedMore },
+  { value: 'FED_LESS', label: texts.fedLess },
+  { value: 'ANIMALS_ADDED', label: texts.animalsAdded },
+  { value: 'ANIMALS_LOST', label: texts.animalsLost },
+  { value: 'STARTER_ADDED', label: texts.bacteriaStarterAdded },
+  { value: 'OTHER', label: texts.somethingElse },
 ]
 const open = ref(false)
 const blank = () => ({ id: newId(), onDay: today(), kind: 'FED_MORE' as TankEvent['kind'], note: '' })
@@ -48,14 +49,14 @@ async function remove(id: string) {
     await takeBack.mutateAsync(id)
     return true
   })
-  if (await gone) offerUndo('Taken back.', () => restore.mutateAsync(id))
+  if (await gone) offerUndo(texts.takenBack, () => restore.mutateAsync(id))
 }
 </script>
 
 <template>
   <section
     class="meanwhile grid gap-2 justify-items-start w-full"
-    :aria-label="`What else changed in ${trial.subject.tank}`"
+    :aria-label="texts.whatElseChangedIn(trial.subject.tank)"
   >
     <ul v-if="trial.changes.length" class="list-none">
       <li v-for="change in trial.changes" :key="change.id ?? change.onDay + change.words">
@@ -68,29 +69,29 @@ async function remove(id: string) {
           :disabled="sending"
           @click="remove(change.id)"
         >
-          Take back<span class="seen-by-readers"> {{ change.words }}</span>
+          {{ texts.takeBack }}<span class="seen-by-readers"> {{ change.words }}</span>
         </el-button>
       </li>
     </ul>
-    <el-button v-if="writes && !open" class="print:hidden" @click="open = true"
-      >Something else changed</el-button
-    >
+    <el-button v-if="writes && !open" class="print:hidden" @click="open = true">{{
+      texts.somethingElseChanged
+    }}</el-button>
     <form v-if="open" class="print:hidden" novalidate @submit.prevent="save">
       <div class="grid cols-[repeat(auto-fill,minmax(165px,1fr))] gap-16px max-w-640px mb-12px">
-        <SelectField v-model="form.kind" label="What changed" name="kind" :choices="KINDS" />
+        <SelectField v-model="form.kind" :label="texts.whatChanged" name="kind" :choices="KINDS" />
         <DayField
           v-model="form.onDay"
-          label="Since"
+          :label="texts.since"
           name="onDay"
           :min="trial.plan.began"
           :max="today()"
           :error="errors.onDay"
         />
-        <TextField v-model="form.note" label="What it was" name="note" :error="errors.note" />
+        <TextField v-model="form.note" :label="texts.whatItWas" name="note" :error="errors.note" />
       </div>
       <p v-if="trouble && !errors.onDay && !errors.note" class="error" role="alert">{{ trouble }}</p>
-      <el-button type="primary" native-type="submit" :disabled="sending">Note it</el-button>
-      <el-button :disabled="sending" @click="open = false">Cancel</el-button>
+      <el-button type="primary" native-type="submit" :disabled="sending">{{ texts.noteIt }}</el-button>
+      <el-button :disabled="sending" @click="open = false">{{ texts.cancel }}</el-button>
     </form>
   </section>
 </template>

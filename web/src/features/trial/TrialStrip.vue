@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { today } from '@/shared/dates'
 import type { Trial } from './queries'
@@ -27,7 +28,7 @@ const now = computed(() => placeOf(props.trial, today()) * WIDTH)
     class="w-full"
     :viewBox="`0 0 ${WIDTH} 56`"
     role="img"
-    :aria-label="`${progressWords(trial)}; done ${trial.services.length} times`"
+    :aria-label="texts.doneTimes(progressWords(trial), trial.services.length)"
   >
     <defs>
       <pattern

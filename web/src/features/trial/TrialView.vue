@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { BenchNav } from '@/features/bench'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -20,9 +21,9 @@ const layout = computed(() => {
   const { plan, ways, turns, subject } = one.value
   const named = ways.map((way) => wayWords(way.days)).join(', ')
   const how = plan.oneEach
-    ? `each of ${String(tanks.value.length)} tanks kept one way`
-    : `in ${String(turns.length)} turns of ${String(plan.periodDays)} days`
-  return `${named}; ${how}, from ${datedDay(plan.began)}, begun by ${subject.startedBy}.`
+    ? texts.eachOfTanksKept(tanks.value.length)
+    : texts.inTurnsOfDays(turns.length, plan.periodDays)
+  return texts.fromBegunBy(named, how, datedDay(plan.began), subject.startedBy)
 })
 const print = () => {
   window.print()
@@ -35,13 +36,13 @@ const print = () => {
     <AsyncState
       :pending="trials.isPending.value"
       :error="trials.error.value"
-      what="the trial"
+      :what="texts.theTrial"
       @retry="trials.refetch()"
     >
       <template v-if="one">
         <header class="titled">
-          <h1>Trial: {{ one.subject.task }}, {{ one.subject.tank }}</h1>
-          <el-button class="print:hidden" @click="print">Print it</el-button>
+          <h1>{{ texts.trial(one.subject.task, one.subject.tank) }}</h1>
+          <el-button class="print:hidden" @click="print">{{ texts.printIt }}</el-button>
         </header>
         <p class="quiet">{{ layout }}</p>
         <p v-if="together" class="max-w-860px">{{ together }}</p>
@@ -49,7 +50,7 @@ const print = () => {
         <ul
           v-if="tanks.length > 1"
           class="flex flex-wrap gap-y-6px gap-x-20px list-none print:hidden"
-          aria-label="The other tanks of this trial"
+          :aria-label="texts.theOtherTanksOf"
         >
           <li v-for="other in tanks.filter((tank) => tank.id !== one?.id)" :key="other.id">
             <RouterLink :to="{ name: 'trial', params: { trial: other.id } }">{{
@@ -58,13 +59,12 @@ const print = () => {
           </li>
         </ul>
         <p class="small quiet">
-          A rise is what the tank made in a week, water changes and tap water taken out. Its band holds the
-          truth four times in five if readings err as their kits say.
+          {{ texts.aRiseIsWhat }}
         </p>
       </template>
       <p v-else>
-        There is no such trial here. It may have been removed from the list.
-        <RouterLink :to="{ name: 'trials' }">All trials</RouterLink>
+        {{ texts.thereIsNoSuch }}
+        <RouterLink :to="{ name: 'trials' }">{{ texts.allTrials }}</RouterLink>
       </p>
     </AsyncState>
   </main>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { money } from '@/shared/units'
 import type { Trial } from './queries'
@@ -32,23 +33,23 @@ const columns = computed<Column[]>(() => {
   const cost: Column[] = costs.value
     ? [
         {
-          label: 'Cost a week',
+          label: texts.costAWeek,
           width: 90,
           of: (way) => (way.costAWeek === undefined ? '–' : money(way.costAWeek)),
         },
       ]
     : []
   return [
-    { label: 'Days so far', width: 80, of: (way) => String(way.daysLived) },
-    { label: 'Times done', width: 80, of: (way) => String(way.times) },
-    { label: 'Readings', width: 90, of: (way) => String(way.readings) },
-    { label: 'Minutes a week', width: 90, of: (way) => way.minutesAWeek?.toFixed(0) ?? '–' },
+    { label: texts.daysSoFar, width: 80, of: (way) => String(way.daysLived) },
+    { label: texts.timesDone, width: 80, of: (way) => String(way.times) },
+    { label: texts.readings, width: 90, of: (way) => String(way.readings) },
+    { label: texts.minutesAWeek, width: 90, of: (way) => way.minutesAWeek?.toFixed(0) ?? '–' },
     ...cost,
     {
-      label: `${subject.parameter} rises a week`,
+      label: texts.risesAWeek2(subject.parameter),
       width: 220,
       of: (way) => (way.rise ? riseWords(way.rise.perWeek, subject.unit) : '–'),
-      range: (way) => (way.rise ? `${riseWords(way.rise.low, '')} to ${riseWords(way.rise.high, '')}` : ''),
+      range: (way) => (way.rise ? texts.to4(riseWords(way.rise.low, ''), riseWords(way.rise.high, '')) : ''),
     },
     ...watched.map((one) => ({
       label: one.parameter,
@@ -61,8 +62,8 @@ const columns = computed<Column[]>(() => {
 
 <template>
   <div class="max-w-full overflow-x-auto">
-    <el-table :data="rows" row-key="place" :scrollbar-tabindex="0" aria-label="What each way took">
-      <el-table-column label="Way" min-width="140">
+    <el-table :data="rows" row-key="place" :scrollbar-tabindex="0" :aria-label="texts.whatEachWayTook">
+      <el-table-column :label="texts.way" min-width="140">
         <template #default="{ row }"
           ><b>{{ wayWords(row.way.days) }}</b></template
         >
@@ -80,9 +81,11 @@ const columns = computed<Column[]>(() => {
         >
       </el-table-column>
       <el-table-column v-if="over" class-name="screen" min-width="130" align="right">
-        <template #header><span class="seen-by-readers">Keep it</span></template>
+        <template #header
+          ><span class="seen-by-readers">{{ texts.keepIt }}</span></template
+        >
         <template #default="{ row }">
-          <b v-if="trial.adopted === row.place">chosen</b>
+          <b v-if="trial.adopted === row.place">{{ texts.chosen }}</b>
           <el-button
             v-else-if="chooses && row.way.days !== undefined"
             type="primary"
@@ -90,14 +93,18 @@ const columns = computed<Column[]>(() => {
             :disabled="sending"
             @click="emit('adopt', row.place)"
           >
-            Adopt {{ wayWords(row.way.days) }}
+            {{ texts.adopt(wayWords(row.way.days)) }}
           </el-button>
         </template>
       </el-table-column>
     </el-table>
     <p v-if="trial.watched.length" class="small quiet">
-      {{ trial.watched.map((one) => one.parameter).join(' and ') }} only watched: what is compared is
-      {{ trial.subject.parameter.toLowerCase() }}.
+      {{
+        texts.onlyWatchedWhatIs(
+          trial.watched.map((one) => one.parameter).join(' and '),
+          trial.subject.parameter.toLowerCase(),
+        )
+      }}
     </p>
   </div>
 </template>

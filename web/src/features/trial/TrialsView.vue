@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { BenchNav } from '@/features/bench'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -20,29 +21,27 @@ const leads = (trial: Trial) => groupOf(all.value, trial)[0]?.id === trial.id
   <main class="page">
     <BenchNav />
     <header class="titled">
-      <h1>Trials</h1>
-      <LinkButton type="primary" :to="{ name: 'new-trial' }">Begin a trial</LinkButton>
+      <h1>{{ texts.trials }}</h1>
+      <LinkButton type="primary" :to="{ name: 'new-trial' }">{{ texts.beginATrial }}</LinkButton>
     </header>
     <p class="quiet mt-1 mb-16px">
-      Two to five ways of doing one task take turns, and you see which lets nitrate or phosphate rise less,
-      with water changes allowed for, and where more work stops paying.
+      {{ texts.twoToFiveWays }}
     </p>
     <AsyncState
       :pending="trials.isPending.value"
       :error="trials.error.value"
-      what="the trials"
+      :what="texts.theTrials"
       @retry="trials.refetch()"
     >
       <p v-if="trials.data.value?.length === 0">
-        No trial yet. Try one where you wonder whether more often is worth the time: a sock, a pre-filter, a
-        fine pad.
+        {{ texts.noTrialYetTry }}
       </p>
       <template v-for="trial in trials.data.value" :key="trial.id">
         <TogetherLine v-if="leads(trial)" :tanks="groupOf(all, trial)" />
         <TrialCard :trial="trial" />
       </template>
       <p v-if="trials.data.value?.length">
-        <a href="/api/trials/table.csv" download>Download trials.csv</a>
+        <a href="/api/trials/table.csv" download>{{ texts.downloadTrialsCsv }}</a>
       </p>
     </AsyncState>
   </main>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import NumberField from '@/shared/components/NumberField.vue'
 import { emptyWay, MOST_WAYS, type WayForm } from './trial-form'
 
@@ -20,9 +21,9 @@ const ways = defineModel<WayForm[]>({ required: true })
       >
         <NumberField
           v-model="way.days"
-          :label="i === 0 ? 'Every' : 'Or every'"
+          :label="i === 0 ? texts.every : texts.orEvery"
           :name="`ways[${i}]`"
-          unit="days"
+          :unit="texts.days"
           :disabled="way.without"
           :error="errors[`ways[${i}]`]"
         />
@@ -30,18 +31,17 @@ const ways = defineModel<WayForm[]>({ required: true })
           v-if="canBeLeftOut && (way.without || !ways.some((one) => one.without))"
           v-model="way.without"
         >
-          Without it
+          {{ texts.withoutIt2 }}
         </el-checkbox>
         <el-button v-if="ways.length > 2" type="primary" text @click="ways.splice(i, 1)">
-          Remove<span class="seen-by-readers"> way {{ i + 1 }}</span>
+          {{ texts.remove }}<span class="seen-by-readers"> {{ texts.way2(i + 1) }}</span>
         </el-button>
       </li>
     </ul>
     <p v-if="errors.ways" class="error" role="alert">{{ errors.ways }}</p>
     <p v-if="ways.some((way) => way.without)" class="small quiet">
-      For those periods take it out of the water’s path: one that is left in place clogs, and is no “without
-      it”. The rounds say when. A pre-filter that keeps fry or shrimp out of the intake stays on.
+      {{ texts.forThosePeriodsTake }}
     </p>
-    <el-button v-if="ways.length < MOST_WAYS" @click="ways.push(emptyWay())"> Add a way </el-button>
+    <el-button v-if="ways.length < MOST_WAYS" @click="ways.push(emptyWay())"> {{ texts.addAWay }} </el-button>
   </div>
 </template>

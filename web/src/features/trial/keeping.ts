@@ -1,5 +1,6 @@
 import { useSiteFilters } from '@/features/filter'
 import type { Schemas } from '@/shared/api/client'
+import { texts } from './texts'
 import { useAdopt, useDisown, type Trial } from './queries'
 
 /** A way that was adopted, with how its task was set before. */
@@ -18,7 +19,7 @@ export function useKeeping() {
     const task = filters.data.value
       ?.flatMap((filter) => filter.tasks)
       .find((one) => one.id === trial.subject.taskId)
-    if (!task) throw new Error('The task is no longer there.')
+    if (!task) throw new Error(texts.theTaskIsNo)
     const before = { mode: task.mode, fixedDays: task.fixedDays }
     await adopt.mutateAsync({ id: trial.id, way })
     return { id: trial.id, before }

@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { today, type Day } from '@/shared/dates'
 import { typedNumber } from '@/shared/units'
 import type { Schemas } from '@/shared/api/client'
@@ -67,10 +68,10 @@ export function toTrial(
   const errors: Record<string, string> = {}
   const whole = (field: string, typed: string) => {
     const value = typedNumber(typed)
-    if (value === undefined || !Number.isInteger(value)) errors[field] = 'A whole number.'
+    if (value === undefined || !Number.isInteger(value)) errors[field] = texts.aWholeNumber
     return value ?? 0
   }
-  if (!form.task) errors.taskId = 'Which task?'
+  if (!form.task) errors.taskId = texts.whichTask
   const input: TrialInput = {
     taskId: Number(form.task),
     parameter: form.parameter,
@@ -78,7 +79,7 @@ export function toTrial(
     ways: form.ways.map((way, i) => {
       if (way.without) return 0
       const days = whole(`ways[${String(i)}]`, way.days)
-      if (days < 1) errors[`ways[${String(i)}]`] ??= 'At least 1 day.'
+      if (days < 1) errors[`ways[${String(i)}]`] ??= texts.atLeast1Day
       return days
     }),
     periodDays: whole('periodDays', form.periodDays),

@@ -1,19 +1,19 @@
+import { texts } from './texts'
 import { datedDay, daysBetween, shortDay, today, type Day } from '@/shared/dates'
 import type { Forethought, Trial, TrialChange, TriedWay, WatchedUnder } from './queries'
 
 /** "every 3 days", "daily", "without it". */
 export const wayWords = (days: number | undefined) =>
-  days === undefined ? 'without it' : days === 1 ? 'daily' : `every ${String(days)} days`
+  days === undefined ? texts.withoutIt : days === 1 ? 'daily' : texts.everyDays(days)
 
 const doneWords = (days: number | undefined) =>
-  days === undefined ? wayWords(days) : `when it was done ${wayWords(days)}`
+  days === undefined ? wayWords(days) : texts.whenItWasDone(wayWords(days))
 
 /** Two digits of a small rise, one of a large one. */
 export const riseWords = (value: number, unit: string) =>
   `${value.toFixed(Math.abs(value) < 1 ? 2 : 1).replace('-', '−')} ${unit}`.trim()
 
-const tooFew = (trial: Trial) =>
-  `Too few readings of ${trial.subject.parameter.toLowerCase()} yet to compare them: each way needs some of its own.`
+const tooFew = (trial: Trial) => texts.tooFewReadingsOf(trial.subject.parameter.toLowerCase())
 
 /** What the readings say so far, in a few sentences. */
 export function verdictWords(trial: Trial): string {
@@ -31,12 +31,18 @@ function verdictOfTwo(trial: Trial): string {
   const size = (value: number) => riseWords(value, subject.unit)
   const sign = difference.perWeek >= 0 ? 1 : -1
   const ends = [difference.low * sign, difference.high * sign].sort((a, b) => a - b)
-  const band = `between ${riseWords(ends[0] ?? 0, '')} and ${size(ends[1] ?? 0)}, four times in five`
-  const than = slow.days === undefined ? ' than without it' : ` than ${wayWords(slow.days)}`
-  const more = `${subject.parameter} rose by ${size(Math.abs(difference.perWeek))} a week more ${doneWords(fast.days)}${than} (${band}).`
+  const band = texts.betweenAndFourTimes(riseWords(ends[0] ?? 0, ''), size(ends[1] ?? 0))
+  const than = slow.days === undefined ? texts.thanWithoutIt : texts.than(wayWords(slow.days))
+  const more = texts.roseByAWeek(
+    subject.parameter,
+    size(Math.abs(difference.perWeek)),
+    doneWords(fast.days),
+    than,
+    band,
+  )
   return pair.apart
-    ? `${more} That is more than chance would usually make.`
-    : `${more} That may as well be chance: the two are not told apart${trial.state === 'RUNNING' ? ' yet' : ''}.`
+    ? texts.thatIsMoreThan(more)
+    : texts.thatMayAsWell(more, trial.state === 'RUNNING' ? ' yet' : '')
 }
 
 /** Each way against the first. */
@@ -46,7 +52,7 @@ function verdictOfMany(trial: Trial): string {
     .filter((pair) => pair.less === 0)
     .map((pair) => {
       const name = wayWords(trial.ways[pair.way]?.days)
-      if (!pair.apart) return `${name} is not told apart`
+      if (!pair.apart) return texts.isNotToldApart(name)
       const less = pair.difference.perWeek < 0
       const share = pair.percent
         ? `${String(Math.abs(Math.round(pair.percent.perWeek)))} %`
@@ -56,21 +62,20 @@ function verdictOfMany(trial: Trial): string {
             .map((end) => Math.round(less ? -end : end))
             .sort((a, b) => a - b)
         : undefined
-      const band = ends ? ` (${String(ends[0])} to ${String(ends[1])} %)` : ''
+      const band = ends ? texts.to2(ends[0] ?? '', ends[1] ?? '') : ''
       return `${name} ${share} ${less ? 'less' : 'more'}${band}`
     })
-  return `${trial.subject.parameter} a week, against ${wayWords(first?.days)}: ${told.join('; ')}.`
+  return texts.aWeekAgainst(trial.subject.parameter, wayWords(first?.days), told.join('; '))
 }
 
 /** What tanks that tried the same ways say together. */
 export function togetherWords(trial: Trial): string | undefined {
   const { together } = trial
   if (!together) return undefined
-  if (together.pairs.length === 0)
-    return 'Begun on several tanks: they are told together once two of them have readings enough.'
+  if (together.pairs.length === 0) return texts.begunOnSeveralTanks
   const pooled: Trial = { ...trial, pairs: together.pairs, knee: together.knee }
   return [
-    `${String(together.tanks)} tanks together:`,
+    texts.tanksTogether(together.tanks),
     pooled.ways.length === 2 ? verdictOfTwo(pooled) : verdictOfMany(pooled),
     kneeWords(pooled),
   ]
@@ -81,7 +86,7 @@ export function togetherWords(trial: Trial): string | undefined {
 /** Which way is worth its work; undefined where that cannot be said, or goes without saying. */
 export function kneeWords(trial: Trial): string | undefined {
   if (trial.knee === undefined || trial.ways.length < 3) return undefined
-  return `${upper(wayWords(trial.ways[trial.knee]?.days))} looks worth its work: what more wins beyond that is little.`
+  return texts.looksWorthItsWork(upper(wayWords(trial.ways[trial.knee]?.days)))
 }
 
 export const upper = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
@@ -90,16 +95,14 @@ export const upper = (words: string) => words.charAt(0).toUpperCase() + words.sl
 export function outlookWords(trial: Trial): string | undefined {
   const { outlook } = trial
   if (!outlook) return undefined
-  const size = `a difference of ${String(outlook.wantedPercent)} %`
-  if (outlook.nothingLeft)
-    return `No difference of ${String(outlook.wantedPercent)} % or more is left to find.`
-  if (outlook.readings >= outlook.readingsWanted)
-    return `${String(outlook.readings)} readings are enough to tell ${size}.`
-  const wanted = `${String(outlook.readingsWanted)} readings tell ${size}; there are ${String(outlook.readings)}`
+  const size = texts.aDifferenceOf(outlook.wantedPercent)
+  if (outlook.nothingLeft) return texts.noDifferenceOfOr(outlook.wantedPercent)
+  if (outlook.readings >= outlook.readingsWanted) return texts.readingsAreEnoughTo(outlook.readings, size)
+  const wanted = texts.readingsTellThereAre(outlook.readingsWanted, size, outlook.readings)
   if (!outlook.enoughOn) return `${wanted}.`
   return outlook.enoughOn <= trial.plan.until
-    ? `${wanted}, and enough by ${datedDay(outlook.enoughOn)} at this pace.`
-    : `${wanted}. This trial ends before there are enough: read more often or with a finer test, or compare ways that differ more.`
+    ? texts.andEnoughByAt(wanted, datedDay(outlook.enoughOn))
+    : texts.thisTrialEndsBefore(wanted)
 }
 
 const MANY_TIMES = 10
@@ -107,18 +110,17 @@ const MANY_TIMES = 10
 /** What a trial could tell before it begins, if reading goes on as it did. */
 export function forethoughtWords(ahead: Forethought, days: number): string {
   const { smallestPercent, weeksWanted, wantedPercent } = ahead
-  if (smallestPercent === undefined || weeksWanted === undefined)
-    return 'There are too few readings of the weeks before to say what it could tell.'
-  const pace = 'Read as often as in the weeks before, it would tell'
-  if (ahead.enough) return `${pace} a difference of ${String(smallestPercent)} %, four times in five.`
+  if (smallestPercent === undefined || weeksWanted === undefined) return texts.thereAreTooFew
+  const pace = texts.readAsOftenAs
+  if (ahead.enough) return texts.aDifferenceOfFour(pace, smallestPercent)
   const times = (weeksWanted * WEEK) / days
   const more =
     times > MANY_TIMES
-      ? 'Read far more often or with a finer test, try it on more tanks, or compare ways that differ more.'
-      : `For ${String(wantedPercent)} % it wants ${times.toFixed(1)} times the readings, or ${String(weeksWanted)} weeks.`
+      ? texts.readFarMoreOften
+      : texts.forItWantsTimes(wantedPercent, times.toFixed(1), weeksWanted)
   return smallestPercent < 100
-    ? `${pace} only a difference of ${String(smallestPercent)} %. ${more}`
-    : `${pace} nothing. ${more}`
+    ? texts.onlyADifferenceOf(pace, smallestPercent, more)
+    : texts.nothing(pace, more)
 }
 
 /** What the way that is done most often costs in time; undefined before all have a week. */
@@ -127,9 +129,7 @@ export function effortWords(trial: Trial): string | undefined {
   const [most, least] = [often[0], often.at(-1)]
   if (most?.minutesAWeek === undefined || least?.minutesAWeek === undefined) return undefined
   const more = most.minutesAWeek - least.minutesAWeek
-  return more <= 0
-    ? undefined
-    : `Doing it ${wayWords(most.days)} took about ${String(Math.round(more))} minutes a week more.`
+  return more <= 0 ? undefined : texts.doingItTookAbout(wayWords(most.days), Math.round(more))
 }
 
 const WEEK = 7
@@ -145,11 +145,11 @@ export function placeOf(trial: Trial, day: Day): number {
 export function progressWords(trial: Trial): string {
   const all = String(trial.turns.length)
   if (trial.state !== 'RUNNING') {
-    const ended = trial.state === 'DONE' ? 'over' : 'stopped early'
-    return `${ended}, ${String(trial.plan.periodsOver)} of ${all} periods`
+    const ended = trial.state === 'DONE' ? 'over' : texts.stoppedEarly
+    return texts.ofPeriods(ended, trial.plan.periodsOver, all)
   }
-  const now = trial.now === undefined ? '' : `, ${wayWords(trial.ways[trial.now]?.days)} now`
-  return `period ${String(trial.plan.periodsOver + 1)} of ${all}${now}`
+  const now = trial.now === undefined ? '' : texts.now(wayWords(trial.ways[trial.now]?.days))
+  return texts.periodOf(trial.plan.periodsOver + 1, all, now)
 }
 
 /**
@@ -167,12 +167,11 @@ export function sideBySideWords(tanks: Trial[]): string | undefined {
         : [],
     ),
   )
-  const rises = told.length ? `${one.subject.parameter} a week: ${told.join('; ')}. ` : ''
-  const honest =
-    'Each tank kept one way, so whether the way or the tank makes a difference cannot be told from this.'
+  const rises = told.length ? texts.aWeek(one.subject.parameter, told.join('; ')) : ''
+  const honest = texts.eachTankKeptOne
   const swaps = one.ways.length - 1
   const offer = tanks.some((tank) => tank.plan.maySwap)
-    ? ` Swap the ways, and keep the new ones as long again${swaps > 1 ? `, ${String(swaps)} times in all` : ''}: then it can.`
+    ? texts.swapTheWaysAnd(swaps > 1 ? texts.timesInAll(swaps) : '')
     : ''
   return `${rises}${honest}${offer}`
 }
@@ -191,16 +190,16 @@ export function missingWords(trial: Trial): string | undefined {
   const parameter = trial.subject.parameter.toLowerCase()
   const unread = trial.ways.filter((way) => way.daysLived > 0 && way.readings === 0)
   const of = unread.length
-    ? ` Nothing is read yet of ${unread.map((way) => wayWords(way.days)).join(' and ')}.`
+    ? texts.nothingIsReadYet(unread.map((way) => wayWords(way.days)).join(' and '))
     : ''
   const when =
-    trial.readBy <= today() ? `Read ${parameter} today.` : `Read ${parameter} by ${shortDay(trial.readBy)}.`
+    trial.readBy <= today() ? texts.readToday(parameter) : texts.readBy(parameter, shortDay(trial.readBy))
   return `${when}${of}`
 }
 
 /** "12 Apr: fed more: fry (allowed for)". */
 export const changeWords = (change: TrialChange) =>
-  `${datedDay(change.onDay)}: ${change.words}${change.allowedFor ? ', allowed for' : ''}`
+  `${datedDay(change.onDay)}: ${change.words}${change.allowedFor ? texts.allowedFor : ''}`
 
 /** What was seen of a parameter that is watched, under one way. */
 export function watchedWords(seen: WatchedUnder, unit: string): string {
@@ -209,5 +208,5 @@ export function watchedWords(seen: WatchedUnder, unit: string): string {
   const { low, high, mean } = seen.held
   return low === high
     ? riseWords(mean, unit)
-    : `${riseWords(mean, unit)}, ${riseWords(low, '')} to ${riseWords(high, '')}`
+    : texts.to3(riseWords(mean, unit), riseWords(low, ''), riseWords(high, ''))
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import GlyphPicture from './GlyphPicture.vue'
@@ -30,7 +31,7 @@ const onward = computed(() => onwardOf(id()))
 <template>
   <section aria-live="polite">
     <p v-if="question" class="small quiet">{{ effortWords(question, known.kind) }}</p>
-    <p v-else class="small text-brick font-680">Safety first</p>
+    <p v-else class="small text-brick font-680">{{ texts.safetyFirst }}</p>
     <h2 class="mt-2px mb-12px text-28px font-620 leading-1.22 tracking--0.01em max-phone:text-23px">
       {{ question?.ask ?? peril?.ask }}
     </h2>
@@ -55,7 +56,9 @@ const onward = computed(() => onwardOf(id()))
         class="answer justify-start min-h-68px text-18px text-left"
         @click="emit('answer', DONT_KNOW)"
       >
-        <span class="flex gap-3 items-center"><GlyphPicture glyph="unknown" /><span>Don’t know</span></span>
+        <span class="flex gap-3 items-center"
+          ><GlyphPicture glyph="unknown" /><span>{{ texts.dontKnow }}</span></span
+        >
       </el-button>
     </div>
     <p v-if="tells" class="quiet mt-3">{{ tells }}</p>

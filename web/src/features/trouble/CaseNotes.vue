@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { wordsOf } from '@/shared/problem'
 
 /** What stands between this page and the server. */
@@ -8,11 +9,11 @@ const emit = defineEmits<{ drop: [] }>()
 
 <template>
   <p v-if="!reachable" class="my-2 py-2 px-3 edge-l-5-amber bg-amber-soft" role="status">
-    No connection. The case goes on here, and what you answer is sent later.
+    {{ texts.noConnectionTheCase }}
   </p>
   <p v-if="failure" class="my-2 py-2 px-3 edge-l-5-amber bg-amber-soft" role="alert">
     {{ wordsOf(failure) }}
-    <el-button text type="primary" @click="emit('drop')">Drop what was not sent</el-button>
+    <el-button text type="primary" @click="emit('drop')">{{ texts.dropWhatWasNot }}</el-button>
   </p>
   <p v-if="trouble" class="my-2 py-2 px-3 edge-l-5-amber bg-amber-soft" role="alert">{{ trouble }}</p>
 </template>

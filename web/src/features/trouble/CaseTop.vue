@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { shortDay } from '@/shared/dates'
 import type { Case } from './queries'
 import { complaintWords, standingWords } from './words'
@@ -10,11 +11,11 @@ defineProps<{ view: Case; tank: string }>()
 <template>
   <p class="small quiet">
     <RouterLink :to="{ name: 'tank', params: { tank: view.summary.tankId } }">{{ tank }}</RouterLink>
-    · {{ view.summary.filterName }} · noticed {{ shortDay(view.summary.noticedOn) }}
+    {{ texts.noticed(view.summary.filterName, shortDay(view.summary.noticedOn)) }}
   </p>
   <h1>{{ complaintWords(view.summary.complaint) }}</h1>
   <p v-for="one in view.before.slice(0, 2)" :key="one.id" class="small quiet">
-    Same complaint before:
+    {{ texts.sameComplaintBefore }}
     <RouterLink :to="{ name: 'case', params: { case: one.id } }">{{ standingWords(one) }}</RouterLink>
   </p>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { useTanks } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -56,7 +57,7 @@ const cause = computed(() => {
 const tells = computed(() => {
   const question = again.value === undefined ? asking.value : undefined
   const pair = question && one.inquiry.value?.apart(question, one.standing.value?.causes ?? [])
-  return pair ? `This helps to tell whether ${causeWords(pair[0])}, or ${causeWords(pair[1])}.` : ''
+  return pair ? texts.thisHelpsToTell(causeWords(pair[0]), causeWords(pair[1])) : ''
 })
 const taskOf = (repair: string) => view.value?.tasks[repair]
 
@@ -86,8 +87,10 @@ useKeys((key) => {
   <main class="page">
     <AsyncState
       :pending="!view && one.reachable.value && !one.failure.value"
-      :error="view ? undefined : (one.failure.value ?? (one.reachable.value ? undefined : 'No connection.'))"
-      what="the case"
+      :error="
+        view ? undefined : (one.failure.value ?? (one.reachable.value ? undefined : texts.noConnection))
+      "
+      :what="texts.theCase"
       @retry="one.sync()"
     >
       <template v-if="view && next && one.inquiry.value">
@@ -112,8 +115,8 @@ useKeys((key) => {
             />
             <template v-else>
               <p v-if="clash && !again" class="my-2 py-2 px-3 edge-l-5-amber bg-amber-soft">
-                That does not fit what you said before: “{{ questionOf(clash).ask }}”
-                <el-button text type="primary" @click="again = clash">Look at that again</el-button>
+                {{ texts.thatDoesNotFit(questionOf(clash).ask) }}
+                <el-button text type="primary" @click="again = clash">{{ texts.lookAtThatAgain }}</el-button>
               </p>
               <AskNow
                 v-if="asking"

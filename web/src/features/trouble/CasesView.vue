@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { BenchNav } from '@/features/bench'
 import { useTanks } from '@/features/tank'
@@ -25,18 +26,17 @@ const closed = computed(() =>
   <main class="page">
     <BenchNav />
     <header class="flex gap-3 items-center justify-between">
-      <h1>Trouble</h1>
-      <LinkButton type="primary" :to="{ name: 'start-case' }">Something is wrong</LinkButton>
+      <h1>{{ texts.trouble }}</h1>
+      <LinkButton type="primary" :to="{ name: 'start-case' }">{{ texts.somethingIsWrong }}</LinkButton>
     </header>
     <AsyncState
       :pending="cases.isPending.value"
       :error="cases.error.value"
-      what="the cases"
+      :what="texts.theCases"
       @retry="cases.refetch()"
     >
       <p v-if="!cases.data.value?.length" class="quiet max-w-560px py-20px">
-        Weak flow, a rattle, drips, fine bubbles: say what you notice, and the likeliest part is found one
-        cheap look at a time. Nothing was looked into yet.
+        {{ texts.weakFlowARattle }}
       </p>
       <div
         v-else
@@ -44,11 +44,11 @@ const closed = computed(() =>
       >
         <div>
           <section v-if="going.length" aria-labelledby="going">
-            <h2 id="going">Being looked into</h2>
+            <h2 id="going">{{ texts.beingLookedInto }}</h2>
             <CaseList :cases="going" :tanks="names" />
           </section>
           <section v-if="closed.length" aria-labelledby="closed">
-            <h2 id="closed">Closed</h2>
+            <h2 id="closed">{{ texts.closed }}</h2>
             <CaseList :cases="closed" :tanks="names" />
           </section>
         </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { momentWords } from '@/shared/dates'
@@ -20,38 +21,47 @@ const percent = (share: number) => `${String(Math.max(1, Math.round(share * 100)
 
 async function anew() {
   const done = await send(() => counting.mutateAsync(true))
-  if (done) offerUndo('Counting begins anew.', () => counting.mutateAsync(false))
+  if (done) offerUndo(texts.countingBeginsAnew, () => counting.mutateAsync(false))
 }
 </script>
 
 <template>
   <section aria-labelledby="rates">
-    <h2 id="rates">What is met here</h2>
+    <h2 id="rates">{{ texts.whatIsMetHere }}</h2>
     <AsyncState
       :pending="rates.isPending.value"
       :error="rates.error.value"
-      what="what was counted"
+      :what="texts.whatWasCounted"
       @retry="rates.refetch()"
     >
       <template v-if="rates.data.value">
         <p class="small quiet">
-          {{ counted(rates.data.value.cases, 'closed case') }} counted{{
-            rates.data.value.since ? ` since ${momentWords(rates.data.value.since)}` : ''
-          }}. Our own numbers weigh as much as {{ rates.data.value.priorCases }} cases.
+          {{
+            texts.countedOurOwnNumbers(
+              counted(rates.data.value.cases, texts.closedCase),
+              rates.data.value.since ? texts.since(momentWords(rates.data.value.since)) : '',
+              rates.data.value.priorCases,
+            )
+          }}
         </p>
         <ul class="grid gap-2 my-10px list-none">
           <li v-for="one in found" :key="one.cause" class="grid">
             <b>{{ upperFirst(causeWords(one.cause)) }}</b>
             <span class="quiet">
-              found {{ one.times }} of {{ counted(one.cases, 'time') }}; now expected in
-              {{ percent(one.expected * one.factor) }} of such cases, elsewhere in
-              {{ percent(one.expected) }}</span
+              {{
+                texts.foundOfNowExpected(
+                  one.times,
+                  counted(one.cases, 'time'),
+                  percent(one.expected * one.factor),
+                  percent(one.expected),
+                )
+              }}</span
             >
           </li>
         </ul>
-        <el-button v-if="rates.data.value.cases" :disabled="sending" @click="anew"
-          >Begin counting anew</el-button
-        >
+        <el-button v-if="rates.data.value.cases" :disabled="sending" @click="anew">{{
+          texts.beginCountingAnew
+        }}</el-button>
         <p v-if="trouble" class="error" role="alert">{{ trouble }}</p>
       </template>
     </AsyncState>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 /** A case that was given up. */
 defineProps<{ sending: boolean }>()
 const emit = defineEmits<{ resume: [] }>()
@@ -6,8 +7,8 @@ const emit = defineEmits<{ resume: [] }>()
 
 <template>
   <section>
-    <h2 class="mb-6px">Given up</h2>
-    <p class="mb-3">Nothing was found. The flow measured meanwhile is left out of learning.</p>
-    <el-button type="primary" :loading="sending" @click="emit('resume')">Go on with it</el-button>
+    <h2 class="mb-6px">{{ texts.givenUp }}</h2>
+    <p class="mb-3">{{ texts.nothingWasFoundThe }}</p>
+    <el-button type="primary" :loading="sending" @click="emit('resume')">{{ texts.goOnWithIt }}</el-button>
   </section>
 </template>

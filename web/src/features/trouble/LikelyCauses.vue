@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { upperFirst } from '@/shared/words'
 import { becauseOf, chanceWords } from './because'
@@ -23,7 +24,7 @@ const percent = (share: number) =>
 
 <template>
   <section aria-labelledby="likely">
-    <h3 id="likely">What it may be</h3>
+    <h3 id="likely">{{ texts.whatItMayBe }}</h3>
     <ol class="grid gap-3 my-2 list-none">
       <li v-for="(one, i) in shown" :key="one.cause">
         <p class="what flex flex-wrap gap-y-2px gap-x-10px justify-between">
@@ -36,15 +37,15 @@ const percent = (share: number) =>
         <p class="small quiet">
           {{
             one.reasons.length
-              ? `Because ${one.reasons.join('; ')}.`
+              ? texts.because(one.reasons.join('; '))
               : i === 0
-                ? 'It is simply the most common cause.'
-                : 'Nothing speaks for it but that it happens.'
+                ? texts.itIsSimplyThe
+                : texts.nothingSpeaksForIt
           }}
-          <template v-if="one.against"> Against it: {{ one.against }}.</template>
+          <template v-if="one.against"> {{ texts.againstIt(one.against) }}</template>
         </p>
       </li>
     </ol>
-    <p class="small quiet">Two faults at once count for both, so these may add to more than 100 %.</p>
+    <p class="small quiet">{{ texts.twoFaultsAtOnce }}</p>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { useTanks } from '@/features/tank'
 import CaseList from './CaseList.vue'
@@ -16,7 +17,7 @@ const open = computed(() =>
 
 <template>
   <section v-if="open.length" aria-labelledby="open-cases">
-    <h2 id="open-cases" class="mt-18px">Being looked into</h2>
+    <h2 id="open-cases" class="mt-18px">{{ texts.beingLookedInto }}</h2>
     <CaseList :cases="open" :tanks="names" />
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import SelectField from '@/shared/components/SelectField.vue'
@@ -34,26 +35,26 @@ const learned = computed(() => BEARING.find(({ value }) => value === props.summa
 
 <template>
   <section aria-live="polite">
-    <p class="small quiet">Mended{{ summary.closedOn ? ` ${shortDay(summary.closedOn)}` : '' }}</p>
+    <p class="small quiet">{{ texts.mended(summary.closedOn ? ` ${shortDay(summary.closedOn)}` : '') }}</p>
     <h2 class="mt-2px mb-2 text-28px">
-      {{ summary.cause ? upperFirst(causeWords(summary.cause)) : 'It works again' }}
+      {{ summary.cause ? upperFirst(causeWords(summary.cause)) : texts.itWorksAgain }}
     </h2>
-    <p>What helped: {{ repair.words }}.</p>
+    <p>{{ texts.whatHelped(repair.words) }}</p>
     <div v-if="known" class="grid gap-10px max-w-420px my-3">
       <p>
         <b>{{ learned }}</b>
       </p>
-      <SelectField v-model="counts" label="What its days say of dirt" name="counts" :choices="BEARING" />
+      <SelectField v-model="counts" :label="texts.whatItsDaysSay" name="counts" :choices="BEARING" />
     </div>
     <div class="flex flex-wrap gap-10px mt-16px">
       <LinkButton
         v-if="task !== undefined && lately"
         type="primary"
         :to="{ name: 'log', params: { tank: summary.tankId }, query: { tasks: String(task) } }"
-        >Log the work</LinkButton
+        >{{ texts.logTheWork }}</LinkButton
       >
-      <LinkButton :to="{ name: 'tank', params: { tank: summary.tankId } }">To the tank</LinkButton>
-      <el-button text @click="emit('back')">It came back: go on looking</el-button>
+      <LinkButton :to="{ name: 'tank', params: { tank: summary.tankId } }">{{ texts.toTheTank }}</LinkButton>
+      <el-button text @click="emit('back')">{{ texts.itCameBackGo }}</el-button>
     </div>
   </section>
 </template>

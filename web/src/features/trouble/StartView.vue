@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useFilters, useSiteFilters } from '@/features/filter'
@@ -69,30 +70,37 @@ async function begin(complaint: string) {
 
 <template>
   <main class="page">
-    <h1>What is wrong?</h1>
+    <h1>{{ texts.whatIsWrong }}</h1>
     <AsyncState
       :pending="tanks.isPending.value"
       :error="tanks.error.value"
-      what="the tanks"
+      :what="texts.theTanks"
       @retry="tanks.refetch()"
     >
       <p v-if="!tankChoices.length">
-        There is no tank yet. <RouterLink :to="{ name: 'new-tank' }">Add the first one</RouterLink>.
+        {{ texts.thereIsNoTank }}
+        <RouterLink :to="{ name: 'new-tank' }">{{ texts.addTheFirstOne }}</RouterLink>.
       </p>
       <div v-else class="where flex flex-wrap gap-y-3 gap-x-4 items-start mt-10px mb-18px">
-        <SelectField v-model="tank" class="min-w-220px" label="Tank" name="tank" :choices="tankChoices" />
+        <SelectField
+          v-model="tank"
+          class="min-w-220px"
+          :label="texts.tank"
+          name="tank"
+          :choices="tankChoices"
+        />
         <ChoiceRow
           v-if="ofTank.length > 1 && filter !== undefined"
           v-model="filter"
           class="min-w-220px"
-          legend="Filter"
+          :legend="texts.filter"
           name="filterId"
           :choices="ofTank.map(({ id, name }) => ({ value: id, label: name }))"
         />
         <DayField
           v-model="noticed"
           class="min-w-220px"
-          label="First noticed"
+          :label="texts.firstNoticed"
           name="noticedOn"
           :max="today()"
           :min="addDays(today(), -365)"
@@ -100,16 +108,15 @@ async function begin(complaint: string) {
         />
       </div>
       <p v-if="tank !== undefined && !filters.isPending.value && !ofTank.length" class="quiet">
-        This tank has no filter yet.
+        {{ texts.thisTankHasNo }}
       </p>
       <p v-for="one in going" :key="one.id" class="my-2 py-2 px-3 edge-l-5-amber bg-amber-soft">
-        {{ complaintWords(one.complaint) }} is being looked into already.
-        <RouterLink :to="{ name: 'case', params: { case: one.id } }">Go on with it</RouterLink>
+        {{ texts.isBeingLookedInto(complaintWords(one.complaint)) }}
+        <RouterLink :to="{ name: 'case', params: { case: one.id } }">{{ texts.goOnWithIt }}</RouterLink>
       </p>
       <p v-if="errors.complaint ?? trouble" class="error" role="alert">{{ errors.complaint ?? trouble }}</p>
       <p class="max-w-820px mb-16px py-2px pl-12px edge-l-4-brick">
-        Water near a plug, a hot or burnt smell, or animals gasping: stop here. Cut the power with dry hands
-        at the breaker, give air, and call for help.
+        {{ texts.waterNearAPlug }}
       </p>
       <div v-if="chosen" class="grid cols-[repeat(auto-fill,minmax(260px,1fr))] gap-10px">
         <el-button

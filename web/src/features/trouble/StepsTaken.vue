@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { momentWords } from '@/shared/dates'
 import { answerWords } from './because'
 import type { Step } from './finder'
@@ -10,9 +11,9 @@ defineProps<{ taken: { step: Step; event: TroubleEvent }[]; readonly: boolean }>
 const emit = defineEmits<{ again: [question: string]; back: [event: TroubleEvent] }>()
 
 const OUTCOME: Record<string, string> = {
-  solved: 'It helped',
-  partly: 'It helped a little',
-  'no-change': 'No change',
+  solved: texts.itHelped,
+  partly: texts.itHelpedALittle,
+  'no-change': texts.noChange,
 }
 
 const asked = ({ kind, about }: Step) =>
@@ -27,8 +28,8 @@ function said({ kind, about, value }: Step): string {
 
 <template>
   <section aria-labelledby="so-far">
-    <h3 id="so-far">So far</h3>
-    <p v-if="!taken.length" class="quiet">Nothing yet.</p>
+    <h3 id="so-far">{{ texts.soFar }}</h3>
+    <p v-if="!taken.length" class="quiet">{{ texts.nothingYet }}</p>
     <ol class="grid gap-1 my-2 list-none">
       <li
         v-for="{ step, event } in taken"
@@ -50,17 +51,17 @@ function said({ kind, about, value }: Step): string {
             class="[padding-inline:6px]"
             text
             type="primary"
-            :aria-label="`Look again: ${asked(step)}`"
+            :aria-label="texts.lookAgain(asked(step))"
             @click="emit('again', step.about)"
-            >Look again</el-button
+            >{{ texts.lookAgain2 }}</el-button
           >
           <el-button
             class="[padding-inline:6px]"
             text
             type="primary"
-            :aria-label="`Take back: ${said(step)}`"
+            :aria-label="texts.takeBack(said(step))"
             @click="emit('back', event)"
-            >Take back</el-button
+            >{{ texts.takeBack2 }}</el-button
           >
         </p>
       </li>

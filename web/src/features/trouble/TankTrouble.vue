@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import CaseList from './CaseList.vue'
 import { useCases } from './queries'
@@ -18,8 +19,8 @@ const shown = computed(() =>
 </script>
 
 <template>
-  <section v-if="shown.length" :aria-label="open ? 'Being looked into' : 'Trouble before'">
-    <h2 class="mt-4">{{ open ? 'Being looked into' : 'Trouble before' }}</h2>
+  <section v-if="shown.length" :aria-label="open ? texts.beingLookedInto : texts.troubleBefore">
+    <h2 class="mt-4">{{ open ? texts.beingLookedInto : texts.troubleBefore }}</h2>
     <CaseList :cases="shown" />
   </section>
 </template>

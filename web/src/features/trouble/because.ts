@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { counted } from '@/shared/words'
 import { FINDINGS } from '@/shared/words'
 import type { Inquiry, Step } from './finder'
@@ -13,10 +14,10 @@ export function recordWords(modifier: Modifier, value: number): string {
   const words = modifier.form === 'FLAG' && value === 0 ? (modifier.unless ?? modifier.why) : modifier.why
   const days = Math.round(value)
   return words
-    .replace('{days} ago', days === 0 ? 'today' : days === 1 ? 'yesterday' : `${String(days)} days ago`)
+    .replace('{days} ago', days === 0 ? 'today' : days === 1 ? 'yesterday' : texts.daysAgo(days))
     .replace('{days}', counted(days, 'day'))
-    .replace('{value} full', value > 1 ? 'past full' : `${percent(value)} full`)
-    .replace('{value} of its hours', value > 1 ? 'all of its hours' : `${percent(value)} of its hours`)
+    .replace('{value} full', value > 1 ? texts.pastFull : texts.full(percent(value)))
+    .replace('{value} of its hours', value > 1 ? texts.allOfItsHours : texts.ofItsHours(percent(value)))
     .replace('{value} hours', counted(Math.round(value * 2) / 2, 'hour'))
     .replace('{value}', FINDINGS[value]?.label ?? String(value))
 }
@@ -29,7 +30,7 @@ export function answerWords(question: string, answer: string): string {
 }
 
 function seenWords(question: string, answer: string): string {
-  return `you answered “${answerWords(question, answer)}” to “${questionOf(question).ask}”`
+  return texts.youAnsweredTo(answerWords(question, answer), questionOf(question).ask)
 }
 
 export interface Because {
@@ -40,7 +41,7 @@ export interface Because {
 
 /** Why a cause is thought likely, from this tank's log and what was seen. */
 export function becauseOf(cause: string, inquiry: Inquiry, known: Known, steps: Step[]): Because {
-  if (cause === OTHER) return { reasons: ['what was seen fits nothing better'], against: undefined }
+  if (cause === OTHER) return { reasons: [texts.whatWasSeenFits], against: undefined }
   const damp = judged('damp')
   const grounds = [
     ...causeOf(cause).modifiers.flatMap((modifier) => {
@@ -66,7 +67,7 @@ export function becauseOf(cause: string, inquiry: Inquiry, known: Known, steps: 
 
 /** A chance in words; never certain. */
 export function chanceWords(probability: number): string {
-  if (probability >= 0.8) return 'very likely'
+  if (probability >= 0.8) return texts.veryLikely
   if (probability >= 0.5) return 'likely'
   return probability >= 0.25 ? 'possible' : 'unlikely'
 }

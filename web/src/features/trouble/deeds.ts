@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { useRouter } from 'vue-router'
 import { useSending } from '@/shared/form'
 import { offerUndo } from '@/shared/undo'
@@ -18,7 +19,7 @@ export function useDeeds(id: string, one: ReturnType<typeof useCase>) {
     const closed = await send(() => leave.mutateAsync(true))
     if (!closed) return
     one.take(closed)
-    offerUndo('Case given up.', async () => {
+    offerUndo(texts.caseGivenUp, async () => {
       one.take(await leave.mutateAsync(false))
     })
   }
@@ -35,7 +36,7 @@ export function useDeeds(id: string, one: ReturnType<typeof useCase>) {
     })
     if (done)
       ElMessage({
-        message: hours ? 'It stands in tomorrow’s rounds.' : 'It stands in your rounds.',
+        message: hours ? texts.itStandsInTomorrows : texts.itStandsInYour,
         type: 'success',
       })
   }
@@ -46,9 +47,9 @@ export function useDeeds(id: string, one: ReturnType<typeof useCase>) {
   }
 
   async function drop() {
-    const sure = await ElMessageBox.confirm('Delete this case with all its answers?', 'Delete the case', {
-      confirmButtonText: 'Delete',
-      cancelButtonText: 'Keep it',
+    const sure = await ElMessageBox.confirm(texts.deleteThisCaseWith, texts.deleteTheCase, {
+      confirmButtonText: texts.delete,
+      cancelButtonText: texts.keepIt,
       type: 'warning',
     }).catch(() => undefined)
     const tank = one.view.value?.summary.tankId

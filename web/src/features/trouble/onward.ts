@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import type { RouteLocationRaw } from 'vue-router'
 
 interface Onward {
@@ -12,9 +13,9 @@ const sum =
   (name: string) =>
   (tank: number): RouteLocationRaw => ({ name: 'sum', params: { sum: name }, query: { tank } })
 
-const READ: Onward = { label: 'Enter the reading', to: page('new-readings') }
-const CHANGE: Onward = { label: 'Plan the water change', to: page('water-change') }
-const FLOW: Onward = { label: 'Reckon the flow', to: sum('catch') }
+const READ: Onward = { label: texts.enterTheReading, to: page('new-readings') }
+const CHANGE: Onward = { label: texts.planTheWaterChange, to: page('water-change') }
+const FLOW: Onward = { label: texts.reckonTheFlow, to: sum('catch') }
 
 /** Where a question or a repair is best done here, by its id. */
 const ONWARD: Record<string, Onward> = {
@@ -24,12 +25,12 @@ const ONWARD: Record<string, Onward> = {
   'ammonia-test': READ,
   'tap-test': READ,
   'repeat-test': READ,
-  'top-up': { label: 'How often to top up?', to: sum('topoff') },
-  'descale-pump': { label: 'Mix the vinegar bath', to: sum('vinegar') },
+  'top-up': { label: texts.howOftenToTop, to: sum('topoff') },
+  'descale-pump': { label: texts.mixTheVinegarBath, to: sum('vinegar') },
   'change-water': CHANGE,
   'nurse-bacteria': CHANGE,
   'find-waste': CHANGE,
-  'rinse-prefilter': { label: 'How many tubs?', to: sum('buckets') },
+  'rinse-prefilter': { label: texts.howManyTubs, to: sum('buckets') },
 }
 
 export const onwardOf = (id: string): Onward | undefined => ONWARD[id]

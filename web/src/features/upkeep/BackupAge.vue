@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { agoWords, daysBetween, today } from '@/shared/dates'
 import { useBackup } from './queries'
@@ -12,8 +13,8 @@ const made = computed(() => {
   return at === undefined ? undefined : today(new Date(at))
 })
 const words = computed(() => {
-  if (backup.data.value?.failedAt !== undefined) return 'Last backup failed'
-  return made.value === undefined ? 'No backup yet' : `Backed up ${agoWords(made.value)}`
+  if (backup.data.value?.failedAt !== undefined) return texts.lastBackupFailed
+  return made.value === undefined ? texts.noBackupYet : texts.backedUp(agoWords(made.value))
 })
 /** One that was never made is on its way; one that is old or failed is not. */
 const warns = computed(

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
@@ -17,47 +18,47 @@ const choices = computed(() =>
 
 <template>
   <main class="page narrow">
-    <h1>Phones in the house</h1>
+    <h1>{{ texts.phonesInTheHouse }}</h1>
     <AsyncState
       :pending="house.isPending.value"
       :error="house.error.value"
-      what="the house network"
+      :what="texts.theHouseNetwork"
       @retry="house.refetch()"
     >
       <template v-if="starts.length > 0">
         <ChoiceRow
           v-if="choices.length > 1"
           v-model="which"
-          legend="This machine has more than one address; phones see the one of their own network"
+          :legend="texts.thisMachineHasMore"
           name="which"
           :choices="choices"
         />
         <div class="sides flex flex-wrap gap-5 items-start my-4">
-          <SquareCode :text="start" label="Square code of the address where a phone begins" />
+          <SquareCode :text="start" :label="texts.squareCodeOfThe" />
           <ol class="flex-[1_1_280px] pl-1.2em">
             <li class="mb-3 list-decimal">
-              With the phone in the house network, point its camera here, or type
+              {{ texts.withThePhoneIn }}
               <b class="[overflow-wrap:anywhere]">{{ start }}</b>
             </li>
             <li class="mb-3 list-decimal">
-              Get the site’s certificate there and install it. The page says what to tap.
+              {{ texts.getTheSitesCertificate }}
             </li>
             <li class="mb-3 list-decimal">
-              Compare the SHA-256 that the phone shows:
+              {{ texts.compareTheSha256 }}
               <code class="[overflow-wrap:anywhere]">{{ house.data.value?.fingerprint }}</code>
             </li>
             <li class="mb-3 list-decimal">
-              Open Chervil and add it to the home screen. It then works at the tank without a connection.
+              {{ texts.openChervilAndAdd }}
             </li>
           </ol>
         </div>
         <p class="quiet">
-          The certificate is good for addresses inside your house only. Somebody else’s phone also needs an
-          invitation, under <RouterLink :to="{ name: 'people' }">People</RouterLink>.
+          {{ texts.theCertificateIsGood }}
+          <RouterLink :to="{ name: 'people' }">{{ texts.people }}</RouterLink>.
         </p>
       </template>
       <p v-else>
-        Chervil is open to this computer alone. For phones, start it where it runs with
+        {{ texts.chervilIsOpenTo }}
         <code class="[overflow-wrap:anywhere]">./chervil start --house</code>.
       </p>
     </AsyncState>

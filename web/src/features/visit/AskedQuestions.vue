@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { ref } from 'vue'
 import { wordsOf } from '@/shared/problem'
 import { useAnswer, type AskedQuestion, type Saved } from './queries'
@@ -25,7 +26,7 @@ async function answer(question: AskedQuestion, given: string) {
 </script>
 
 <template>
-  <section class="grid gap-3 py-3 px-18px my-3 edge-l-5-herb bg-herb-soft" aria-label="One question">
+  <section class="grid gap-3 py-3 px-18px my-3 edge-l-5-herb bg-herb-soft" :aria-label="texts.oneQuestion">
     <div v-for="question in questions" :key="`${question.filterId} ${question.asked}`">
       <p>
         <strong>{{ question.text }}</strong>
@@ -41,10 +42,10 @@ async function answer(question: AskedQuestion, given: string) {
         >
       </div>
       <p v-if="AT_FAULT.includes(question.asked)" class="mt-2">
-        Not sure?
-        <RouterLink :to="{ name: 'start-case', query: { filter: question.filterId } }"
-          >Find what is wrong with {{ question.filterName }}</RouterLink
-        >
+        {{ texts.notSure }}
+        <RouterLink :to="{ name: 'start-case', query: { filter: question.filterId } }">{{
+          texts.findWhatIsWrong(question.filterName)
+        }}</RouterLink>
       </p>
     </div>
     <p v-if="trouble" role="alert">{{ trouble }}</p>

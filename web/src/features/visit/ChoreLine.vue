@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useChoreDone, useChoreNotDone } from '@/features/plan'
 import type { Schemas } from '@/shared/api/client'
 import WindowLine from '@/shared/components/WindowLine.vue'
@@ -37,15 +38,15 @@ async function log() {
       :focus="10"
     />
     <span>
-      <RouterLink v-if="chore.kind === 'WATER_CHANGE'" :to="{ name: 'water-change', params: { tank } }"
-        >Log the change</RouterLink
-      >
+      <RouterLink v-if="chore.kind === 'WATER_CHANGE'" :to="{ name: 'water-change', params: { tank } }">{{
+        texts.logTheChange
+      }}</RouterLink>
       <RouterLink
         v-else-if="chore.kind === 'MEDIA_PORTION'"
         :to="{ name: 'water-exchange', params: { tank } }"
-        >See the portion</RouterLink
+        >{{ texts.seeThePortion }}</RouterLink
       >
-      <el-button v-else type="primary" text :disabled="sending" @click="log">Done</el-button>
+      <el-button v-else type="primary" text :disabled="sending" @click="log">{{ texts.done }}</el-button>
       <span v-if="trouble" role="alert"> {{ trouble }}</span>
     </span>
   </div>

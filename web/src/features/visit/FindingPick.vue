@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useId } from 'vue'
 import FindingTile from '@/shared/components/FindingTile.vue'
 import { FINDINGS, type Finding } from '@/shared/words'
@@ -16,7 +17,7 @@ function byKey(event: KeyboardEvent) {
 
 <template>
   <fieldset class="pick pt-2 pb-10px pl-2" @keydown="byKey">
-    <legend class="mb-6px font-600">How did the {{ props.what }} look when it came out?</legend>
+    <legend class="mb-6px font-600">{{ texts.howDidTheLook(props.what) }}</legend>
     <div class="grid cols-[repeat(5,minmax(0,112px))] gap-2 max-phone:gap-5px">
       <label
         v-for="(grade, i) in FINDINGS"
@@ -33,7 +34,7 @@ function byKey(event: KeyboardEvent) {
       </label>
     </div>
     <el-button v-if="finding" type="primary" text class="unseen text-14px" @click="finding = undefined">
-      Nobody looked
+      {{ texts.nobodyLooked }}
     </el-button>
   </fieldset>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import MeasureField from '@/shared/components/MeasureField.vue'
@@ -14,7 +15,7 @@ const after = defineModel<FlowDraft>('after', { required: true })
 
 const WAY = computed<Choice<FlowDraft['way']>[]>(() => [
   { value: 'rate', label: unitOf('FLOW').symbol },
-  { value: 'timed', label: 'Caught in a jug' },
+  { value: 'timed', label: texts.caughtInAJug },
 ])
 
 const BOTH = { before, after }
@@ -32,7 +33,7 @@ function setWay(way: FlowDraft['way']) {
   <div class="grid gap-3 pb-10px">
     <ChoiceRow
       :model-value="before.way"
-      legend="Measured as"
+      :legend="texts.measuredAs"
       :name="`${prefix} way`"
       :choices="WAY"
       @update:model-value="setWay"
@@ -45,7 +46,7 @@ function setWay(way: FlowDraft['way']) {
       <template v-if="before.way === 'rate'">
         <MeasureField
           :model-value="BOTH[when].value.litresPerHour"
-          :label="`Flow ${when}`"
+          :label="texts.flow(when)"
           :name="`${prefix}.${when}.litresPerHour`"
           quantity="FLOW"
           :error="errors[`${prefix}.${when}.litresPerHour`]"
@@ -55,7 +56,7 @@ function setWay(way: FlowDraft['way']) {
       <template v-else>
         <MeasureField
           :model-value="BOTH[when].value.litres"
-          :label="`Caught ${when}`"
+          :label="texts.caught(when)"
           :name="`${prefix}.${when}.litres`"
           quantity="VOLUME"
           :error="errors[`${prefix}.${when}.litres`]"
@@ -63,7 +64,7 @@ function setWay(way: FlowDraft['way']) {
         />
         <NumberField
           :model-value="BOTH[when].value.seconds"
-          :label="`In, ${when}`"
+          :label="texts.in(when)"
           :name="`${prefix}.${when}.seconds`"
           unit="s"
           :error="errors[`${prefix}.${when}.seconds`]"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import FindingTile from '@/shared/components/FindingTile.vue'
@@ -15,10 +16,10 @@ const mayGo = useMayGo()
 const notebook = computed(() => ({ name: 'notebook', params: { tank: props.tank } }))
 
 const CHANGE: Record<Change['kind'], [string, string]> = {
-  STOCKING: ['Stocking raised', 'Stocking lowered'],
-  FEEDING: ['Feeding raised', 'Feeding cut'],
-  PREFILTER: ['Pre-filter added', 'Pre-filter taken off'],
-  PARALLEL_FILTER: ['Filter added', 'Filter taken out'],
+  STOCKING: [texts.stockingRaised, texts.stockingLowered],
+  FEEDING: [texts.feedingRaised, texts.feedingCut],
+  PREFILTER: [texts.preFilterAdded, texts.preFilterTakenOff],
+  PARALLEL_FILTER: [texts.filterAdded, texts.filterTakenOut],
 }
 const events = computed(() => {
   const done = (services.data.value?.pages.flat() ?? []).map((service) => ({
@@ -42,15 +43,15 @@ const events = computed(() => {
 
 <template>
   <section class="history" aria-labelledby="happened">
-    <h2 id="happened">What happened</h2>
+    <h2 id="happened">{{ texts.whatHappened }}</h2>
     <AsyncState
       :pending="services.isPending.value"
       :error="services.error.value"
-      what="the history"
+      :what="texts.theHistory"
       @retry="services.refetch()"
     >
       <p v-if="events.length === 0" class="quiet">
-        Nothing logged yet. What you log here moves the dates above.
+        {{ texts.nothingLoggedYetWhat }}
       </p>
       <ol>
         <li v-for="{ key, on, service, change } in events" :key="key">
@@ -60,7 +61,7 @@ const events = computed(() => {
           <span v-if="service">
             {{ told(service) }}
             <span class="small quiet block">
-              {{ service.minutes ? `${service.minutes} min, ` : '' }}{{ by(service)
+              {{ service.minutes ? texts.min(service.minutes) : '' }}{{ by(service)
               }}{{ service.note ? `. ${service.note}` : '' }} {{ besides(service) }}
             </span>
           </span>
@@ -70,7 +71,7 @@ const events = computed(() => {
             class="small max-phone:col-[3]"
             :to="{ name: 'correct', params: { tank: props.tank, service: service.id } }"
           >
-            Correct<span class="seen-by-readers"> the service of {{ shortDay(on) }}</span>
+            {{ texts.correct }}<span class="seen-by-readers"> {{ texts.theServiceOf(shortDay(on)) }}</span>
           </RouterLink>
         </li>
       </ol>
@@ -79,11 +80,11 @@ const events = computed(() => {
         :disabled="services.isFetchingNextPage.value"
         @click="services.fetchNextPage()"
       >
-        Show earlier
+        {{ texts.showEarlier }}
       </el-button>
-      <RouterLink v-if="mayGo(notebook)" class="small inline-block py-2 px-0" :to="notebook"
-        >Bring in old notes</RouterLink
-      >
+      <RouterLink v-if="mayGo(notebook)" class="small inline-block py-2 px-0" :to="notebook">{{
+        texts.bringInOldNotes
+      }}</RouterLink>
     </AsyncState>
   </section>
 </template>

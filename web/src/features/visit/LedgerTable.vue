@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useMediaQuery } from '@vueuse/core'
 import FindingTile from '@/shared/components/FindingTile.vue'
 import { shortDay } from '@/shared/dates'
@@ -24,9 +25,8 @@ const narrow = useMediaQuery('(width <= 640px)')
         <RouterLink
           class="inline-block content-center min-w-44px min-h-44px ml-auto"
           :to="{ name: 'correct', params: { tank: service.tankId, service: service.id } }"
-          >Correct<span class="seen-by-readers">
-            {{ tankName }}, {{ shortDay(service.doneOn) }}</span
-          ></RouterLink
+          >{{ texts.correct
+          }}<span class="seen-by-readers"> {{ tankName }}, {{ shortDay(service.doneOn) }}</span></RouterLink
         >
       </p>
       <FindingTile
@@ -38,22 +38,22 @@ const narrow = useMediaQuery('(width <= 640px)')
       {{ told(service) }}
       <span class="small quiet"
         >{{ service.note }} {{ besides(service) }} {{ by(service)
-        }}{{ service.minutes ? `, ${String(service.minutes)} min` : '' }}</span
+        }}{{ service.minutes ? texts.min2(service.minutes) : '' }}</span
       >
     </li>
   </ol>
   <el-table v-else :data="entries" row-key="service.id" class="ledger" table-layout="auto">
-    <el-table-column label="Day" prop="service.doneOn" sortable width="110" class-name="day">
+    <el-table-column :label="texts.day" prop="service.doneOn" sortable width="110" class-name="day">
       <template #default="{ row }">{{ shortDay(row.service.doneOn) }}</template>
     </el-table-column>
-    <el-table-column label="Tank" prop="tankName" sortable width="160">
+    <el-table-column :label="texts.tank" prop="tankName" sortable width="160">
       <template #default="{ row }">
         <RouterLink :to="{ name: 'tank', params: { tank: row.service.tankId } }">{{
           row.tankName
         }}</RouterLink>
       </template>
     </el-table-column>
-    <el-table-column label="Done" min-width="320" class-name="told">
+    <el-table-column :label="texts.done" min-width="320" class-name="told">
       <template #default="{ row }">
         <div class="done grid cols-[26px_1] gap-10px items-center">
           <FindingTile v-if="worst(row.service)" v-bind="worst(row.service)!" :size="26" />
@@ -65,15 +65,18 @@ const narrow = useMediaQuery('(width <= 640px)')
         </div>
       </template>
     </el-table-column>
-    <el-table-column label="By" prop="service.doneBy" sortable width="130">
+    <el-table-column :label="texts.by" prop="service.doneBy" sortable width="130">
       <template #default="{ row }">{{ by(row.service) }}</template>
     </el-table-column>
-    <el-table-column label="Minutes" prop="service.minutes" sortable width="110" align="right" />
+    <el-table-column :label="texts.minutes" prop="service.minutes" sortable width="110" align="right" />
     <el-table-column width="110" align="right">
-      <template #header><span class="seen-by-readers">Correct</span></template>
+      <template #header
+        ><span class="seen-by-readers">{{ texts.correct }}</span></template
+      >
       <template #default="{ row }">
         <RouterLink :to="{ name: 'correct', params: { tank: row.service.tankId, service: row.service.id } }"
-          >Correct<span class="seen-by-readers">
+          >{{ texts.correct
+          }}<span class="seen-by-readers">
             {{ row.tankName }}, {{ shortDay(row.service.doneOn) }}</span
           ></RouterLink
         >

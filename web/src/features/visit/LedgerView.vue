@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { watchDebounced } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
 import { useTanks } from '@/features/tank'
@@ -50,45 +51,41 @@ watchDebounced(
 <template>
   <main class="page">
     <header class="flex gap-3 items-center justify-between">
-      <h1>Ledger</h1>
-      <LinkButton text type="primary" :to="{ name: 'cases' }">Cases of trouble</LinkButton>
+      <h1>{{ texts.ledger }}</h1>
+      <LinkButton text type="primary" :to="{ name: 'cases' }">{{ texts.casesOfTrouble }}</LinkButton>
     </header>
     <form
       class="search grid cols-[2fr_repeat(4,minmax(130px,1fr))] gap-3 items-start my-3"
       role="search"
       @submit.prevent
     >
-      <TextField v-model="form.search" label="Search" name="search" hint="Note, person, tank or filter" />
+      <TextField v-model="form.search" :label="texts.search" name="search" :hint="texts.notePersonTankOr" />
       <SelectField
         v-model="form.tank"
-        label="Tank"
+        :label="texts.tank"
         name="tank"
         :choices="[
-          { value: 0, label: 'All tanks' },
+          { value: 0, label: texts.allTanks },
           ...(tanks.data.value ?? []).map((one) => ({ value: one.id, label: one.tank.name })),
         ]"
       />
       <SelectField
         v-model="form.stage"
-        label="Stage"
+        :label="texts.stage2"
         name="stage"
-        :choices="[{ value: 'ALL', label: 'All stages' }, ...STAGE_KIND]"
+        :choices="[{ value: 'ALL', label: texts.allStages }, ...STAGE_KIND]"
       />
-      <DayField v-model="form.from" label="From" name="from" :max="today()" />
-      <DayField v-model="form.to" label="To" name="to" :max="today()" />
+      <DayField v-model="form.from" :label="texts.from" name="from" :max="today()" />
+      <DayField v-model="form.to" :label="texts.to" name="to" :max="today()" />
     </form>
     <AsyncState
       :pending="ledger.isPending.value"
       :error="ledger.error.value"
-      what="the ledger"
+      :what="texts.theLedger"
       @retry="ledger.refetch()"
     >
       <p v-if="total === 0" class="quiet">
-        {{
-          Object.values(search).some(Boolean)
-            ? 'Nothing matches. Try a wider search.'
-            : 'Nothing logged yet. Your services will appear here.'
-        }}
+        {{ Object.values(search).some(Boolean) ? texts.nothingMatchesTryA : texts.nothingLoggedYetYour }}
       </p>
       <LedgerTable v-else :entries="ledger.data.value?.entries ?? []" />
       <el-pagination
@@ -99,9 +96,9 @@ watchDebounced(
         :page-size="LEDGER_PAGE"
         :total="total"
         :pager-count="5"
-        aria-label="Pages of the ledger"
+        :aria-label="texts.pagesOfTheLedger"
       >
-        <span class="num" role="status">{{ first + 1 }}–{{ last }} of {{ total }}</span>
+        <span class="num" role="status">{{ texts.of(first + 1, last, total) }}</span>
       </el-pagination>
     </AsyncState>
   </main>

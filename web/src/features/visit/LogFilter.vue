@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import type { Filter, Task } from '@/features/filter'
 import { blankFlow, findingKey, flowFilters, type Draft } from './draft'
@@ -58,7 +59,7 @@ const after = flowOf('after')
           :model-value="done(task)"
           @update:model-value="(on) => tick(task, on === true)"
         >
-          {{ task.name }} <span class="quiet small">{{ task.catalogue.minutes }} min</span>
+          {{ task.name }} <span class="quiet small">{{ texts.min3(task.catalogue.minutes) }}</span>
         </el-checkbox>
         <FindingPick
           v-if="asksFinding(group.tasks)"
@@ -70,7 +71,7 @@ const after = flowOf('after')
     </ul>
     <details v-if="touched && filter.kind !== 'UV_UNIT'" :open="place >= 0 || undefined">
       <summary class="min-h-touch content-center text-herb font-600 cursor-pointer">
-        Flow before and after
+        {{ texts.flowBeforeAndAfter }}
       </summary>
       <FlowPair v-model:before="before" v-model:after="after" :prefix="`flows[${place}]`" :errors="errors" />
     </details>

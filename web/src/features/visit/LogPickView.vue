@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useTanks } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
 
@@ -8,16 +9,16 @@ const tanks = useTanks()
 
 <template>
   <main class="page narrow">
-    <h1>Log a service</h1>
-    <p class="quiet">On which tank?</p>
+    <h1>{{ texts.logAService }}</h1>
+    <p class="quiet">{{ texts.onWhichTank }}</p>
     <AsyncState
       :pending="tanks.isPending.value"
       :error="tanks.error.value"
-      what="your tanks"
+      :what="texts.yourTanks"
       @retry="tanks.refetch()"
     >
       <p v-if="tanks.data.value?.length === 0">
-        There is no tank yet. <RouterLink :to="{ name: 'new-tank' }">Add the first</RouterLink>
+        {{ texts.thereIsNoTank }} <RouterLink :to="{ name: 'new-tank' }">{{ texts.addTheFirst }}</RouterLink>
       </p>
       <ul>
         <li v-for="tank in tanks.data.value" :key="tank.id">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useAccounts, useSession } from '@/features/account'
@@ -75,7 +76,7 @@ async function submit() {
   const typed = draft.value
   if (!typed) return
   const { input, errors: amiss } = toInput(typed, props.tank, tasks.value)
-  if (input.tasks.length === 0) amiss.tasks = 'Tick at least one thing that was done.'
+  if (input.tasks.length === 0) amiss.tasks = texts.tickAtLeastOne
   if (Object.keys(amiss).length) {
     refuse(amiss)
     return
@@ -91,19 +92,22 @@ async function submit() {
 }
 
 const notThere = computed(() => failed.value instanceof Problem && failed.value.status === 404)
+
+const theTank = computed(() => ({ name: 'tank', params: { tank: props.tank } }))
+const newFilter = computed(() => ({ name: 'new-filter', params: { tank: props.tank } }))
 </script>
 
 <template>
   <main class="page narrow log">
     <p v-if="notThere" class="quiet">
-      This tank or service is not there any more.
-      <RouterLink :to="{ name: 'rounds' }">Back to rounds</RouterLink>
+      {{ texts.thisTankOrService }}
+      <RouterLink :to="{ name: 'rounds' }">{{ texts.backToRounds }}</RouterLink>
     </p>
     <AsyncState
       v-else
       :pending="tank.isPending.value || filters.isPending.value || !draft"
       :error="failed"
-      what="the tank"
+      :what="texts.theTank"
       @retry="(tank.refetch(), filters.refetch())"
     >
       <MovedPanel
@@ -114,16 +118,14 @@ const notThere = computed(() => failed.value instanceof Problem && failed.value.
       />
       <form v-else-if="draft" class="grid gap-3" novalidate @submit.prevent="submit">
         <header>
-          <p class="quiet small">{{ props.service ? 'Correct a service' : 'Log a service' }}</p>
+          <p class="quiet small">{{ props.service ? texts.correctAService : texts.logAService }}</p>
           <h1>{{ tank.data.value?.tank.name }}</h1>
         </header>
         <p v-if="filters.data.value?.length === 0">
-          This tank has no filter yet.
-          <RouterLink :to="{ name: 'new-filter', params: { tank: props.tank } }">Add one</RouterLink>
+          {{ texts.thisTankHasNo }}
+          <RouterLink :to="newFilter">{{ texts.addOne }}</RouterLink>
         </p>
-        <el-checkbox v-model="draft.again" size="large"
-          >Only opened for another reason, such as a drip. Nothing was cleaned.</el-checkbox
-        >
+        <el-checkbox v-model="draft.again" size="large">{{ texts.onlyOpenedForAnother }}</el-checkbox>
         <LogFilter
           v-for="filter in filters.data.value"
           :key="filter.id"
@@ -136,23 +138,23 @@ const notThere = computed(() => failed.value instanceof Problem && failed.value.
         <div class="grid cols-[repeat(auto-fit,minmax(160px,1fr))] gap-3">
           <DayField
             v-model="draft.doneOn"
-            label="Done on"
+            :label="texts.doneOn"
             name="doneOn"
             :max="today()"
             :error="errors.doneOn"
           />
           <TextField
             v-model="draft.doneBy"
-            label="By"
+            :label="texts.by"
             name="doneBy"
             :suggestions="names"
             :error="errors.doneBy"
           />
           <NumberField
             v-model="draft.minutes"
-            label="It took"
+            :label="texts.itTook"
             name="minutes"
-            unit="min"
+            :unit="texts.min4"
             :error="errors.minutes"
           />
         </div>
@@ -160,40 +162,46 @@ const notThere = computed(() => failed.value instanceof Problem && failed.value.
         <TextField
           v-if="draft.overrideReason || errors['circumstances.overrideReason']"
           v-model="draft.overrideReason"
-          label="Why it was done while on hold"
+          :label="texts.whyItWasDone"
           name="circumstances.overrideReason"
           type="textarea"
           :error="errors['circumstances.overrideReason']"
         />
-        <TextField v-model="draft.note" label="Note" name="note" type="textarea" :error="errors.note" />
+        <TextField
+          v-model="draft.note"
+          :label="texts.note"
+          name="note"
+          type="textarea"
+          :error="errors.note"
+        />
         <ConflictNotice
           v-if="conflict"
-          what="this service"
+          :what="texts.thisService"
           can-take
           @take="take(conflict as Service)"
           @keep="((version = (conflict as Service).version), (conflict = undefined))"
         >
           <p>
-            Saved now: {{ longDay((conflict as Service).doneOn) }},
             {{
-              (conflict as Service).tasks
-                .map((task) => `${task.name}${task.finding ? ` (${task.finding.toLowerCase()})` : ''}`)
-                .join(', ')
-            }}.
+              texts.savedNow(
+                longDay((conflict as Service).doneOn),
+                (conflict as Service).tasks
+                  .map((task) => `${task.name}${task.finding ? ` (${task.finding.toLowerCase()})` : ''}`)
+                  .join(', '),
+              )
+            }}
           </p>
         </ConflictNotice>
         <p v-else-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
         <div class="dock flex gap-10px py-12px bg-ground edge-t-line max-phone:sticky max-phone:bottom-58px">
-          <LinkButton type="primary" text :to="{ name: 'tank', params: { tank: props.tank } }"
-            >Cancel</LinkButton
-          >
+          <LinkButton type="primary" text :to="theTank">{{ texts.cancel }}</LinkButton>
           <el-button
             type="primary"
             class="flex-1 min-h-56px text-18px"
             native-type="submit"
             :disabled="sending"
           >
-            {{ props.service ? 'Save the correction' : 'Save' }}
+            {{ props.service ? texts.saveTheCorrection : texts.save }}
           </el-button>
         </div>
       </form>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import type { Schemas } from '@/shared/api/client'
 import { momentWords } from '@/shared/dates'
 import { useSending } from '@/shared/form'
@@ -23,7 +24,7 @@ async function tick(look: Schemas['LookAgain']) {
 
 <template>
   <section aria-labelledby="looks">
-    <h2 id="looks" class="mt-18px">Look again</h2>
+    <h2 id="looks" class="mt-18px">{{ texts.lookAgain }}</h2>
     <p
       v-for="look in looks"
       :key="look.id"
@@ -31,9 +32,11 @@ async function tick(look: Schemas['LookAgain']) {
     >
       <span>
         <b>{{ look.tank.name }}</b>: {{ look.words }}
-        <span class="small quiet">due {{ momentWords(look.dueAt) }}</span>
+        <span class="small quiet">{{ texts.due(momentWords(look.dueAt)) }}</span>
       </span>
-      <el-button :disabled="sending" :aria-label="`Done: ${look.words}`" @click="tick(look)">Done</el-button>
+      <el-button :disabled="sending" :aria-label="texts.done2(look.words)" @click="tick(look)">{{
+        texts.done
+      }}</el-button>
     </p>
     <p v-if="trouble" class="error" role="alert">{{ trouble }}</p>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { useEye } from '@/features/interval'
 import LinkButton from '@/shared/components/LinkButton.vue'
@@ -42,13 +43,9 @@ async function turn() {
 
 <template>
   <section class="moved" aria-live="polite">
-    <h1>{{ undone ? 'Taken back' : corrected ? 'Correction saved' : 'Saved' }}</h1>
+    <h1>{{ undone ? texts.takenBack : corrected ? texts.correctionSaved : texts.saved }}</h1>
     <p class="quiet">
-      {{
-        undone
-          ? 'Your dates are as they were before.'
-          : `${longDay(saved.service.doneOn)}, ${saved.service.doneBy}.`
-      }}
+      {{ undone ? texts.yourDatesAreAs : `${longDay(saved.service.doneOn)}, ${saved.service.doneBy}.` }}
     </p>
     <TwinNotice
       v-if="!undone"
@@ -63,8 +60,8 @@ async function turn() {
       @answered="(one) => emit('merged', one)"
     />
     <template v-if="!undone">
-      <h2 v-if="shown.length" class="mt-4">What changed</h2>
-      <p v-else class="quiet">No dates changed.</p>
+      <h2 v-if="shown.length" class="mt-4">{{ texts.whatChanged }}</h2>
+      <p v-else class="quiet">{{ texts.noDatesChanged }}</p>
       <ul>
         <li v-for="moved in shown" :key="moved.taskId" class="py-12px edge-b-hair" :data-moved="moved.name">
           <strong>{{ moved.name }}</strong>
@@ -72,7 +69,8 @@ async function turn() {
             <p class="quiet">
               {{ windowWords(moved.before.window)
               }}<template v-if="moved.before.intervalDays"
-                >, every <span class="num">{{ moved.before.intervalDays }}</span> days</template
+                >{{ texts.every }} <span class="num">{{ moved.before.intervalDays }}</span>
+                {{ texts.days }}</template
               >
             </p>
             <WindowLine
@@ -84,10 +82,11 @@ async function turn() {
               :focus="20"
             />
             <p>
-              <span class="seen-by-readers">is now</span>
-              {{ windowWords(moved.after.window) }}, best {{ shortDay(moved.after.window.ideal)
+              <span class="seen-by-readers">{{ texts.isNow }}</span>
+              {{ texts.best(windowWords(moved.after.window), shortDay(moved.after.window.ideal))
               }}<template v-if="moved.after.intervalDays"
-                >, every <span class="num">{{ moved.after.intervalDays }}</span> days</template
+                >{{ texts.every }} <span class="num">{{ moved.after.intervalDays }}</span>
+                {{ texts.days }}</template
               >
             </p>
             <WindowLine
@@ -103,21 +102,23 @@ async function turn() {
         </li>
       </ul>
       <el-button v-if="!all && saved.moved.length > shown.length" type="primary" text @click="all = true">
-        Show all {{ saved.moved.length }}
+        {{ texts.showAll(saved.moved.length) }}
       </el-button>
     </template>
     <p v-if="eye.data.value?.offered" class="quiet">
-      Have a minute? <RouterLink :to="{ name: 'eye' }">Grade twelve drawn pads</RouterLink>, so that your
-      dates follow how you see dirt.
+      {{ texts.haveAMinute }}
+      <RouterLink :to="{ name: 'eye' }">{{ texts.gradeTwelveDrawnPads }}</RouterLink>{{
+        texts.soThatYourDates
+      }}
     </p>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
     <div class="actions flex flex-wrap gap-2 mt-4">
-      <LinkButton type="primary" :to="{ name: 'rounds' }">Back to rounds</LinkButton>
-      <LinkButton type="primary" text :to="{ name: 'tank', params: { tank: saved.service.tankId } }"
-        >See the tank</LinkButton
-      >
+      <LinkButton type="primary" :to="{ name: 'rounds' }">{{ texts.backToRounds }}</LinkButton>
+      <LinkButton type="primary" text :to="{ name: 'tank', params: { tank: saved.service.tankId } }">{{
+        texts.seeTheTank
+      }}</LinkButton>
       <el-button v-if="!corrected" type="primary" text @click="turn">
-        {{ undone ? 'Put it back' : 'Undo' }}
+        {{ undone ? texts.putItBack : texts.undo }}
       </el-button>
     </div>
   </section>

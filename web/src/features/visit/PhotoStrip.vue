@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import TextField from '@/shared/components/TextField.vue'
 import { wordsOf } from '@/shared/problem'
@@ -23,19 +24,19 @@ const caption = ref('')
 const ofFilter = computed(() => 'filter' in props.of)
 const moments = computed<{ value: Photo['moment']; label: string }[]>(() =>
   ofFilter.value
-    ? [{ value: 'BUILT', label: 'Add a photo' }]
+    ? [{ value: 'BUILT', label: texts.addAPhoto }]
     : [
-        { value: 'BEFORE', label: 'Photo before' },
-        { value: 'AFTER', label: 'Photo after' },
+        { value: 'BEFORE', label: texts.photoBefore },
+        { value: 'AFTER', label: texts.photoAfter },
       ],
 )
-const MOMENT: Record<Photo['moment'], string> = { BEFORE: 'Before', AFTER: 'After', BUILT: 'As built' }
+const MOMENT: Record<Photo['moment'], string> = { BEFORE: 'Before', AFTER: 'After', BUILT: texts.asBuilt }
 const words = (photo: Photo) => photo.caption || `${MOMENT[photo.moment]}, ${photo.takenBy}`
 
 async function drop(photo: Photo) {
-  const sure = await ElMessageBox.confirm('It cannot be brought back.', `Delete the photo ${words(photo)}?`, {
-    confirmButtonText: 'Delete',
-    cancelButtonText: 'Keep',
+  const sure = await ElMessageBox.confirm(texts.itCannotBeBrought, texts.deleteThePhoto(words(photo)), {
+    confirmButtonText: texts.delete,
+    cancelButtonText: texts.keep,
   }).catch(() => undefined)
   if (sure) await remove.mutateAsync(photo.id).catch((failure: unknown) => (trouble.value = wordsOf(failure)))
 }
@@ -55,7 +56,7 @@ async function take(moment: Photo['moment'], file?: File) {
   <section
     v-if="!shownOnly || photos.data.value?.length"
     class="photos flex flex-wrap gap-10px items-end mt-3"
-    :aria-label="ofFilter ? 'As it is built' : 'Photos'"
+    :aria-label="ofFilter ? texts.asItIsBuilt : texts.photos"
   >
     <figure v-for="photo in photos.data.value" :key="photo.id" class="m-0">
       <a :href="`/api/photos/${photo.id}`" target="_blank" rel="noopener"
@@ -70,7 +71,7 @@ async function take(moment: Photo['moment'], file?: File) {
           v-if="!shownOnly"
           type="primary"
           text
-          :aria-label="`Delete photo: ${words(photo)}`"
+          :aria-label="texts.deletePhoto(words(photo))"
           @click="drop(photo)"
         >
           ×
@@ -80,9 +81,9 @@ async function take(moment: Photo['moment'], file?: File) {
     <TextField
       v-if="ofFilter && !shownOnly"
       v-model="caption"
-      label="What does it show?"
+      :label="texts.whatDoesItShow"
       name="caption"
-      hint="Such as: hose block, lever down"
+      :hint="texts.suchAsHoseBlock"
       @keydown.enter.prevent
     />
     <el-upload

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import type { Visit } from './queries'
 
@@ -17,7 +18,7 @@ const carry = computed(() => {
 
 <template>
   <aside class="tray" aria-labelledby="carry">
-    <h2 id="carry">What to bring</h2>
+    <h2 id="carry">{{ texts.whatToBring }}</h2>
     <ul v-if="carry.size" class="mt-6px mb-20px">
       <li
         v-for="[thing, { count, shared }] in carry"
@@ -27,10 +28,9 @@ const carry = computed(() => {
         {{ thing }} <span v-if="!shared" class="num">{{ count }}</span>
       </li>
     </ul>
-    <p v-else class="quiet">Just your hands.</p>
+    <p v-else class="quiet">{{ texts.justYourHands }}</p>
     <p class="caution small mt-18px pl-12px edge-l-4-brick">
-      Unplug pumps, heater and lights before hands go into the water. The maker’s manual and the product’s
-      label come first.
+      {{ texts.unplugPumpsHeaterAnd }}
     </p>
   </aside>
 </template>

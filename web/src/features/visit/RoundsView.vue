@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, defineAsyncComponent } from 'vue'
 import { lowerFirst } from '@/shared/words'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -39,10 +40,10 @@ const idle = computed(
 const next = computed(() => rounds.data.value?.week.find((day) => day.tanks > 0))
 const summary = computed(() => {
   const count = planned.value.length
-  if (visits.value.length > 0 && count === 0) return 'Nothing is planned today. These jobs are due.'
+  if (visits.value.length > 0 && count === 0) return texts.nothingIsPlannedToday
   if (count === 0) return ''
   const COUNTS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine']
-  return `${COUNTS[count] ?? String(count)} tank${count === 1 ? '' : 's'}, about ${String(minutes.value)} minutes.`
+  return texts.tankAboutMinutes(COUNTS[count] ?? String(count), count === 1 ? '' : 's', minutes.value)
 })
 </script>
 
@@ -53,23 +54,21 @@ const summary = computed(() => {
       <AsyncState
         :pending="rounds.isPending.value"
         :error="rounds.error.value"
-        what="today’s rounds"
+        :what="texts.todaysRounds"
         @retry="rounds.refetch()"
       >
         <div v-if="rounds.data.value?.tanks === 0" class="grid gap-10px justify-items-start max-w-520px py-4">
           <p>
-            Nothing to do yet: there are no tanks. Add one with its filter and its care is planned at once.
+            {{ texts.nothingToDoYet }}
           </p>
-          <LinkButton type="primary" :to="{ name: 'new-tank' }">Add the first tank</LinkButton>
+          <LinkButton type="primary" :to="{ name: 'new-tank' }">{{ texts.addTheFirstTank }}</LinkButton>
         </div>
         <div v-else-if="idle" class="grid gap-10px justify-items-start max-w-520px py-4">
-          <p><strong>All done for today.</strong></p>
+          <p>
+            <strong>{{ texts.allDoneForToday }}</strong>
+          </p>
           <p class="quiet">
-            {{
-              next
-                ? `Next: ${longDay(next.on)}, about ${next.minutes} minutes.`
-                : 'Nothing in the next seven days either.'
-            }}
+            {{ next ? texts.nextAboutMinutes(longDay(next.on), next.minutes) : texts.nothingInTheNext }}
           </p>
         </div>
         <p v-else class="quiet">{{ summary }}</p>
@@ -82,25 +81,28 @@ const summary = computed(() => {
         <LookAgain v-if="looks.length" :looks="looks" />
         <SiteTrouble />
         <section v-if="readings.length" aria-labelledby="due-readings">
-          <h2 id="due-readings" class="mt-18px">Readings due</h2>
+          <h2 id="due-readings" class="mt-18px">{{ texts.readingsDue }}</h2>
           <p
             v-for="one in readings"
             :key="one.tank.id"
             class="reading flex gap-12px items-center justify-between min-h-52px edge-b-hair"
           >
             <span>
-              <b>{{ one.tank.name }}</b>:
-              {{ one.readings.map((reading) => reading.label.toLowerCase()).join(', ') }}, until
-              {{ shortDay(one.readings[0]?.until ?? '') }}
+              <b>{{ one.tank.name }}</b>{{
+                texts.until(
+                  one.readings.map((reading) => reading.label.toLowerCase()).join(', '),
+                  shortDay(one.readings[0]?.until ?? ''),
+                )
+              }}
               <span class="small quiet">{{ one.readings[0]?.why }}.</span>
             </span>
             <LinkButton :to="{ name: 'new-readings', params: { tank: one.tank.id } }"
-              >Read<span class="seen-by-readers"> {{ one.tank.name }}</span></LinkButton
+              >{{ texts.read }}<span class="seen-by-readers"> {{ one.tank.name }}</span></LinkButton
             >
           </p>
         </section>
-        <section v-for="[room, inRoom] in rooms" :key="room" :aria-label="room || 'No room'">
-          <p class="small quiet mt-15px">{{ room || 'No room' }}</p>
+        <section v-for="[room, inRoom] in rooms" :key="room" :aria-label="room || texts.noRoom">
+          <p class="small quiet mt-15px">{{ room || texts.noRoom }}</p>
           <VisitCard
             v-for="visit in inRoom"
             :key="visit.tank.id"
@@ -109,7 +111,7 @@ const summary = computed(() => {
           />
         </section>
         <section v-if="held.length" aria-labelledby="held">
-          <h2 id="held" class="mt-18px">Leave alone for now</h2>
+          <h2 id="held" class="mt-18px">{{ texts.leaveAloneForNow }}</h2>
           <div v-for="one in held" :key="one.tank.id" class="grid gap-6px mt-10px mb-3">
             <h3>
               <RouterLink :to="{ name: 'tank', params: { tank: one.tank.id } }">{{

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { ref } from 'vue'
 import { useRights } from '@/features/account'
 import { wordsOf } from '@/shared/problem'
@@ -31,10 +32,10 @@ async function mergeWith(other: string) {
     role="note"
   >
     <p>
-      <strong>{{ twin.doneBy }} logged the same that day:</strong> {{ told(twin) }}
+      <strong>{{ texts.loggedTheSameThat(twin.doneBy) }}</strong> {{ told(twin) }}
     </p>
     <el-button v-if="mayKeep" :disabled="merge.isPending.value" @click="mergeWith(twin.id)">
-      Merge the two
+      {{ texts.mergeTheTwo }}
     </el-button>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { lowerFirst } from '@/shared/words'
 import LinkButton from '@/shared/components/LinkButton.vue'
@@ -57,9 +58,9 @@ const several = computed(() => new Set(props.visit.errands.map((errand) => erran
         <StateTag :standing="visit.standing" :words="words" />
       </h2>
       <p v-if="visit.plannedOn && visit.plannedOn !== today" class="small quiet">
-        Planned for {{ longDay(visit.plannedOn) }}
+        {{ texts.plannedFor(longDay(visit.plannedOn)) }}
       </p>
-      <p v-else-if="visit.person" class="small quiet">Planned today for {{ visit.person }}</p>
+      <p v-else-if="visit.person" class="small quiet">{{ texts.plannedTodayFor(visit.person) }}</p>
       <ChoreLine
         v-for="chore in visit.chores"
         :key="chore.kind"
@@ -71,11 +72,11 @@ const several = computed(() => new Set(props.visit.errands.map((errand) => erran
         <span>
           {{ errand.name
           }}<span v-if="several && errand.reach !== 'OPENING'" class="quiet">
-            of {{ errand.filter.name }}</span
+            {{ texts.of2(errand.filter.name) }}</span
           >
-          <span v-if="isLater(errand)" class="small quiet block"
-            >better on {{ shortDay(errand.plannedOn ?? today) }}, as planned</span
-          >
+          <span v-if="isLater(errand)" class="small quiet block">{{
+            texts.betterOnAsPlanned(shortDay(errand.plannedOn ?? today))
+          }}</span>
           <span v-if="within.length" class="small quiet block">{{
             within.map((one) => lowerFirst(one.name)).join(', ')
           }}</span>
@@ -100,17 +101,17 @@ const several = computed(() => new Set(props.visit.errands.map((errand) => erran
         type="primary"
         :to="{ name: 'prepare', params: { tank: visit.tank.id }, query: { tasks } }"
       >
-        Start<span class="seen-by-readers"> on {{ visit.tank.name }}</span>
+        {{ texts.start }}<span class="seen-by-readers"> {{ texts.on(visit.tank.name) }}</span>
       </LinkButton>
       <RouterLink
         v-if="visit.errands.length"
         class="small log block mt-2"
         :to="{ name: 'log', params: { tank: visit.tank.id }, query: { tasks } }"
       >
-        Only log<span class="seen-by-readers"> {{ visit.tank.name }}</span>
+        {{ texts.onlyLog }}<span class="seen-by-readers"> {{ visit.tank.name }}</span>
       </RouterLink>
       <p class="small quiet mt-5px">
-        <span class="num">{{ visit.effort.minutes }}</span> min
+        <span class="num">{{ visit.effort.minutes }}</span> {{ texts.min4 }}
       </p>
     </div>
   </article>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import type { Schemas } from '@/shared/api/client'
 import { longDay, weekday } from '@/shared/dates'
 import { counted } from '@/shared/words'
@@ -12,17 +13,16 @@ const height = (minutes: number) => `${String(minutes && 6 + Math.min(minutes, 1
 
 <template>
   <section class="mt-1 pt-12px edge-t-line" aria-labelledby="ahead">
-    <h3 id="ahead">Next seven days</h3>
+    <h3 id="ahead">{{ texts.nextSevenDays }}</h3>
     <ol class="flex gap-10px items-end min-h-70px mt-6px">
       <li
         v-for="day in week"
         :key="day.on"
         class="flex flex-1 flex-col items-center text-13px text-ink-quiet"
       >
-        <span class="seen-by-readers"
-          >{{ longDay(day.on) }}: {{ counted(day.minutes, 'minute') }} on
-          {{ counted(day.tanks, 'tank') }}</span
-        >
+        <span class="seen-by-readers">{{
+          texts.on2(longDay(day.on), counted(day.minutes, 'minute'), counted(day.tanks, 'tank'))
+        }}</span>
         <span aria-hidden="true" class="num">{{ day.minutes || '' }}</span>
         <span
           aria-hidden="true"

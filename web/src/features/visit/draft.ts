@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { reactive, watch } from 'vue'
 import { today } from '@/shared/dates'
 import { typedNumber } from '@/shared/units'
@@ -116,7 +117,7 @@ export function toInput(
   const errors: Record<string, string> = {}
   const number = (field: string, text: string) => {
     const value = typedNumber(text)
-    if (Number.isNaN(value)) errors[field] = 'This is not a number.'
+    if (Number.isNaN(value)) errors[field] = texts.thisIsNotA
     return value
   }
   const reading = (field: string, flow: FlowDraft | undefined) => {

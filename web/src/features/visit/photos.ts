@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { api, body, type Schemas } from '@/shared/api/client'
 import { newId } from '@/shared/ids'
+import { texts } from './texts'
 
 export type Photo = Schemas['Photo']
 
@@ -78,7 +79,7 @@ export function fitted(width: number, height: number): { width: number; height: 
 
 async function resized(file: Blob): Promise<Blob> {
   const picture = await createImageBitmap(file).catch(() => {
-    throw new Error('The browser can’t read this picture.')
+    throw new Error(texts.theBrowserCantRead)
   })
   const canvas = document.createElement('canvas')
   Object.assign(canvas, fitted(picture.width, picture.height))
@@ -86,6 +87,6 @@ async function resized(file: Blob): Promise<Blob> {
   const smaller = await new Promise<Blob | null>((resolve) => {
     canvas.toBlob(resolve, 'image/jpeg', QUALITY)
   })
-  if (!smaller) throw new Error('The photo couldn’t be made smaller.')
+  if (!smaller) throw new Error(texts.thePhotoCouldntBe)
   return smaller
 }

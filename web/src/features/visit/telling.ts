@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { say } from '@/shared/units'
 import { FINDINGS, gradeOf, labelOf, type Finding } from '@/shared/words'
 import type { Service } from './queries'
@@ -12,7 +13,7 @@ export function worst(service: Service): { finding: Finding; seen: string | unde
 /** Who did it, and who wrote it down where that is somebody else. */
 export function by(service: Service): string {
   const { doneBy, writtenDownBy } = service
-  return writtenDownBy ? `${doneBy}, written down by ${writtenDownBy}` : doneBy
+  return writtenDownBy ? texts.writtenDownBy(doneBy, writtenDownBy) : doneBy
 }
 
 /** A service in one line: "Pre-filter rinsed, heavy · flow 640 L/h → 880 L/h". */
@@ -22,7 +23,7 @@ export function told(service: Service): string {
   )
   const flows = service.flows.map((flow) => {
     const measured = [flow.beforeLph, flow.afterLph].filter((one) => one !== undefined)
-    return `flow ${measured.map((one) => say('FLOW', one)).join(' → ')}`
+    return texts.flow2(measured.map((one) => say('FLOW', one)).join(' → '))
   })
   return [...tasks, ...flows].join(' · ')
 }
@@ -34,10 +35,10 @@ export function besides(service: Service): string {
     .filter((part) => part.quantity > 0)
     .map((part) => (part.quantity > 1 ? `${part.thing} × ${String(part.quantity)}` : part.thing))
   return [
-    used.length ? `Used: ${used.join(', ')}.` : '',
-    filterOffMinutes ? `Filter off ${String(filterOffMinutes)} min.` : '',
-    service.photos ? `${String(service.photos)} photo${service.photos === 1 ? '' : 's'}.` : '',
-    overrideReason ? `Done on hold: ${overrideReason}` : '',
+    used.length ? texts.used(used.join(', ')) : '',
+    filterOffMinutes ? texts.filterOffMin(filterOffMinutes) : '',
+    service.photos ? texts.photo(service.photos, service.photos === 1 ? '' : 's') : '',
+    overrideReason ? texts.doneOnHold(overrideReason) : '',
   ]
     .filter(Boolean)
     .join(' ')

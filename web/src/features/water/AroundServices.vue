@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { useFilters } from '@/features/filter'
 import SelectField from '@/shared/components/SelectField.vue'
@@ -40,32 +41,32 @@ const points = (line: { days: number[]; amounts: number[] }) =>
 
 <template>
   <section v-if="tasks.length" class="mt-10px mb-20px" aria-labelledby="around">
-    <h2 id="around">Before and after</h2>
+    <h2 id="around">{{ texts.beforeAndAfter }}</h2>
     <div class="flex flex-wrap gap-y-2 gap-x-20px my-2">
       <SelectField
         v-model="task"
         class="w-240px"
-        label="Service"
+        :label="texts.service"
         name="task"
         :choices="tasks.map((one) => ({ value: one.id, label: one.name }))"
       />
       <SelectField
         v-model="parameter"
         class="w-240px"
-        label="Parameter"
+        :label="texts.parameter"
         name="parameter"
         :choices="(parameters.data.value ?? []).map((one) => ({ value: one.code, label: one.label }))"
       />
     </div>
     <p v-if="task !== undefined && around.isSuccess.value && lines.length === 0" class="quiet">
-      There aren’t two readings around a service of this kind yet.
+      {{ texts.thereArentTwoReadings }}
     </p>
     <template v-else-if="lines.length">
       <svg
         class="w-full max-w-760px"
         :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
         role="img"
-        aria-label="Readings by days before and after each service"
+        :aria-label="texts.readingsByDaysBefore"
       >
         <line class="stroke-ink stroke-dash-4_4" :x1="x(0)" :x2="x(0)" y1="0" :y2="HEIGHT" />
         <polyline
@@ -78,11 +79,12 @@ const points = (line: { days: number[]; amounts: number[] }) =>
         <text class="fill-ink-quiet [font:12px_var(--text)]" x="4" y="12">
           {{ shown.shown(most).toFixed(1) }} {{ shown.unit }}
         </text>
-        <text class="fill-ink-quiet [font:12px_var(--text)]" :x="x(0) + 5" :y="HEIGHT - 2">service</text>
+        <text class="fill-ink-quiet [font:12px_var(--text)]" :x="x(0) + 5" :y="HEIGHT - 2">
+          {{ texts.service2 }}
+        </text>
       </svg>
       <p class="small quiet">
-        {{ lines.length }} services; the last, on {{ shortDay(lines.at(-1)?.on ?? '') }}, drawn thick. Two
-        weeks before to four weeks after.
+        {{ texts.servicesTheLastOn(lines.length, shortDay(lines.at(-1)?.on ?? '')) }}
       </p>
     </template>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { numberWords, say } from '@/shared/units'
 import { effectsOf, GENTLE_STEP_C, LARGE_SHARE } from './effects'
@@ -27,7 +28,7 @@ const step = computed(() =>
 
 <template>
   <section aria-labelledby="does" aria-live="polite">
-    <h2 id="does">What it does</h2>
+    <h2 id="does">{{ texts.whatItDoes }}</h2>
     <svg viewBox="0 0 240 162" class="tank w-full max-w-300px my-10px" aria-hidden="true">
       <rect class="fill-stream [fill-opacity:0.28]" x="6" y="6" width="228" :height="HEIGHT" />
       <rect class="fill-stream [fill-opacity:0.75]" x="6" y="6" width="228" :height="fresh" />
@@ -41,32 +42,32 @@ const step = computed(() =>
       />
       <path class="glass fill-none stroke-ink-quiet stroke-width-2.5" :d="`M5 2V${HEIGHT + 8}H235V2`" />
     </svg>
-    <p v-if="!effects" class="quiet">Type how much water you change, and see here what it does.</p>
+    <p v-if="!effects" class="quiet">{{ texts.typeHowMuchWater }}</p>
     <ul v-else>
       <li class="py-6px edge-b-hair">
-        <b>{{ numberWords(100 * effects.share, 0) }} %</b> new water: {{ say('VOLUME', litres ?? 0) }} of
-        {{ say('VOLUME', volume) }}.
+        <b>{{ numberWords(100 * effects.share, 0) }} %</b>
+        {{ texts.newWaterOf(say('VOLUME', litres ?? 0), say('VOLUME', volume)) }}
       </li>
       <li v-if="litresAMm" class="py-6px edge-b-hair">
-        Its level falls by about <b>{{ say('SIZE', (litres ?? 0) / litresAMm) }}</b>, more where stones take
-        up room.
+        {{ texts.itsLevelFallsBy }} <b>{{ say('SIZE', (litres ?? 0) / litresAMm) }}</b>{{
+          texts.moreWhereStonesTake
+        }}
       </li>
       <li v-if="effects.temperature" class="py-6px edge-b-hair">
-        The tank goes from {{ say('TEMPERATURE', effects.temperature.before) }} to
+        {{ texts.theTankGoesFrom(say('TEMPERATURE', effects.temperature.before)) }}
         <b>{{ say('TEMPERATURE', effects.temperature.after) }}</b>.
       </li>
       <li v-if="effects.nitrate" class="py-6px edge-b-hair">
-        Nitrate goes from {{ say('CONCENTRATION', effects.nitrate.before) }} to about
+        {{ texts.nitrateGoesFromTo(say('CONCENTRATION', effects.nitrate.before)) }}
         <b>{{ say('CONCENTRATION', effects.nitrate.after) }}</b>{{
-          effects.nitrate.tapKnown ? '' : ', if your tap water has none'
+          effects.nitrate.tapKnown ? '' : texts.ifYourTapWater
         }}.
       </li>
       <li v-if="effects.share > LARGE_SHARE" class="py-6px px-0 edge-b-hair pl-12px edge-l-4-amber">
-        That is more than half the tank at once. Two smaller changes a day or two apart are easier on the
-        animals, unless the water itself is harming them.
+        {{ texts.thatIsMoreThan }}
       </li>
       <li v-if="Math.abs(step) > GENTLE_STEP_C" class="py-6px px-0 edge-b-hair pl-12px edge-l-4-amber">
-        The tank’s temperature jumps. Bring the new water closer to the tank’s first.
+        {{ texts.theTanksTemperatureJumps }}
       </li>
     </ul>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, reactive } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { litresAMmOf, sumAt, useKept } from '@/features/sums'
@@ -69,10 +70,10 @@ async function save(confirmed = false) {
   const conditioner = typedNumber(form.conditioner)
   const warm = typedNumber(form.temperature)
   const amiss: Record<string, string> = {}
-  if (litres.value === undefined) amiss.litres = 'How much water?'
-  else if (Number.isNaN(litres.value)) amiss.litres = 'This is not a number.'
-  if (Number.isNaN(conditioner)) amiss.conditionerMl = 'This is not a number.'
-  if (Number.isNaN(warm)) amiss.newWaterC = 'This is not a number.'
+  if (litres.value === undefined) amiss.litres = texts.howMuchWater
+  else if (Number.isNaN(litres.value)) amiss.litres = texts.thisIsNotA
+  if (Number.isNaN(conditioner)) amiss.conditionerMl = texts.thisIsNotA
+  if (Number.isNaN(warm)) amiss.newWaterC = texts.thisIsNotA
   if (Object.keys(amiss).length || litres.value === undefined) {
     refuse(amiss)
     return
@@ -89,7 +90,7 @@ async function save(confirmed = false) {
   }
   const saved = await send(() => log.mutateAsync({ id: form.id, change }))
   if (!saved) return
-  offerUndo('Water change logged.', () => remove.mutateAsync(saved.id))
+  offerUndo(texts.waterChangeLogged, () => remove.mutateAsync(saved.id))
   await router.push({ name: 'tank-water', params: { tank: props.tank } })
 }
 </script>
@@ -98,96 +99,96 @@ async function save(confirmed = false) {
   <AsyncState
     :pending="tank.isPending.value"
     :error="tank.error.value"
-    what="the tank"
+    :what="texts.theTank"
     @retry="tank.refetch()"
   >
     <FormPage
-      :title="`Water change, ${tank.data.value?.tank.name ?? ''}`"
-      :action="asks ? 'Log what I changed' : 'Log the change'"
+      :title="texts.waterChange(tank.data.value?.tank.name ?? '')"
+      :action="asks ? texts.logWhatIChanged : texts.logTheChange"
       :sending="sending"
       :trouble="trouble"
       @submit="save()"
     >
       <ChoiceRow
         v-model="form.way"
-        legend="How much"
+        :legend="texts.howMuch"
         name="way"
         :choices="[
-          { value: 'LITRES', label: 'By volume' },
-          { value: 'SHARE', label: 'By share' },
+          { value: 'LITRES', label: texts.byVolume },
+          { value: 'SHARE', label: texts.byShare },
         ]"
       />
       <MeasureField
         v-if="form.way === 'LITRES'"
         v-model="form.amount"
-        label="Water changed"
+        :label="texts.waterChanged"
         name="litres"
         quantity="VOLUME"
-        hint="Rinse buckets count towards it."
+        :hint="texts.rinseBucketsCountTowards"
         :error="errors.litres"
       />
       <NumberField
         v-else
         v-model="form.share"
-        label="Share changed"
+        :label="texts.shareChanged"
         name="litres"
         unit="%"
-        hint="Rinse buckets count towards it."
+        :hint="texts.rinseBucketsCountTowards"
         :error="errors.litres"
       />
       <p v-if="buckets" class="quiet">
-        {{ say('VOLUME', buckets) }} went into rinse buckets today; they are part of the change.
+        {{ texts.wentIntoRinseBuckets(say('VOLUME', buckets)) }}
       </p>
       <MeasureField
         v-model="form.conditioner"
-        label="Conditioner"
+        :label="texts.conditioner"
         name="conditionerMl"
         quantity="DOSE"
-        hint="The product’s label decides the dose."
+        :hint="texts.theProductsLabelDecides"
         :error="errors.conditionerMl"
       />
-      <RouterLink class="sum" :to="sumAt('conditioner', props.tank, { newL: known })"
-        >How much conditioner?</RouterLink
-      >
+      <RouterLink class="sum" :to="sumAt('conditioner', props.tank, { newL: known })">{{
+        texts.howMuchConditioner
+      }}</RouterLink>
       <ChoiceRow
         v-if="form.conditioner"
         v-model="form.dosedFor"
-        legend="Dosed for"
+        :legend="texts.dosedFor"
         name="dosedFor"
         :choices="[
-          { value: 'NEW_WATER', label: 'The new water', hint: 'Treated before it goes in.' },
+          { value: 'NEW_WATER', label: texts.theNewWater, hint: texts.treatedBeforeItGoes },
           {
             value: 'WHOLE_TANK',
-            label: 'The whole tank',
-            hint: 'Dosed into the tank: its whole volume counts.',
+            label: texts.theWholeTank,
+            hint: texts.dosedIntoTheTank,
           },
         ]"
         :error="errors.dosedFor"
       />
       <MeasureField
         v-model="form.temperature"
-        label="New water at"
+        :label="texts.newWaterAt"
         name="newWaterC"
         quantity="TEMPERATURE"
-        :hint="tankTemperature ? `The tank was at ${words(tankTemperature, CELSIUS)}.` : 'Match the tank.'"
+        :hint="tankTemperature ? texts.theTankWasAt(words(tankTemperature, CELSIUS)) : texts.matchTheTank"
         :error="errors.newWaterC"
       />
-      <RouterLink class="sum" :to="sumAt('mix', props.tank, { litres: known, share })"
-        >How much hot water?</RouterLink
-      >
+      <RouterLink class="sum" :to="sumAt('mix', props.tank, { litres: known, share })">{{
+        texts.howMuchHotWater
+      }}</RouterLink>
       <MomentField
         v-model="form.at"
-        label="When"
+        :label="texts.when"
         name="changedAt"
-        hint="Leave blank for now."
+        :hint="texts.leaveBlankForNow"
         :error="errors.changedAt"
       />
-      <TextField v-model="form.note" label="Note" name="note" type="textarea" :error="errors.note" />
+      <TextField v-model="form.note" :label="texts.note" name="note" type="textarea" :error="errors.note" />
       <p v-if="asks" class="trouble" role="alert">
-        Please check it again. We log it only if you say it’s right.
+        {{ texts.pleaseCheckItAgain }}
       </p>
       <template #beside>
-        <el-button v-if="asks" :disabled="sending" @click="save(true)">It’s right, log it</el-button>
+        <el-button v-if="asks" :disabled="sending" @click="save(true)">{{ texts.itsRightLogIt }}</el-button>
       </template>
       <template #aside>
         <ChangeEffects

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -44,27 +45,29 @@ async function save() {
     <AsyncState
       :pending="tank.isPending.value || questions.isPending.value"
       :error="tank.error.value ?? questions.error.value"
-      what="the questions"
+      :what="texts.theQuestions"
       @retry="(tank.refetch(), questions.refetch())"
     >
-      <h1>Condition, {{ tank.data.value?.tank.name }}</h1>
+      <h1>{{ texts.condition(tank.data.value?.tank.name ?? '') }}</h1>
       <section v-if="advice" class="grid gap-2 mt-12px" role="status">
-        <p v-if="advice.steps.length === 0"><b>All well.</b> The routine works; nothing else to do.</p>
+        <p v-if="advice.steps.length === 0">
+          <b>{{ texts.allWell }}</b> {{ texts.theRoutineWorksNothing }}
+        </p>
         <template v-else>
-          <h2>What comes first</h2>
+          <h2>{{ texts.whatComesFirst }}</h2>
           <ol class="pl-4 list-decimal">
             <li v-for="step in advice.steps" :key="step">{{ step }}</li>
           </ol>
           <p v-if="advice.readings.length">
-            Read: <b>{{ advice.readings.map(label).join(', ') }}</b>
+            {{ texts.read }} <b>{{ advice.readings.map(label).join(', ') }}</b>
           </p>
-          <LinkButton type="primary" :to="{ name: 'new-readings', params: { tank: props.tank } }"
-            >Take readings</LinkButton
-          >
+          <LinkButton type="primary" :to="{ name: 'new-readings', params: { tank: props.tank } }">{{
+            texts.takeReadings
+          }}</LinkButton>
         </template>
-        <RouterLink class="back" :to="{ name: 'tank-water', params: { tank: props.tank } }"
-          >To the water</RouterLink
-        >
+        <RouterLink class="back" :to="{ name: 'tank-water', params: { tank: props.tank } }">{{
+          texts.toTheWater
+        }}</RouterLink>
       </section>
       <form v-else class="grid gap-2 mt-12px" @submit.prevent="save">
         <ChoiceRow
@@ -75,15 +78,15 @@ async function save() {
           :legend="one.question"
           :name="one.code"
           :choices="[
-            { value: 'YES', label: 'Yes' },
-            { value: 'NO', label: 'No' },
+            { value: 'YES', label: texts.yes },
+            { value: 'NO', label: texts.no },
           ]"
           @update:model-value="(answer) => (answers[one.code] = answer === 'YES')"
         />
-        <TextField v-model="note" label="Note" name="note" type="textarea" :error="errors.note" />
+        <TextField v-model="note" :label="texts.note" name="note" type="textarea" :error="errors.note" />
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
         <el-button type="primary" class="big" native-type="submit" :disabled="sending || open.length > 0">
-          {{ open.length ? `${String(open.length)} to answer` : 'Log the check' }}
+          {{ open.length ? texts.toAnswer(open.length) : texts.logTheCheck }}
         </el-button>
       </form>
     </AsyncState>

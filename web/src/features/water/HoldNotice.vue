@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { shortDay } from '@/shared/dates'
 import { inOurUnits } from '@/shared/units'
@@ -10,14 +11,14 @@ const props = defineProps<{ hold: Hold }>()
 /** Where the day is certain, what clears it says so. */
 const likely = computed(() =>
   ['AMMONIA', 'NITRITE'].includes(props.hold.cause) && props.hold.likelyUntil
-    ? `Likely clear ${shortDay(props.hold.likelyUntil)} at the earliest.`
+    ? texts.likelyClearAtThe(shortDay(props.hold.likelyUntil))
     : '',
 )
 </script>
 
 <template>
   <p class="hold py-2 px-3 edge-l-5-plum bg-plum-soft" role="note">
-    <b class="mr-1 text-plum"><span aria-hidden="true">▨</span> Hold</b>
+    <b class="mr-1 text-plum"><span aria-hidden="true">▨</span> {{ texts.hold }}</b>
     {{ inOurUnits(hold.reason) }}
     {{ hold.clears }}
     {{ likely }}

@@ -1,13 +1,14 @@
 <script setup lang="ts">
+import { texts } from './texts'
 /** Large keys for a wet hand; they type into the value that is chosen. */
 const emit = defineEmits<{ key: [key: string]; next: [] }>()
 
 const KEYS = ['7', '8', '9', 'back', '4', '5', '6', '<', '1', '2', '3', '.', '0']
-const SPOKEN: Record<string, string> = { '.': 'point', '<': 'below detection', back: 'erase' }
+const SPOKEN: Record<string, string> = { '.': 'point', '<': texts.belowDetection, back: 'erase' }
 </script>
 
 <template>
-  <div class="pad grid cols-[repeat(4,1fr)] gap-6px" role="group" aria-label="Keypad">
+  <div class="pad grid cols-[repeat(4,1fr)] gap-6px" role="group" :aria-label="texts.keypad">
     <button
       v-for="key in KEYS"
       :key="key"
@@ -19,7 +20,9 @@ const SPOKEN: Record<string, string> = { '.': 'point', '<': 'below detection', b
     >
       {{ key === 'back' ? '⌫' : key }}
     </button>
-    <button type="button" class="key next" @pointerdown.prevent @click="emit('next')">Next</button>
+    <button type="button" class="key next" @pointerdown.prevent @click="emit('next')">
+      {{ texts.next }}
+    </button>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import { useFilters } from '@/features/filter'
 import MeasureField from '@/shared/components/MeasureField.vue'
@@ -18,7 +19,7 @@ const media = computed(() =>
   (filters.data.value ?? []).flatMap((filter) =>
     filter.stages
       .filter((one) => one.kind === 'BIO_MEDIA')
-      .map((one) => ({ ...one, words: `${one.name} in ${filter.name}` })),
+      .map((one) => ({ ...one, words: texts.in(one.name, filter.name) })),
   ),
 )
 const plan = computed<MediaPlan | undefined>(() => {
@@ -42,23 +43,23 @@ const against = computed(
 
 <template>
   <fieldset class="grid gap-10px">
-    <legend class="font-600">Bio media to replace</legend>
-    <p v-if="media.length === 0" class="quiet">No filter of this tank has bio media.</p>
-    <el-radio-group v-model="stage" aria-label="Bio media to replace">
+    <legend class="font-600">{{ texts.bioMediaToReplace }}</legend>
+    <p v-if="media.length === 0" class="quiet">{{ texts.noFilterOfThis }}</p>
+    <el-radio-group v-model="stage" :aria-label="texts.bioMediaToReplace">
       <el-radio v-for="one in media" :key="one.id" :value="one.id" class="pick w-full h-auto min-h-touch">
         {{ one.words }}<span v-if="one.massG" class="quiet">, {{ mass(one.massG) }}</span>
       </el-radio>
     </el-radio-group>
     <MeasureField
       v-model="grams"
-      label="New media"
+      :label="texts.newMedia"
       name="media.grams"
       quantity="MASS"
       :error="errors['media.grams'] ?? errors['media.stageId']"
     />
     <template v-if="verdict.data.value && plan">
       <p :class="verdict.data.value.within ? 'good' : 'bad'" role="status">
-        <b>{{ verdict.data.value.within ? 'Within the rule.' : 'More than the rule allows.' }}</b>
+        <b>{{ verdict.data.value.within ? texts.withinTheRule : texts.moreThanTheRule }}</b>
         {{ inOurUnits(verdict.data.value.told) }}
       </p>
       <p v-if="verdict.data.value.spacing" class="bad" role="status">{{ verdict.data.value.spacing }}</p>
@@ -69,10 +70,10 @@ const against = computed(
     <TextField
       v-if="against"
       v-model="reason"
-      label="Why you are doing it anyway"
+      :label="texts.whyYouAreDoing"
       name="overrideReason"
       type="textarea"
-      hint="Kept with the record."
+      :hint="texts.keptWithTheRecord"
       :error="errors.overrideReason"
     />
   </fieldset>

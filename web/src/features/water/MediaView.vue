@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { reactive } from 'vue'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -30,7 +31,7 @@ const form = reactive(blank())
 async function save() {
   const grams = typedNumber(form.grams)
   if (form.stage === undefined || grams === undefined || Number.isNaN(grams)) {
-    refuse({ 'media.grams': 'Which media, and how many grams?' })
+    refuse({ 'media.grams': texts.whichMediaAndHow })
     return
   }
   const done = {
@@ -47,15 +48,15 @@ async function save() {
     <AsyncState
       :pending="tank.isPending.value || replacements.isPending.value"
       :error="tank.error.value ?? replacements.error.value"
-      what="the media"
+      :what="texts.theMedia"
       @retry="(tank.refetch(), replacements.refetch())"
     >
-      <h1>Replace bio media, {{ tank.data.value?.tank.name }}</h1>
+      <h1>{{ texts.replaceBioMedia(tank.data.value?.tank.name ?? '') }}</h1>
       <p class="quiet">
-        Only part at a time: a quarter in a tank under 90 days, half in one over a year, within 28 days over
-        all its filters. Test ammonia and nitrite first, keep the old media wet.
-        <RouterLink :to="{ name: 'prepare', params: { tank: props.tank } }">Be guided through it</RouterLink>,
-        or log what was done.
+        {{ texts.onlyPartAtA }}
+        <RouterLink :to="{ name: 'prepare', params: { tank: props.tank } }">{{
+          texts.beGuidedThroughIt
+        }}</RouterLink>{{ texts.orLogWhatWas }}
       </p>
       <form class="grid gap-3 justify-items-start mt-3 mb-24px" novalidate @submit.prevent="save">
         <MediaPick
@@ -66,20 +67,26 @@ async function save() {
           :on="form.on"
           :errors="errors"
         />
-        <DayField v-model="form.on" label="Done on" name="replacedOn" :error="errors.replacedOn" />
+        <DayField v-model="form.on" :label="texts.doneOn" name="replacedOn" :error="errors.replacedOn" />
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-        <el-button type="primary" native-type="submit" :disabled="sending">Log the exchange</el-button>
+        <el-button type="primary" native-type="submit" :disabled="sending">{{
+          texts.logTheExchange
+        }}</el-button>
       </form>
-      <h2>So far</h2>
-      <p v-if="replacements.data.value?.length === 0" class="quiet">None.</p>
+      <h2>{{ texts.soFar }}</h2>
+      <p v-if="replacements.data.value?.length === 0" class="quiet">{{ texts.none }}</p>
       <ul>
         <li v-for="one in replacements.data.value" :key="one.id" class="grid py-2 edge-b-hair">
-          <b>{{ shortDay(one.replacedOn) }}: {{ mass(one.grams) }}</b> by {{ one.doneBy }}
+          <b>{{ shortDay(one.replacedOn) }}: {{ mass(one.grams) }}</b> {{ texts.by(one.doneBy) }}
           <span class="small quiet">{{ inOurUnits(one.told) }}</span>
-          <span v-if="one.overrideReason" class="small"><b>Done anyway:</b> {{ one.overrideReason }}</span>
+          <span v-if="one.overrideReason" class="small"
+            ><b>{{ texts.doneAnyway }}</b> {{ one.overrideReason }}</span
+          >
         </li>
       </ul>
-      <RouterLink :to="{ name: 'tank-water', params: { tank: props.tank } }">To the water</RouterLink>
+      <RouterLink :to="{ name: 'tank-water', params: { tank: props.tank } }">{{
+        texts.toTheWater
+      }}</RouterLink>
     </AsyncState>
   </main>
 </template>

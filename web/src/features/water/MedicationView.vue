@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, reactive } from 'vue'
 import { useTank } from '@/features/tank'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -33,48 +34,47 @@ async function begin(confirmed = false) {
     <AsyncState
       :pending="tank.isPending.value || medications.isPending.value"
       :error="tank.error.value ?? medications.error.value"
-      what="the medications"
+      :what="texts.theMedications"
       @retry="(tank.refetch(), medications.refetch())"
     >
-      <h1>Medication, {{ tank.data.value?.tank.name }}</h1>
+      <h1>{{ texts.medication(tank.data.value?.tank.name ?? '') }}</h1>
       <p class="quiet">
-        The product’s label and a vet come first. While a medication lasts, work that disturbs the bacteria is
-        on hold; take carbon out if the label says so.
+        {{ texts.theProductsLabelAnd }}
       </p>
       <form class="grid gap-12px justify-items-start mt-3 mb-24px" novalidate @submit.prevent="begin()">
-        <TextField v-model="form.product" label="Product" name="product" :error="errors.product" />
-        <DayField v-model="form.firstDay" label="First day" name="firstDay" :error="errors.firstDay" />
+        <TextField v-model="form.product" :label="texts.product" name="product" :error="errors.product" />
+        <DayField v-model="form.firstDay" :label="texts.firstDay" name="firstDay" :error="errors.firstDay" />
         <DayField
           v-model="form.lastDay"
-          label="Last day"
+          :label="texts.lastDay"
           name="lastDay"
-          hint="Leave blank if you don’t know yet."
+          :hint="texts.leaveBlankIfYou"
           :error="errors.lastDay"
         />
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
         <p class="flex flex-wrap gap-2 items-center min-h-touch">
-          <el-button type="primary" native-type="submit" :disabled="sending">Begin</el-button>
-          <el-button v-if="asks" :disabled="sending" @click="begin(true)"
-            >It is safe for them, begin</el-button
-          >
+          <el-button type="primary" native-type="submit" :disabled="sending">{{ texts.begin }}</el-button>
+          <el-button v-if="asks" :disabled="sending" @click="begin(true)">{{ texts.itIsSafeFor }}</el-button>
         </p>
       </form>
-      <h2>So far</h2>
-      <p v-if="listed.length === 0" class="quiet">None.</p>
+      <h2>{{ texts.soFar }}</h2>
+      <p v-if="listed.length === 0" class="quiet">{{ texts.none }}</p>
       <ul>
         <li
           v-for="one in listed"
           :key="one.id"
           class="flex flex-wrap gap-2 items-center min-h-touch edge-b-hair"
         >
-          <b>{{ one.product }}</b> from {{ shortDay(one.firstDay) }}
-          <template v-if="one.lastDay">to {{ shortDay(one.lastDay) }}</template>
+          <b>{{ one.product }}</b> {{ texts.from(shortDay(one.firstDay)) }}
+          <template v-if="one.lastDay">{{ texts.to(shortDay(one.lastDay)) }}</template>
           <el-button v-else @click="send(() => end.mutateAsync({ id: one.id, lastDay: today() }))">
-            It is over today
+            {{ texts.itIsOverToday }}
           </el-button>
         </li>
       </ul>
-      <RouterLink :to="{ name: 'tank-water', params: { tank: props.tank } }">To the water</RouterLink>
+      <RouterLink :to="{ name: 'tank-water', params: { tank: props.tank } }">{{
+        texts.toTheWater
+      }}</RouterLink>
     </AsyncState>
   </main>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, reactive, ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import TextField from '@/shared/components/TextField.vue'
@@ -25,7 +26,7 @@ const groups = computed(() =>
 )
 const DOING = { SHAKE: 'shake', WAIT: 'wait' }
 const steps = (method: Method) =>
-  method.steps.map((step) => `${DOING[step.what]} ${lasting(step.seconds)}`).join(', ') || 'no waiting'
+  method.steps.map((step) => `${DOING[step.what]} ${lasting(step.seconds)}`).join(', ') || texts.noWaiting
 
 async function addOwn() {
   if (await send(() => add.mutateAsync({ ...own }))) Object.assign(own, { name: '', unit: '' })
@@ -37,11 +38,11 @@ async function addOwn() {
     <AsyncState
       :pending="methods.isPending.value || parameters.isPending.value"
       :error="methods.error.value ?? parameters.error.value"
-      what="the kits"
+      :what="texts.theKits"
       @retry="(methods.refetch(), parameters.refetch())"
     >
-      <h1>Test kits and parameters</h1>
-      <p class="quiet">Set the times to what your kit’s label says; it comes first.</p>
+      <h1>{{ texts.testKitsAndParameters }}</h1>
+      <p class="quiet">{{ texts.setTheTimesTo }}</p>
       <section v-for="group in groups" :key="group.parameter.code" class="mt-3">
         <h2>{{ group.parameter.label }}</h2>
         <p
@@ -54,12 +55,13 @@ async function addOwn() {
             <span class="small quiet"
               >{{ steps(method)
               }}<template v-if="method.limit">
-                · shows from {{ method.limit }} {{ group.parameter.unit }}</template
+                {{ texts.showsFrom2(method.limit, group.parameter.unit) }}</template
               ></span
             >
           </span>
           <el-button type="primary" text @click="editing = method">
-            Change<span class="seen-by-readers"> {{ method.name }} for {{ group.parameter.label }}</span>
+            {{ texts.change
+            }}<span class="seen-by-readers"> {{ texts.for(method.name, group.parameter.label) }}</span>
           </el-button>
         </p>
         <MethodForm
@@ -76,17 +78,19 @@ async function addOwn() {
           text
           @click="editing = { parameter: group.parameter.code, name: '', limit: 0, steps: [] }"
         >
-          Add a method<span class="seen-by-readers"> for {{ group.parameter.label }}</span>
+          {{ texts.addAMethod }}<span class="seen-by-readers"> {{ texts.for2(group.parameter.label) }}</span>
         </el-button>
       </section>
-      <h2>A parameter of your own</h2>
+      <h2>{{ texts.aParameterOfYour }}</h2>
       <form class="grid gap-10px justify-items-start mt-2 mb-20px" novalidate @submit.prevent="addOwn">
-        <TextField v-model="own.name" label="Name" name="name" :error="errors.name" />
-        <TextField v-model="own.unit" label="Unit" name="unit" :error="errors.unit" />
+        <TextField v-model="own.name" :label="texts.name" name="name" :error="errors.name" />
+        <TextField v-model="own.unit" :label="texts.unit" name="unit" :error="errors.unit" />
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-        <el-button native-type="submit" :disabled="sending">Add it</el-button>
+        <el-button native-type="submit" :disabled="sending">{{ texts.addIt }}</el-button>
       </form>
-      <RouterLink :to="{ name: 'tank-water', params: { tank: props.tank } }">To the water</RouterLink>
+      <RouterLink :to="{ name: 'tank-water', params: { tank: props.tank } }">{{
+        texts.toTheWater
+      }}</RouterLink>
     </AsyncState>
   </main>
 </template>

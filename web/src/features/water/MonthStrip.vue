@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { LineChart, ScatterChart } from 'echarts/charts'
 import { GridComponent, MarkAreaComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'
@@ -25,9 +26,8 @@ const option = computed(() => {
   return stripOption(props.series, units.value, colour, hatchOf(colour))
 })
 const height = computed(() => `${String(stripHeight(props.series.lines.length))}px`)
-const summary = computed(
-  () =>
-    `Lines of ${props.series.lines.map((line) => line.parameter.label).join(', ')}; the table below holds the same values.`,
+const summary = computed(() =>
+  texts.linesOfTheTable(props.series.lines.map((line) => line.parameter.label).join(', ')),
 )
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useTank } from '@/features/tank'
@@ -96,7 +97,7 @@ function next() {
 
 async function save() {
   const { set, errors: amiss } = toSet(draft, shown.value, units.value)
-  if (set.values.length === 0 && Object.keys(amiss).length === 0) amiss.values = 'Type at least one value.'
+  if (set.values.length === 0 && Object.keys(amiss).length === 0) amiss.values = texts.typeAtLeastOne
   if (Object.keys(amiss).length) {
     refuse(amiss)
     return
@@ -122,12 +123,12 @@ async function save() {
         tank.isPending.value || water.isPending.value || parameters.isPending.value || methods.isPending.value
       "
       :error="tank.error.value ?? water.error.value ?? parameters.error.value ?? methods.error.value"
-      what="the tank"
+      :what="texts.theTank"
       @retry="(tank.refetch(), water.refetch(), parameters.refetch(), methods.refetch())"
     >
       <form novalidate @submit.prevent="save">
         <div class="max-half:flex-1 max-half:overflow-y-auto">
-          <h1>Readings, {{ tank.data.value?.tank.name }}</h1>
+          <h1>{{ texts.readings(tank.data.value?.tank.name ?? '') }}</h1>
           <ValueRow
             v-for="parameter in typing.filter((one) => draft.values[one.code])"
             :key="parameter.code"
@@ -143,24 +144,26 @@ async function save() {
             @chosen="chosen = parameter.code"
             @next="next"
           />
-          <el-button v-if="!every" type="primary" text @click="every = true"> More parameters </el-button>
+          <el-button v-if="!every" type="primary" text @click="every = true">
+            {{ texts.moreParameters }}
+          </el-button>
           <details class="mt-10px">
-            <summary class="min-h-touch content-center cursor-pointer">When</summary>
+            <summary class="min-h-touch content-center cursor-pointer">{{ texts.when }}</summary>
             <MomentField
               v-model="draft.takenAt"
-              label="Read at"
+              :label="texts.readAt"
               name="takenAt"
-              hint="Leave blank for now."
+              :hint="texts.leaveBlankForNow"
               :error="faults.takenAt"
             />
             <ChoiceRow
               v-model="draft.moment"
-              legend="Around a service"
+              :legend="texts.aroundAService"
               name="moment"
               :choices="[
-                { value: 'PLAIN', label: 'None' },
-                { value: 'BEFORE', label: 'Before it' },
-                { value: 'AFTER', label: 'After it' },
+                { value: 'PLAIN', label: texts.none2 },
+                { value: 'BEFORE', label: texts.beforeIt },
+                { value: 'AFTER', label: texts.afterIt },
               ]"
             />
           </details>
@@ -168,12 +171,12 @@ async function save() {
         <div class="dock">
           <p v-if="faults.values || trouble" class="trouble" role="alert">{{ faults.values ?? trouble }}</p>
           <p v-else-if="Object.keys(doubts).length" class="small" role="status">
-            Check the marked values; save again to keep them as they are.
+            {{ texts.checkTheMarkedValues }}
           </p>
           <KeyPad @key="press" @next="next" />
-          <el-button type="primary" class="min-h-56px" native-type="submit" :disabled="sending"
-            >Save readings</el-button
-          >
+          <el-button type="primary" class="min-h-56px" native-type="submit" :disabled="sending">{{
+            texts.saveReadings
+          }}</el-button>
         </div>
       </form>
     </AsyncState>

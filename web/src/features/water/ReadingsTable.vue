@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -31,15 +32,10 @@ const parameterOf = (reading: Reading) =>
     unit: '',
   }
 const narrow = useMediaQuery('(width <= 640px)')
-const MOMENT = { PLAIN: '', BEFORE: 'before a service', AFTER: 'after a service' }
+const MOMENT = { PLAIN: '', BEFORE: texts.beforeAService, AFTER: texts.afterAService }
 
 const notes = (reading: Reading) =>
-  [
-    reading.early ? '○ read early: at least this' : '',
-    MOMENT[reading.moment],
-    reading.method,
-    reading.takenBy,
-  ]
+  [reading.early ? texts.readEarlyAtLeast : '', MOMENT[reading.moment], reading.method, reading.takenBy]
     .filter(Boolean)
     .join(', ')
 
@@ -60,7 +56,7 @@ const told = computed(() =>
 
 async function drop(reading: Reading) {
   await remove.mutateAsync(reading.id)
-  offerUndo('Reading removed.', () => restore.mutateAsync(reading.id))
+  offerUndo(texts.readingRemoved, () => restore.mutateAsync(reading.id))
 }
 </script>
 
@@ -68,48 +64,52 @@ async function drop(reading: Reading) {
   <AsyncState
     :pending="readings.isPending.value"
     :error="readings.error.value"
-    what="the readings"
+    :what="texts.theReadings"
     @retry="readings.refetch()"
   >
-    <p v-if="rows.length === 0 && skip === 0" class="quiet">No readings yet.</p>
-    <ul v-else-if="narrow" aria-label="Readings">
+    <p v-if="rows.length === 0 && skip === 0" class="quiet">{{ texts.noReadingsYet }}</p>
+    <ul v-else-if="narrow" :aria-label="texts.readings2">
       <li v-for="one in told" :key="one.reading.id" class="py-2 edge-b-hair">
         <p>
           <b>{{ one.label }} {{ one.value }}</b> <span class="small quiet">{{ one.when }}</span>
         </p>
         <p class="small quiet">{{ one.notes }}</p>
         <el-button type="primary" text class="small" @click="drop(one.reading)">
-          Remove<span class="seen-by-readers"> {{ one.label }}</span>
+          {{ texts.remove }}<span class="seen-by-readers"> {{ one.label }}</span>
         </el-button>
       </li>
     </ul>
-    <el-table v-else :data="told" row-key="reading.id" aria-label="Readings">
-      <el-table-column label="When" prop="takenAt" sortable width="190">
+    <el-table v-else :data="told" row-key="reading.id" :aria-label="texts.readings2">
+      <el-table-column :label="texts.when" prop="takenAt" sortable width="190">
         <template #default="{ row }">{{ row.when }}</template>
       </el-table-column>
-      <el-table-column label="Parameter" prop="label" sortable min-width="150" />
-      <el-table-column label="Value" align="right" width="130">
+      <el-table-column :label="texts.parameter" prop="label" sortable min-width="150" />
+      <el-table-column :label="texts.value" align="right" width="130">
         <template #default="{ row }"
           ><span class="num">{{ row.value }}</span></template
         >
       </el-table-column>
-      <el-table-column label="Notes" min-width="190">
+      <el-table-column :label="texts.notes" min-width="190">
         <template #default="{ row }"
           ><span class="small quiet">{{ row.notes }}</span></template
         >
       </el-table-column>
       <el-table-column width="110" align="right">
-        <template #header><span class="seen-by-readers">Remove</span></template>
+        <template #header
+          ><span class="seen-by-readers">{{ texts.remove }}</span></template
+        >
         <template #default="{ row }">
           <el-button type="primary" text class="small" @click="drop(row.reading)">
-            Remove<span class="seen-by-readers"> {{ row.label }}</span>
+            {{ texts.remove }}<span class="seen-by-readers"> {{ row.label }}</span>
           </el-button>
         </template>
       </el-table-column>
     </el-table>
     <div class="pages">
-      <el-button v-if="skip > 0" type="primary" text @click="skip -= PAGE">Newer</el-button>
-      <el-button v-if="rows.length === PAGE" type="primary" text @click="skip += PAGE"> Older </el-button>
+      <el-button v-if="skip > 0" type="primary" text @click="skip -= PAGE">{{ texts.newer }}</el-button>
+      <el-button v-if="rows.length === PAGE" type="primary" text @click="skip += PAGE">
+        {{ texts.older }}
+      </el-button>
     </div>
   </AsyncState>
 </template>

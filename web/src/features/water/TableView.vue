@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { ref } from 'vue'
 import { useRights } from '@/features/account'
 import { useTank } from '@/features/tank'
@@ -37,37 +38,42 @@ async function confirm() {
     <AsyncState
       :pending="tank.isPending.value"
       :error="tank.error.value"
-      what="the tank"
+      :what="texts.theTank"
       @retry="tank.refetch()"
     >
-      <h1>Readings in and out, {{ tank.data.value?.tank.name }}</h1>
-      <h2 class="mt-18px">Out</h2>
+      <h1>{{ texts.readingsInAndOut(tank.data.value?.tank.name ?? '') }}</h1>
+      <h2 class="mt-18px">{{ texts.out }}</h2>
       <p>
-        One row a time, one column a parameter with its unit.
-        <a :href="`/api/tanks/${String(props.tank)}/readings.csv`" download>Download readings.csv</a>
+        {{ texts.oneRowATime }}
+        <a :href="`/api/tanks/${String(props.tank)}/readings.csv`" download>{{
+          texts.downloadReadingsCsv
+        }}</a>
       </p>
       <template v-if="mayKeep">
-        <h2 class="mt-18px">In</h2>
+        <h2 class="mt-18px">{{ texts.in2 }}</h2>
         <p class="quiet">
-          The same kind of table: a column “Time” such as 2026-05-31T18:30, and columns headed like those
-          above. “&lt;0.2” means below detection. Nothing is stored until you confirm.
+          {{ texts.theSameKindOf }}
         </p>
-        <FileChoice accept=".csv,text/csv" @chosen="read">Choose a table</FileChoice>
+        <FileChoice accept=".csv,text/csv" @chosen="read">{{ texts.chooseATable }}</FileChoice>
         <p v-if="errors.csv ?? trouble" class="trouble" role="alert">{{ errors.csv ?? trouble }}</p>
         <section v-if="preview" aria-labelledby="preview" role="status">
-          <h2 id="preview" class="mt-18px">Before it is stored</h2>
+          <h2 id="preview" class="mt-18px">{{ texts.beforeItIsStored }}</h2>
           <p>
-            {{ preview.readings }} readings in {{ preview.columns.join(', ') || 'no column' }};
-            {{ preview.known }} are here already and stay as they are.
+            {{
+              texts.readingsInAreHere(
+                preview.readings,
+                preview.columns.join(', ') || texts.noColumn,
+                preview.known,
+              )
+            }}
           </p>
           <template v-if="preview.problems.length">
             <p class="trouble">
-              Fix these rows in your table and choose it again. Nothing has been imported.
+              {{ texts.fixTheseRowsIn }}
             </p>
             <ul>
               <li v-for="(one, i) in preview.problems" :key="i" class="py-1 edge-b-hair">
-                <b>Row {{ one.line }}</b
-                ><template v-if="one.column">, {{ one.column }}</template
+                <b>{{ texts.row(one.line) }}</b><template v-if="one.column">, {{ one.column }}</template
                 >: {{ one.message }}
               </li>
             </ul>
@@ -78,14 +84,16 @@ async function confirm() {
             :disabled="sending || preview.readings === preview.known"
             @click="confirm"
           >
-            Bring in {{ preview.readings - preview.known }} readings
+            {{ texts.bringInReadings(preview.readings - preview.known) }}
           </el-button>
         </section>
         <p v-if="stored" role="status">
-          <b>Brought in {{ stored.readings - stored.known }} readings.</b>
+          <b>{{ texts.broughtInReadings(stored.readings - stored.known) }}</b>
         </p>
       </template>
-      <RouterLink :to="{ name: 'tank-water', params: { tank: props.tank } }">To the water</RouterLink>
+      <RouterLink :to="{ name: 'tank-water', params: { tank: props.tank } }">{{
+        texts.toTheWater
+      }}</RouterLink>
     </AsyncState>
   </main>
 </template>

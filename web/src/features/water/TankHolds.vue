@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import HoldNotice from './HoldNotice.vue'
 import { useWater } from './queries'
 
@@ -15,7 +16,7 @@ const water = useWater(() => props.tank)
       v-if="water.data.value.holds.some((hold) => hold.cause === 'AMMONIA')"
       class="why justify-self-start py-2 px-0"
       :to="{ name: 'start-case', query: { tank: props.tank } }"
-      >Find where the ammonia comes from</RouterLink
+      >{{ texts.findWhereTheAmmonia }}</RouterLink
     >
   </div>
 </template>

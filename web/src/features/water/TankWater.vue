@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, defineAsyncComponent } from 'vue'
 import { lowerFirst } from '@/shared/words'
 import AsyncState from '@/shared/components/AsyncState.vue'
@@ -20,21 +21,23 @@ const due = computed(() => water.data.value?.due ?? [])
 <template>
   <section class="grid gap-2 mt-26px" aria-labelledby="tank-water">
     <div class="title flex flex-wrap gap-y-6px gap-x-18px items-baseline">
-      <h2 id="tank-water">Water</h2>
-      <RouterLink :to="{ name: 'new-readings', params: { tank: props.tank } }">Take readings</RouterLink>
-      <RouterLink :to="{ name: 'tank-water', params: { tank: props.tank } }">All of it</RouterLink>
+      <h2 id="tank-water">{{ texts.water }}</h2>
+      <RouterLink :to="{ name: 'new-readings', params: { tank: props.tank } }">{{
+        texts.takeReadings
+      }}</RouterLink>
+      <RouterLink :to="{ name: 'tank-water', params: { tank: props.tank } }">{{ texts.allOfIt }}</RouterLink>
     </div>
     <AsyncState
       :pending="water.isPending.value || series.isPending.value"
       :error="water.error.value ?? series.error.value"
-      what="the water"
+      :what="texts.theWater"
       @retry="(water.refetch(), series.refetch())"
     >
       <p v-for="one in due" :key="one.parameter">
-        <b>{{ one.label }}</b> is to be read until {{ shortDay(one.until) }}: {{ lowerFirst(one.why) }} on
-        {{ shortDay(one.began) }}.
+        <b>{{ one.label }}</b>
+        {{ texts.isToBeRead(shortDay(one.until), lowerFirst(one.why), shortDay(one.began)) }}
       </p>
-      <p v-if="series.data.value?.lines.length === 0" class="quiet">No readings in the last month.</p>
+      <p v-if="series.data.value?.lines.length === 0" class="quiet">{{ texts.noReadingsInThe }}</p>
       <MonthStrip v-else-if="series.data.value" :series="series.data.value" />
     </AsyncState>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { ref, watch } from 'vue'
 import { useRights } from '@/features/account'
 import MeasureField from '@/shared/components/MeasureField.vue'
@@ -10,8 +11,8 @@ import { useSaveTap, type Tap } from './queries'
 const props = defineProps<{ tank: number; tap: Tap[] }>()
 
 const LABEL: Record<string, string> = {
-  NITRATE: 'Nitrate of your tap water',
-  PHOSPHATE: 'Phosphate of your tap water',
+  NITRATE: texts.nitrateOfYourTap,
+  PHOSPHATE: texts.phosphateOfYourTap,
 }
 const { mayKeep } = useRights()
 const save = useSaveTap()
@@ -33,7 +34,7 @@ watch(
 async function keep(one: Tap) {
   const amount = typedNumber(typed.value[one.parameter] ?? '')
   if (amount !== undefined && Number.isNaN(amount)) {
-    refuse({ [one.parameter]: 'This is not a number.' })
+    refuse({ [one.parameter]: texts.thisIsNotA })
     return
   }
   const { parameter } = one
@@ -45,14 +46,16 @@ async function keep(one: Tap) {
 }
 
 const hint = (one: Tap) => {
-  if (one.amount === undefined) return 'Leave blank if you don’t know.'
-  return one.ofTank ? 'For this tank only.' : 'For all your tanks.'
+  if (one.amount === undefined) return texts.leaveBlankIfYouDont
+  return one.ofTank ? texts.forThisTankOnly : texts.forAllYourTanks
 }
 </script>
 
 <template>
   <details>
-    <summary class="min-h-touch content-center text-herb font-600 cursor-pointer">Your tap water</summary>
+    <summary class="min-h-touch content-center text-herb font-600 cursor-pointer">
+      {{ texts.yourTapWater }}
+    </summary>
     <form
       v-for="one in tap"
       :key="one.parameter"
@@ -68,10 +71,8 @@ const hint = (one: Tap) => {
         :hint="hint(one)"
         :error="errors[one.parameter] ?? errors.amount"
       />
-      <el-checkbox v-model="alone[one.parameter]" size="large"
-        >Only this tank, which has other water</el-checkbox
-      >
-      <el-button v-if="mayKeep" native-type="submit" :disabled="sending">Save</el-button>
+      <el-checkbox v-model="alone[one.parameter]" size="large">{{ texts.onlyThisTankWhich }}</el-checkbox>
+      <el-button v-if="mayKeep" native-type="submit" :disabled="sending">{{ texts.save }}</el-button>
     </form>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
   </details>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, useTemplateRef } from 'vue'
 import SelectField from '@/shared/components/SelectField.vue'
 import { agoWords } from '@/shared/dates'
@@ -50,9 +51,10 @@ defineExpose({ focus: () => input.value?.focus(), typed })
     :data-field="parameter.code"
   >
     <label :for="`value-${parameter.code}`">
-      {{ parameter.label }} <b v-if="due" class="text-amber"><span aria-hidden="true">•</span> due</b>
+      {{ parameter.label }}
+      <b v-if="due" class="text-amber"><span aria-hidden="true">•</span> {{ texts.due }}</b>
       <span class="small quiet block">{{
-        last ? `last ${words(last, parameter)}, ${agoWords(last.takenAt.slice(0, 10))}` : 'never read'
+        last ? texts.last(words(last, parameter), agoWords(last.takenAt.slice(0, 10))) : texts.neverRead
       }}</span>
     </label>
     <div class="flex row-[span_2] gap-2 items-center">
@@ -79,7 +81,7 @@ defineExpose({ focus: () => input.value?.focus(), typed })
         v-if="methods.length > 1"
         v-model="value.method"
         class="method w-118px"
-        :label="`Method for ${parameter.label}`"
+        :label="texts.methodFor(parameter.label)"
         :name="`${parameter.code}.method`"
         :choices="methods.map((one) => ({ value: one.name, label: one.name }))"
         bare
@@ -88,12 +90,12 @@ defineExpose({ focus: () => input.value?.focus(), typed })
         <b v-if="state?.step" class="clock font-mono text-amber" role="timer"
           >{{ DOING[state.step] }} {{ clock }}</b
         >
-        <b v-else-if="state" class="ready text-herb" role="status">Read it now</b>
+        <b v-else-if="state" class="ready text-herb" role="status">{{ texts.readItNow }}</b>
         <el-button v-else type="primary" text class="small py-1 px-6px" @click="value.startedAt = Date.now()">
-          Time it<span class="seen-by-readers"> for {{ parameter.label }}</span>
+          {{ texts.timeIt }}<span class="seen-by-readers"> {{ texts.for2(parameter.label) }}</span>
         </el-button>
       </template>
-      <el-checkbox v-if="value.text" v-model="value.early" class="early">read early</el-checkbox>
+      <el-checkbox v-if="value.text" v-model="value.early" class="early">{{ texts.readEarly }}</el-checkbox>
     </div>
     <p
       v-if="error"

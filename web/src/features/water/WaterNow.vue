@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed } from 'vue'
 import SumLinks from '@/shared/components/SumLinks.vue'
 import { agoWords, shortDay } from '@/shared/dates'
@@ -19,34 +20,34 @@ const { scale, words } = useUnits()
 const parameterOf = (code: string) =>
   parameters.data.value?.find((one) => one.code === code) ?? { code, label: code, unit: '', noise: 0 }
 const ACTS = [
-  { name: 'change', label: 'Water change' },
-  { name: 'condition', label: 'Condition check' },
-  { name: 'medication', label: 'Medication' },
-  { name: 'media', label: 'Replace bio media' },
-  { name: 'exchange', label: 'Exchange media in portions' },
-  { name: 'table', label: 'Readings in and out' },
-  { name: 'methods', label: 'Test kits and parameters' },
+  { name: 'change', label: texts.waterChange2 },
+  { name: 'condition', label: texts.conditionCheck },
+  { name: 'medication', label: texts.medication2 },
+  { name: 'media', label: texts.replaceBioMedia2 },
+  { name: 'exchange', label: texts.exchangeMediaInPortions },
+  { name: 'table', label: texts.readingsInAndOut2 },
+  { name: 'methods', label: texts.testKitsAndParameters },
 ]
 const BAND = { CALM: 'calm', STRAIN: 'strain', HARM: 'harm', DANGER: 'danger' }
 const toxic = computed(() => props.water.toxic)
 </script>
 
 <template>
-  <aside class="grid gap-16px content-start" aria-label="Now">
+  <aside class="grid gap-16px content-start" :aria-label="texts.now">
     <HoldNotice v-for="hold in water.holds" :key="hold.cause" :hold="hold" />
     <section v-if="water.due.length" aria-labelledby="due">
-      <h2 id="due">Readings due</h2>
+      <h2 id="due">{{ texts.readingsDue }}</h2>
       <ul>
         <li v-for="one in water.due" :key="one.parameter">
-          <b>{{ one.label }}</b> until {{ shortDay(one.until) }}
-          <span class="small quiet">{{ one.why }} on {{ shortDay(one.began) }}.</span>
+          <b>{{ one.label }}</b> {{ texts.until(shortDay(one.until)) }}
+          <span class="small quiet">{{ texts.on2(one.why, shortDay(one.began)) }}</span>
         </li>
       </ul>
     </section>
     <ComingReadings :tank="props.tank" />
     <section aria-labelledby="last">
-      <h2 id="last">Last values</h2>
-      <p v-if="water.last.length === 0" class="quiet">Nothing read yet.</p>
+      <h2 id="last">{{ texts.lastValues }}</h2>
+      <p v-if="water.last.length === 0" class="quiet">{{ texts.nothingReadYet }}</p>
       <dl>
         <div
           v-for="reading in water.last"
@@ -57,7 +58,7 @@ const toxic = computed(() => props.water.toxic)
           <dd class="text-right">
             <span class="num">{{ words(reading, parameterOf(reading.parameter)) }}</span>
             <span class="small quiet inline-block min-w-84px"
-              ><template v-if="reading.early">○ early, </template
+              ><template v-if="reading.early">{{ texts.early }} </template
               >{{ agoWords(reading.takenAt.slice(0, 10)) }}</span
             >
           </dd>
@@ -70,35 +71,33 @@ const toxic = computed(() => props.water.toxic)
       :class="BAND[toxic.band]"
       aria-labelledby="toxic"
     >
-      <h2 id="toxic">Toxic ammonia: {{ BAND[toxic.band] }}</h2>
+      <h2 id="toxic">{{ texts.toxicAmmonia(BAND[toxic.band]) }}</h2>
       <p>
-        {{ toxic.atMost ? 'At most ' : '' }}<span class="num">{{ toxic.milligramsPerLitre.toFixed(3) }}</span>
-        {{ unitOf('CONCENTRATION').symbol }}, <span class="num">{{ plain(toxic.percent) }}</span> % of the
-        total. {{ toxic.words }}
+        {{ toxic.atMost ? texts.atMost : ''
+        }}<span class="num">{{ toxic.milligramsPerLitre.toFixed(3) }}</span>
+        {{ unitOf('CONCENTRATION').symbol }}, <span class="num">{{ plain(toxic.percent) }}</span>
+        {{ texts.ofTheTotal(toxic.words) }}
       </p>
     </section>
-    <section v-for="one in water.production" :key="one.parameter" :aria-label="`Made of ${one.parameter}`">
+    <section v-for="one in water.production" :key="one.parameter" :aria-label="texts.madeOf(one.parameter)">
       <p>
-        <b>{{ parameterOf(one.parameter).label }}</b> {{ riseWords(one) }}
-        {{ scale(parameterOf(one.parameter)).unit }} a week
+        <b>{{ parameterOf(one.parameter).label }}</b>
+        {{ texts.aWeek(riseWords(one), scale(parameterOf(one.parameter)).unit) }}
         <span class="small quiet"
-          >{{ bandWords(one) }} (4 chances in 5), with water changes allowed for, {{ one.readings }} readings
-          since {{ shortDay(one.since) }}.
-          <template v-if="one.coarse"
-            >A colour card hides slow changes; a finer kit shows more.</template
-          ></span
+          >{{ texts.n4ChancesIn5(bandWords(one), one.readings, shortDay(one.since)) }}
+          <template v-if="one.coarse">{{ texts.aColourCardHides }}</template></span
         >
       </p>
       <p v-for="day in one.unlogged" :key="day" class="small">
-        Was water changed about {{ shortDay(day) }}?
-        <RouterLink :to="{ name: 'water-change', params: { tank: props.tank } }"
-          >Log it for its day</RouterLink
-        >
+        {{ texts.wasWaterChangedAbout(shortDay(day)) }}
+        <RouterLink :to="{ name: 'water-change', params: { tank: props.tank } }">{{
+          texts.logItForIts
+        }}</RouterLink>
       </p>
     </section>
     <TapFields v-if="water.production.length" :tank="props.tank" :tap="water.tap" />
     <section v-if="water.best.length" aria-labelledby="best">
-      <h2 id="best">Best day to read</h2>
+      <h2 id="best">{{ texts.bestDayToRead }}</h2>
       <p v-for="one in water.best" :key="one.parameter">
         {{ parameterOf(one.parameter).label }}: {{ shortDay(one.day) }}.
         <span class="small quiet">{{ one.why }}</span>
@@ -107,12 +106,12 @@ const toxic = computed(() => props.water.toxic)
     <SumLinks
       :tank="props.tank"
       :sums="[
-        { name: 'schedule', question: 'Where does my routine settle?' },
-        { name: 'lower', question: 'How much water to bring a reading down?' },
-        { name: 'toxic', question: 'What does the ammonia do if pH rises?' },
+        { name: 'schedule', question: texts.whereDoesMyRoutine },
+        { name: 'lower', question: texts.howMuchWaterTo },
+        { name: 'toxic', question: texts.whatDoesTheAmmonia },
       ]"
     />
-    <nav aria-label="Log and set up">
+    <nav :aria-label="texts.logAndSetUp">
       <RouterLink
         v-for="act in ACTS"
         :key="act.name"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useTanks } from '@/features/tank'
@@ -22,16 +23,16 @@ watch(
 
 <template>
   <main class="page">
-    <h1>Water</h1>
+    <h1>{{ texts.water }}</h1>
     <AsyncState
       :pending="tanks.isPending.value"
       :error="tanks.error.value"
-      what="the tanks"
+      :what="texts.theTanks"
       @retry="tanks.refetch()"
     >
       <p v-if="tanks.data.value?.length === 0">
-        Readings belong to a tank.
-        <RouterLink :to="{ name: 'new-tank' }">Add the first tank</RouterLink>
+        {{ texts.readingsBelongToA }}
+        <RouterLink :to="{ name: 'new-tank' }">{{ texts.addTheFirstTank }}</RouterLink>
       </p>
     </AsyncState>
   </main>

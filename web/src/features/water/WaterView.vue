@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from './texts'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useTank, useTanks } from '@/features/tank'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
@@ -15,10 +16,10 @@ const props = defineProps<{ tank: number }>()
 
 const MonthStrip = defineAsyncComponent(() => import('./MonthStrip.vue'))
 const RANGES = [
-  { days: 30, label: 'Month' },
-  { days: 91, label: 'Quarter' },
-  { days: 365, label: 'Year' },
-  { days: 3652, label: 'Ten years' },
+  { days: 30, label: texts.month },
+  { days: 91, label: texts.quarter },
+  { days: 365, label: texts.year },
+  { days: 3652, label: texts.tenYears },
 ]
 
 const tanks = useTanks()
@@ -43,19 +44,19 @@ const series = useSeries(() => props.tank, from, to)
     <AsyncState
       :pending="tank.isPending.value || water.isPending.value"
       :error="tank.error.value ?? water.error.value"
-      what="the water"
+      :what="texts.theWater"
       @retry="(tank.refetch(), water.refetch())"
     >
       <header class="flex flex-wrap gap-10px items-center justify-between">
-        <h1>Water, {{ tank.data.value?.tank.name }}</h1>
-        <LinkButton type="primary" :to="{ name: 'new-readings', params: { tank: props.tank } }"
-          >Take readings</LinkButton
-        >
+        <h1>{{ texts.water2(tank.data.value?.tank.name ?? '') }}</h1>
+        <LinkButton type="primary" :to="{ name: 'new-readings', params: { tank: props.tank } }">{{
+          texts.takeReadings
+        }}</LinkButton>
       </header>
       <nav
         v-if="(tanks.data.value?.length ?? 0) > 1"
         class="flex flex-wrap gap-6px my-10px"
-        aria-label="Tanks"
+        :aria-label="texts.tanks"
       >
         <RouterLink
           v-for="one in tanks.data.value"
@@ -71,10 +72,10 @@ const series = useSeries(() => props.tank, from, to)
       >
         <section aria-labelledby="strip">
           <div class="title flex flex-wrap gap-10px items-center justify-between">
-            <h2 id="strip">Readings</h2>
+            <h2 id="strip">{{ texts.readings2 }}</h2>
             <ChoiceRow
               v-model="days"
-              legend="Stretch of time"
+              :legend="texts.stretchOfTime"
               name="days"
               :choices="RANGES.map((range) => ({ value: range.days, label: range.label }))"
               bare
@@ -83,23 +84,24 @@ const series = useSeries(() => props.tank, from, to)
           <AsyncState
             :pending="series.isPending.value"
             :error="series.error.value"
-            what="the lines"
+            :what="texts.theLines"
             @retry="series.refetch()"
           >
             <p v-if="series.data.value?.lines.length === 0" class="quiet empty">
-              No reading in this stretch. Take a set, and it is drawn here with each service and water change.
+              {{ texts.noReadingInThis }}
             </p>
             <template v-else-if="series.data.value">
               <MonthStrip :series="series.data.value" />
               <p class="small quiet key flex flex-wrap gap-y-1 gap-x-16px mb-18px">
-                <span>● kept</span> <span>▽ below detection</span> <span>○ read early: at least this</span>
-                <span>▨ hold</span> <span>▼ service</span>
-                <span><i class="change text-stream not-italic">●</i> water change</span>
+                <span>{{ texts.kept }}</span> <span>{{ texts.belowDetection2 }}</span>
+                <span>{{ texts.readEarlyAtLeast }}</span> <span>{{ texts.hold2 }}</span>
+                <span>{{ texts.service3 }}</span>
+                <span><i class="change text-stream not-italic">●</i> {{ texts.waterChange3 }}</span>
               </p>
             </template>
           </AsyncState>
           <AroundServices :tank="props.tank" />
-          <h2>Every reading</h2>
+          <h2>{{ texts.everyReading }}</h2>
           <ReadingsTable :tank="props.tank" />
         </section>
         <WaterNow v-if="water.data.value" :tank="props.tank" :water="water.data.value" />

@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { typedNumber } from '@/shared/units'
 import type { Parameter, ReadingSet } from './queries'
 import type { SetDraft } from './tests'
@@ -30,7 +31,7 @@ export function toSet(draft: SetDraft, parameters: Parameter[], units: Parameter
     if (number === undefined && below && parameter.noise > 0) {
       values.push(valueOf(typed, parameter.code, parameter.noise, true))
     } else if (number === undefined || Number.isNaN(number)) {
-      errors[parameter.code] = below ? 'Below which value?' : 'This is not a number.'
+      errors[parameter.code] = below ? texts.belowWhichValue : texts.thisIsNotA
     } else {
       const stored = scaleOf(parameter, units).stored(number)
       values.push(valueOf(typed, parameter.code, Number(stored.toPrecision(8)), below))

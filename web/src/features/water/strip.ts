@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import type { EChartsCoreOption } from 'echarts/core'
 import type { SiteUnits } from '@/shared/units'
 import { scaleOf } from './units'
@@ -56,7 +57,7 @@ export function stripOption(
         lineSeries(line, i, units, colour, holds(series, colour, hatch, i === 0)),
       ),
       mark('Service', series.services, rows, 1.4, 'triangle', colour('--ink')),
-      mark('Water change', series.waterChanges, rows, 0.5, 'circle', colour('--stream')),
+      mark(texts.waterChange2, series.waterChanges, rows, 0.5, 'circle', colour('--stream')),
     ],
   }
 }
@@ -104,7 +105,7 @@ function lineSeries(line: Line, i: number, units: Units, colour: Palette, areas:
     const value = Number(shown(line.amounts[k] ?? 0).toPrecision(4))
     const early = marks.includes('e')
     const kind: 'kept' | 'below' | 'early' = early ? 'early' : marks.includes('b') ? 'below' : 'kept'
-    const words = `${label} ${marks.includes('b') ? 'below ' : ''}${String(value)} ${unit}${early ? ', read early: at least this' : ''}`
+    const words = `${label} ${marks.includes('b') ? 'below ' : ''}${String(value)} ${unit}${early ? texts.readEarlyAtLeastThis : ''}`
     return { value: [at * 1000, value], name: words, kind }
   })
   const common = { xAxisIndex: i, yAxisIndex: i, tooltip: { formatter: described } }

@@ -1,3 +1,4 @@
+import { texts } from './texts'
 import { reactive, watch } from 'vue'
 import type { Method } from './queries'
 
@@ -66,4 +67,4 @@ function stored(place: string): Partial<SetDraft> {
 
 /** A step's time as a label prints it: seconds under two minutes, else minutes. */
 export const lasting = (seconds: number) =>
-  seconds >= 120 && seconds % 60 === 0 ? `${String(seconds / 60)} min` : `${String(seconds)} s`
+  seconds >= 120 && seconds % 60 === 0 ? texts.min(seconds / 60) : `${String(seconds)} s`

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../texts'
 import { weekFromSite } from '../weeks'
 import { addDays, dayFormat, parse, today, type Day } from '../dates'
 import FieldFrame from './FieldFrame.vue'
@@ -19,9 +20,9 @@ const value = defineModel<Day>({ required: true })
 weekFromSite()
 
 const SHORTCUTS = [
-  { text: 'Today', value: () => parse(today()) },
-  { text: 'Yesterday', value: () => parse(addDays(today(), -1)) },
-  { text: 'A week ago', value: () => parse(addDays(today(), -7)) },
+  { text: texts.today, value: () => parse(today()) },
+  { text: texts.yesterday, value: () => parse(addDays(today(), -1)) },
+  { text: texts.aWeekAgo, value: () => parse(addDays(today(), -7)) },
 ]
 const outside = (date: Date) => {
   const day = today(date)

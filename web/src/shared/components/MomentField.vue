@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../texts'
 import { weekFromSite } from '../weeks'
 import { dayFormat } from '../dates'
 import FieldFrame from './FieldFrame.vue'
@@ -16,10 +17,10 @@ weekFromSite()
       :id="id"
       :model-value="value"
       type="datetime"
-      :format="`${dayFormat} HH:mm`"
+      :format="texts.hhMm(dayFormat)"
       time-format="HH:mm"
       value-format="YYYY-MM-DDTHH:mm"
-      :placeholder="`${dayFormat.toLowerCase()} hh:mm`"
+      :placeholder="texts.hhMm2(dayFormat.toLowerCase())"
       :aria-invalid="invalid"
       :aria-describedby="note"
       @update:model-value="(moment: string | null) => (value = moment ?? '')"

@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="V extends string | number">
+import { texts } from '../texts'
 import FieldFrame from './FieldFrame.vue'
 
 /** One of many, from a list that opens. */
@@ -27,13 +28,13 @@ const chosen = defineModel<V | undefined>({ required: true })
     <el-select
       :id="id"
       v-model="chosen"
-      :placeholder="placeholder ?? 'Choose one'"
+      :placeholder="placeholder ?? texts.chooseOne"
       :disabled="disabled"
       :empty-values="[null, undefined, '']"
       :value-on-clear="undefined"
       :filterable="choices.length > 12"
-      no-match-text="Nothing by that name"
-      no-data-text="Nothing to choose from"
+      :no-match-text="texts.nothingByThatName"
+      :no-data-text="texts.nothingToChooseFrom"
       :aria-invalid="invalid"
       :aria-describedby="note"
     >

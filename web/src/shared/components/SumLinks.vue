@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../texts'
 /** Sums of the bench where their question arises. */
 defineProps<{
   tank?: number
@@ -8,7 +9,7 @@ defineProps<{
 </script>
 
 <template>
-  <nav class="flex flex-wrap gap-y-6px gap-x-4 mt-4" aria-label="Sums">
+  <nav class="flex flex-wrap gap-y-6px gap-x-4 mt-4" :aria-label="texts.sums">
     <RouterLink
       v-for="sum in sums"
       :key="sum.name"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { texts } from '../texts'
 import { computed } from 'vue'
 import { daysBetween, shortDay, windowWords, type Day, type Window } from '../dates'
 import type { Standing } from '../standing'
@@ -28,7 +29,7 @@ const percent = (day: Day) => {
 const bar = computed(() => ({ from: percent(props.window.earliest), to: percent(props.window.latest) }))
 const ideal = computed(() => percent(props.window.ideal))
 const now = computed(() => percent(props.today))
-const words = computed(() => `${windowWords(props.window)}, best ${shortDay(props.window.ideal)}`)
+const words = computed(() => texts.best(windowWords(props.window), shortDay(props.window.ideal)))
 </script>
 
 <template>
