@@ -6,7 +6,7 @@ export const texts = {
   thePictures: 'the pictures',
   peopleGradeTheSame:
     'People grade the same pad differently, and your dates follow your grades. Grade twelve drawn pads, as you would at the tank. It takes a minute.',
-  graded: (gradedOn: Told) => `Graded ${gradedOn}.`,
+  graded: (gradedOn: Told) => ` Graded ${gradedOn}.`,
   whatItDoesTo: 'What it does to your dates',
   gradeThemAgain: 'Grade them again',
   showTheFirstPad: 'Show the first pad',

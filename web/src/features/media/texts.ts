@@ -75,7 +75,7 @@ export const texts = {
   thrownAway: (pieces: Told) => `Thrown away (${pieces})`,
   thisMedia: 'this media',
   of3: (mass: Told, kindName: Told, whereWords: Told) => `${mass} of ${kindName}. ${whereWords}.`,
-  splitOff: 'Split off',
+  splitOff: ' Split off',
   on2: (datedDay: Told) => `on ${datedDay}.`,
   whereItHasBeen: 'Where it has been',
   doneAnyway: 'Done anyway:',

@@ -22,7 +22,7 @@ export const texts = {
   inTheLogNow: (days: Told, days2: Told) => `${days} ${days2} in the log now.`,
   dayIs: 'day is',
   daysAre: 'days are',
-  noDatesChanged: 'No dates changed.',
+  noDatesChanged: ' No dates changed.',
   whatChanged: 'What changed',
   became: (windowWords: Told) => `${windowWords} became`,
   best: (windowWords: Told, ideal: Told) => `${windowWords}, best ${ideal}`,

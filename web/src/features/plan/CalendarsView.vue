@@ -112,7 +112,13 @@ async function end(id: number) {
             :aria-describedby="note"
           />
         </FieldFrame>
-        <SelectField v-model="form.alarm" :label="texts.alarm" name="alarmMinutes" :choices="ALARMS" />
+        <SelectField
+          v-model="form.alarm"
+          class="w-220px"
+          :label="texts.alarm"
+          name="alarmMinutes"
+          :choices="ALARMS"
+        />
         <el-button type="primary" native-type="submit" :disabled="sending || !form.startsAt">{{
           texts.makeAnAddress
         }}</el-button>

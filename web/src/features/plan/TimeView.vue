@@ -106,7 +106,7 @@ function allow(work: string, may: boolean) {
           </ul>
           <p v-if="removing.trouble.value" role="alert">{{ removing.trouble.value }}</p>
           <form
-            class="add grid cols-[repeat(auto-fit,minmax(150px,1fr))] gap-12px items-end mt-12px"
+            class="add grid cols-[repeat(auto-fit,minmax(150px,1fr))] gap-12px items-start mt-12px"
             novalidate
             @submit.prevent="addDays"
           >
@@ -129,9 +129,13 @@ function allow(work: string, may: boolean) {
               :error="errors.minutes"
             />
             <TextField v-model="form.note" :label="texts.note" name="note" :error="errors.note" />
-            <el-button type="primary" native-type="submit" :disabled="sending">{{
-              texts.addTheseDays
-            }}</el-button>
+            <el-button
+              class="mt-26px max-phone:mt-0"
+              type="primary"
+              native-type="submit"
+              :disabled="sending"
+              >{{ texts.addTheseDays }}</el-button
+            >
           </form>
           <p v-if="trouble && !Object.keys(errors).length" role="alert">{{ trouble }}</p>
           <p v-if="said" role="status" class="quiet">{{ said }}</p>
@@ -154,10 +158,3 @@ function allow(work: string, may: boolean) {
     </AsyncState>
   </main>
 </template>
-
-<style scoped>
-.add label {
-  display: grid;
-  gap: 4px;
-}
-</style>

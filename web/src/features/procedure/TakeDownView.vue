@@ -38,7 +38,7 @@ const AFTER = {
     >
       <template v-if="procedure.data.value">
         <h1>{{ texts.takeDown(procedure.data.value.filterName) }}</h1>
-        <ChoiceRow v-model="why" :legend="texts.whatFor" name="why" :choices="choices" />
+        <ChoiceRow v-model="why" class="mt-3" :legend="texts.whatFor" name="why" :choices="choices" />
         <p class="quiet">{{ AFTER[why] }}</p>
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
         <p class="actions my-4">

@@ -86,12 +86,14 @@ const print = () => {
         <el-button type="primary" :disabled="!sheets.length" @click="print">{{ texts.printIt }}</el-button>
       </template>
     </div>
-    <TemplateSheet
-      v-for="sheet in sheets"
-      :key="sheet.name"
-      :sheet="sheet"
-      :piece="piece"
-      :overlap="OVERLAP_MM"
-    />
+    <div class="overflow-x-auto print:overflow-visible">
+      <TemplateSheet
+        v-for="sheet in sheets"
+        :key="sheet.name"
+        :sheet="sheet"
+        :piece="piece"
+        :overlap="OVERLAP_MM"
+      />
+    </div>
   </main>
 </template>

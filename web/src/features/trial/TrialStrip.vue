@@ -55,7 +55,7 @@ const now = computed(() => placeOf(props.trial, today()) * WIDTH)
       />
       <text
         v-if="turn.width > 70"
-        class="words fill-ink-quiet text-13px [text-anchor:middle]"
+        class="words max-phone:hidden fill-ink-quiet text-13px [text-anchor:middle]"
         :x="turn.x + turn.width / 2"
         y="50"
       >

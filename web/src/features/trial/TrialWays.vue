@@ -77,7 +77,7 @@ const columns = computed<Column[]>(() => {
       >
         <template #default="{ row }"
           ><span class="num">{{ column.of(row.way, row.place) }}</span>
-          <span v-if="column.range" class="small quiet"> {{ column.range(row.way) }}</span></template
+          <span v-if="column.range" class="small quiet ml-6px">{{ column.range(row.way) }}</span></template
         >
       </el-table-column>
       <el-table-column v-if="over" class-name="screen" min-width="130" align="right">

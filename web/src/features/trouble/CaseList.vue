@@ -21,9 +21,11 @@ defineProps<{
         {{ tanks ? `${tanks.get(one.tankId) ?? ''}, ` : '' }}{{ one.filterName }} ·
         {{ shortDay(one.noticedOn) }}</span
       >
-      <span class="state [grid-area:state] max-w-340px text-right" :class="one.standing.toLowerCase()">{{
-        standingWords(one)
-      }}</span>
+      <span
+        class="state [grid-area:state] max-w-340px text-right max-phone:text-left"
+        :class="one.standing.toLowerCase()"
+        >{{ standingWords(one) }}</span
+      >
     </li>
   </ul>
 </template>
@@ -36,6 +38,14 @@ li {
   align-items: center;
   padding: 6px 0;
   border-bottom: 1px solid var(--hair);
+}
+
+/* On a phone what became of it stands below. */
+@media (width <= 640px) {
+  li {
+    grid-template: 'what' 'where' 'state' / minmax(0, 1fr);
+    justify-items: start;
+  }
 }
 
 .open,

@@ -42,7 +42,7 @@ export const texts = {
   closedCase: 'closed case',
   since: (momentWords: Told) => ` since ${momentWords}`,
   foundOfNowExpected: (times: Told, cases: Told, percent: Told, percent2: Told) =>
-    `found ${times} of ${cases}; now expected in ${percent} of such cases, elsewhere in ${percent2}`,
+    ` found ${times} of ${cases}; now expected in ${percent} of such cases, elsewhere in ${percent2}`,
   beginCountingAnew: 'Begin counting anew',
   caseGivenUp: 'Case given up.',
   itStandsInTomorrows: 'It stands in tomorrow’s rounds.',
@@ -57,7 +57,7 @@ export const texts = {
   because: (reasons: Told) => `Because ${reasons}.`,
   itIsSimplyThe: 'It is simply the most common cause.',
   nothingSpeaksForIt: 'Nothing speaks for it but that it happens.',
-  againstIt: (against: Told) => `Against it: ${against}.`,
+  againstIt: (against: Told) => ` Against it: ${against}.`,
   twoFaultsAtOnce: 'Two faults at once count for both, so these may add to more than 100 %.',
   whatAKeeperCan:
     'What a keeper can look at and try is used up, or costs more than asking somebody who knows.',

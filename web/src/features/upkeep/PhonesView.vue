@@ -59,7 +59,7 @@ const choices = computed(() =>
       </template>
       <p v-else>
         {{ texts.chervilIsOpenTo }}
-        <code class="[overflow-wrap:anywhere]">./chervil start --house</code>.
+        <code class="whitespace-nowrap">./chervil start --house</code>.
       </p>
     </AsyncState>
   </main>

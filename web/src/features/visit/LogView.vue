@@ -193,7 +193,7 @@ const newFilter = computed(() => ({ name: 'new-filter', params: { tank: props.ta
           </p>
         </ConflictNotice>
         <p v-else-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-        <div class="dock flex gap-10px py-12px bg-ground edge-t-line max-phone:sticky max-phone:bottom-58px">
+        <div class="dock flex gap-10px py-12px bg-ground edge-t-line">
           <LinkButton type="primary" text :to="theTank">{{ texts.cancel }}</LinkButton>
           <el-button
             type="primary"
@@ -208,3 +208,14 @@ const newFilter = computed(() => ({ name: 'new-filter', params: { tank: props.ta
     </AsyncState>
   </main>
 </template>
+
+<style scoped>
+@media (width <= 640px) {
+  /* Over the ticks, which lie above what stands around them. */
+  .dock {
+    position: sticky;
+    bottom: 58px;
+    z-index: 3;
+  }
+}
+</style>

@@ -134,7 +134,7 @@ export const texts = {
   mergeTheTwo: 'Merge the two',
   plannedFor: (plannedOn: Told) => `Planned for ${plannedOn}`,
   plannedTodayFor: (person: Told) => `Planned today for ${person}`,
-  of2: (name: Told) => `of ${name}`,
+  of2: (name: Told) => ` of ${name}`,
   betterOnAsPlanned: (plannedOn: Told) => `better on ${plannedOn}, as planned`,
   start: 'Start',
   on: (name: Told) => `on ${name}`,
