@@ -228,7 +228,12 @@ final class Keeper implements AutoCloseable {
 
     /** Before a service: these tasks and no others, though what is due is ticked already. */
     void tickOnly(boolean exact, String... tasks) {
-        PlaywrightAssertions.assertThat(page().locator(".tick").first()).isVisible();
+        try {
+            PlaywrightAssertions.assertThat(page().locator(".tick").first()).isVisible();
+        } catch (AssertionError nothingToTick) {
+            throw new AssertionError(
+                    page().url() + " shows " + page().locator("body").innerText(), nothingToTick);
+        }
         settle();
         Locator ticked = page().locator(".tick input:checked");
         while (ticked.count() > 0) {
