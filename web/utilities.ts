@@ -7,6 +7,7 @@ import type { UserConfig } from '@unocss/core'
  * Those of the preset, with our tokens for sizes 1 to 5 and for colours, and a few of our own:
  *
  * - `edge-b-hair`, `edge-l-5-amber`: a line at a side, of some px, dashed if said, in a colour;
+ * - `note-amber`: a few lines set apart by a bar and a soft ground, in the colour of what they say;
  * - `cols-1`, `cols-[1_380px]`: columns, where a bare number shares what is left and may shrink below its content;
  * - `stroke-still`: a line of a drawing that keeps its width however large the drawing is;
  * - `max-phone:`, `max-tablet:`, `max-half:`, `max-desk:`: up to 640, 800, 1000, 1100 px.
@@ -39,6 +40,9 @@ const utilities: UserConfig<Theme> = {
     fontFamily: { mono: 'var(--mono)', text: 'var(--text)' },
     breakpoints: { phone: '641px', tablet: '801px', half: '1001px', desk: '1101px' },
   },
+  shortcuts: [
+    [/^note-(herb|amber|brick|plum)$/, ([, name = '']) => `py-2 px-3 edge-l-5-${name} bg-${name}-soft`],
+  ],
   rules: [
     [
       /^edge(?:-([tblr]))?(?:-([\d.]+))?(?:-(dashed|dotted))?-([a-z-]+)$/,

@@ -53,38 +53,20 @@ function tour() {
       :data-tour="one.place"
       :aria-current="one.place === place ? 'page' : undefined"
     >
-      <svg
-        class="fill-none [stroke:currentcolor] stroke-width-2 stroke-cap-round stroke-join-round"
-        width="24"
-        height="24"
-        viewBox="0 0 24 24"
-        aria-hidden="true"
-      >
+      <svg class="stroke-width-2" width="24" height="24" viewBox="0 0 24 24" aria-hidden="true">
         <path :d="one.icon" />
       </svg>
       {{ one.label }}
     </RouterLink>
     <button type="button" data-tour="more" :class="{ on: behind }" :aria-expanded="more" @click="more = true">
-      <svg
-        class="fill-none [stroke:currentcolor] stroke-cap-round stroke-join-round stroke-width-4"
-        width="24"
-        height="24"
-        viewBox="0 0 24 24"
-        aria-hidden="true"
-      >
+      <svg class="stroke-width-4" width="24" height="24" viewBox="0 0 24 24" aria-hidden="true">
         <path :d="MORE" />
       </svg>
       {{ texts.more }}
     </button>
     <el-drawer v-model="more" direction="btt" size="auto" :title="session?.siteName" class="more">
       <RouterLink v-for="one in others" :key="one.name" :to="{ name: one.name }" class="way">
-        <svg
-          class="fill-none [stroke:currentcolor] stroke-width-2 stroke-cap-round stroke-join-round"
-          width="24"
-          height="24"
-          viewBox="0 0 24 24"
-          aria-hidden="true"
-        >
+        <svg class="stroke-width-2" width="24" height="24" viewBox="0 0 24 24" aria-hidden="true">
           <path :d="one.icon" />
         </svg>
         {{ one.label }}
@@ -116,6 +98,13 @@ function tour() {
   border-bottom: 1px solid var(--hair);
   color: var(--ink);
   font-weight: 560;
+}
+
+svg {
+  fill: none;
+  stroke: currentcolor;
+  stroke-linecap: round;
+  stroke-linejoin: round;
 }
 
 @media (width <= 640px) {

@@ -2,7 +2,6 @@ import type { Told } from '@/shared/told'
 
 /** What the parts of all views says, in the order of its files. */
 export const texts = {
-  mayGo: 'may go',
   loading: (what: Told) => `Loading ${what} …`,
   couldNotLoad: (what: Told) => `Could not load ${what}.`,
   tryAgain: 'Try again',
@@ -12,8 +11,6 @@ export const texts = {
   today: 'Today',
   yesterday: 'Yesterday',
   aWeekAgo: 'A week ago',
-  hhMm: (dayFormat: Told) => `${dayFormat} HH:mm`,
-  hhMm2: (dayFormat: Told) => `${dayFormat} hh:mm`,
   chooseOne: 'Choose one',
   nothingByThatName: 'Nothing by that name',
   nothingToChooseFrom: 'Nothing to choose from',
@@ -27,5 +24,5 @@ export const texts = {
   fineToDoNow: 'fine to do now',
   from: (earliest: Told) => `from ${earliest}`,
   takenBack: 'Taken back.',
-  buttonPlain: 'button plain',
+  undo: 'Undo',
 }

@@ -1,4 +1,5 @@
 import { texts } from './texts'
+import { ElButton } from 'element-plus'
 import { h } from 'vue'
 import { wordsOf } from './problem'
 
@@ -12,7 +13,7 @@ export function offerUndo(said: string, undo: () => Promise<unknown>) {
     )
   }
   const button = () =>
-    h('button', { type: 'button', class: texts.buttonPlain, onClick: () => void run() }, 'Undo')
+    h(ElButton, { text: true, type: 'primary', onClick: () => void run() }, () => texts.undo)
   const shown = ElMessage({
     message: () => h('span', [said, ' ', button()]),
     duration: 10_000,

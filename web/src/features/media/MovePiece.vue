@@ -117,29 +117,20 @@ async function save() {
           :error="errors['part.name']"
         />
       </template>
-      <p v-if="against" class="py-2 px-3 edge-l-5-herb [border-color:var(--plum)] bg-plum-soft" role="alert">
+      <p v-if="against" class="note-plum" role="alert">
         {{ inOurUnits(against) }}
       </p>
       <template v-if="said">
-        <p
-          v-if="said.refusal"
-          class="py-2 px-3 edge-l-5-herb [border-color:var(--plum)] bg-plum-soft"
-          role="status"
-        >
+        <p v-if="said.refusal" class="note-plum" role="status">
           {{ said.refusal }}
         </p>
-        <p
-          v-for="hold in said.holds"
-          :key="hold"
-          class="py-2 px-3 edge-l-5-herb [border-color:var(--plum)] bg-plum-soft"
-          role="status"
-        >
+        <p v-for="hold in said.holds" :key="hold" class="note-plum" role="status">
           {{ inOurUnits(hold) }}
         </p>
-        <p v-for="one in said.advice" :key="one" class="py-2 px-3 edge-l-5-herb bg-herb-soft" role="status">
+        <p v-for="one in said.advice" :key="one" class="note-herb" role="status">
           {{ inOurUnits(one) }}
         </p>
-        <p v-if="said.gap" class="py-2 px-3 edge-l-5-herb bg-herb-soft" role="status">
+        <p v-if="said.gap" class="note-herb" role="status">
           {{ texts.theRoundsRemindYou(said.gap) }}
         </p>
       </template>

@@ -33,20 +33,10 @@ const print = () => {
     <p class="quiet">
       {{ texts.about(counted(minutes, 'minute'), counted(steps, 'step'), rinses ? procedure.rinseWith : '') }}
     </p>
-    <p
-      v-for="warning in procedure.warnings"
-      :key="warning"
-      class="my-2 py-2 px-3 edge-l-5-amber bg-amber-soft"
-      role="note"
-    >
+    <p v-for="warning in procedure.warnings" :key="warning" class="my-2 note-amber" role="note">
       {{ warning }}
     </p>
-    <p
-      v-for="{ hold, work } in procedure.held"
-      :key="hold.cause"
-      class="my-2 py-2 px-3 edge-l-5-plum bg-plum-soft"
-      role="note"
-    >
+    <p v-for="{ hold, work } in procedure.held" :key="hold.cause" class="my-2 note-plum" role="note">
       <b>{{ texts.onHold }}</b> {{ work.join(', ') }}. {{ inOurUnits(hold.reason) }} {{ hold.clears }}
     </p>
     <div class="take grid cols-[repeat(auto-fit,minmax(200px,1fr))] gap-y-2 gap-x-30px my-10px">

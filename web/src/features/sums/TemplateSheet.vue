@@ -38,27 +38,14 @@ const crosses = computed(() => {
   >
     <ellipse
       v-if="piece.round"
-      class="fill-none [stroke:black] stroke-width-0.4"
+      class="cut"
       :cx="piece.a / 2"
       :cy="piece.b / 2"
       :rx="piece.a / 2"
       :ry="piece.b / 2"
     />
-    <rect
-      v-else
-      class="fill-none [stroke:black] stroke-width-0.4"
-      x="0.2"
-      y="0.2"
-      :width="piece.a - 0.4"
-      :height="piece.b - 0.4"
-    />
-    <circle
-      v-if="piece.hole"
-      class="fill-none [stroke:black] stroke-width-0.4"
-      :cx="piece.a / 2"
-      :cy="piece.b / 2"
-      :r="piece.hole / 2"
-    />
+    <rect v-else class="cut" x="0.2" y="0.2" :width="piece.a - 0.4" :height="piece.b - 0.4" />
+    <circle v-if="piece.hole" class="cut" :cx="piece.a / 2" :cy="piece.b / 2" :r="piece.hole / 2" />
     <path
       v-for="cross in crosses"
       :key="cross.key"
@@ -84,6 +71,12 @@ const crosses = computed(() => {
 
 .sheet:last-child {
   break-after: auto;
+}
+
+.cut {
+  fill: none;
+  stroke: black;
+  stroke-width: 0.4;
 }
 
 @media print {

@@ -43,7 +43,7 @@ const sheets = computed(() => {
 /** The paper as printers know it; true size needs it named. */
 const pageRule = computed(() => {
   const [shorter, longer] = PAPERS[form.paper]
-  const size = lying.value ? texts.mmMm(longer, shorter) : texts.mmMm(shorter, longer)
+  const size = (lying.value ? [longer, shorter] : [shorter, longer]).map((mm) => `${String(mm)}mm`).join(' ')
   return `@page { size: ${size}; margin: ${String(MARGIN_MM - SLACK_MM)}mm; }`
 })
 const pageStyle = new CSSStyleSheet()

@@ -263,7 +263,6 @@ export const texts = {
   seeAllOfThem: 'See all of them',
   page: (name: Told) => `Page ${name}`,
   n100Mm: '100 mm',
-  mmMm: (longer: Told, shorter: Told) => `${longer}mm ${shorter}mm`,
   templateAtTrueSize: 'Template at true size',
   thisSizeCannotBe: (tell: Told, tell2: Told) =>
     `This size cannot be printed: a side lies between ${tell} and ${tell2}.`,

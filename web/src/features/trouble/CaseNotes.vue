@@ -8,12 +8,12 @@ const emit = defineEmits<{ drop: [] }>()
 </script>
 
 <template>
-  <p v-if="!reachable" class="my-2 py-2 px-3 edge-l-5-amber bg-amber-soft" role="status">
+  <p v-if="!reachable" class="my-2 note-amber" role="status">
     {{ texts.noConnectionTheCase }}
   </p>
-  <p v-if="failure" class="my-2 py-2 px-3 edge-l-5-amber bg-amber-soft" role="alert">
+  <p v-if="failure" class="my-2 note-amber" role="alert">
     {{ wordsOf(failure) }}
     <el-button text type="primary" @click="emit('drop')">{{ texts.dropWhatWasNot }}</el-button>
   </p>
-  <p v-if="trouble" class="my-2 py-2 px-3 edge-l-5-amber bg-amber-soft" role="alert">{{ trouble }}</p>
+  <p v-if="trouble" class="my-2 note-amber" role="alert">{{ trouble }}</p>
 </template>

@@ -114,7 +114,7 @@ useKeys((key) => {
               @leave="deeds.giveUp"
             />
             <template v-else>
-              <p v-if="clash && !again" class="my-2 py-2 px-3 edge-l-5-amber bg-amber-soft">
+              <p v-if="clash && !again" class="my-2 note-amber">
                 {{ texts.thatDoesNotFit(questionOf(clash).ask) }}
                 <el-button text type="primary" @click="again = clash">{{ texts.lookAtThatAgain }}</el-button>
               </p>

@@ -110,7 +110,7 @@ async function begin(complaint: string) {
       <p v-if="tank !== undefined && !filters.isPending.value && !ofTank.length" class="quiet">
         {{ texts.thisTankHasNo }}
       </p>
-      <p v-for="one in going" :key="one.id" class="my-2 py-2 px-3 edge-l-5-amber bg-amber-soft">
+      <p v-for="one in going" :key="one.id" class="my-2 note-amber">
         {{ texts.isBeingLookedInto(complaintWords(one.complaint)) }}
         <RouterLink :to="{ name: 'case', params: { case: one.id } }">{{ texts.goOnWithIt }}</RouterLink>
       </p>

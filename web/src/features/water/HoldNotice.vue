@@ -17,7 +17,7 @@ const likely = computed(() =>
 </script>
 
 <template>
-  <p class="hold py-2 px-3 edge-l-5-plum bg-plum-soft" role="note">
+  <p class="hold note-plum" role="note">
     <b class="mr-1 text-plum"><span aria-hidden="true">▨</span> {{ texts.hold }}</b>
     {{ inOurUnits(hold.reason) }}
     {{ hold.clears }}

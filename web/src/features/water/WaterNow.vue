@@ -65,12 +65,7 @@ const toxic = computed(() => props.water.toxic)
         </div>
       </dl>
     </section>
-    <section
-      v-if="toxic"
-      class="py-2 px-3 edge-l-5-herb bg-herb-soft"
-      :class="BAND[toxic.band]"
-      aria-labelledby="toxic"
-    >
+    <section v-if="toxic" class="note-herb" :class="BAND[toxic.band]" aria-labelledby="toxic">
       <h2 id="toxic">{{ texts.toxicAmmonia(BAND[toxic.band]) }}</h2>
       <p>
         {{ toxic.atMost ? texts.atMost : ''

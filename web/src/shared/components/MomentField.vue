@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { texts } from '../texts'
 import { weekFromSite } from '../weeks'
 import { dayFormat } from '../dates'
 import FieldFrame from './FieldFrame.vue'
@@ -17,10 +16,10 @@ weekFromSite()
       :id="id"
       :model-value="value"
       type="datetime"
-      :format="texts.hhMm(dayFormat)"
+      :format="`${dayFormat} HH:mm`"
       time-format="HH:mm"
       value-format="YYYY-MM-DDTHH:mm"
-      :placeholder="texts.hhMm2(dayFormat.toLowerCase())"
+      :placeholder="`${dayFormat.toLowerCase()} hh:mm`"
       :aria-invalid="invalid"
       :aria-describedby="note"
       @update:model-value="(moment: string | null) => (value = moment ?? '')"
