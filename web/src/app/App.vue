@@ -7,6 +7,7 @@ import { MAY_GO } from '@/shared/allowed'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { usePreferences } from '@/shared/preferences'
 import AppShell from './AppShell.vue'
+import { useArrival } from './arrival'
 import { mayGo } from './router'
 
 /** The door for strangers, the places for people of the site. */
@@ -14,6 +15,8 @@ usePreferences()
 const route = useRoute()
 const router = useRouter()
 const session = useSession()
+const missed = useArrival(router)
+const again = () => location.reload()
 provide(MAY_GO, (to) => mayGo(session.data.value, router.resolve(to).meta.needs))
 const inside = computed(() => session.data.value?.name !== undefined)
 
@@ -31,7 +34,9 @@ watch(inside, (now, before) => {
     :what="texts.chervil"
     @retry="session.refetch()"
   >
-    <AppShell v-if="inside && !route.meta.open" />
-    <RouterView v-else />
+    <AppShell v-if="inside && !route.meta.open" :missed="missed" @again="again" />
+    <AsyncState v-else :pending="false" :error="missed" :what="texts.thisPage" @retry="again">
+      <RouterView />
+    </AsyncState>
   </AsyncState>
 </template>

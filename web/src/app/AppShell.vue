@@ -5,13 +5,18 @@ import { useRoute, useRouter } from 'vue-router'
 import { AlertWatch } from '@/features/device'
 import { RestartGuard } from '@/features/procedure'
 import { useKeys } from '@/shared/keys'
+import AsyncState from '@/shared/components/AsyncState.vue'
 import { usePreferences } from '@/shared/preferences'
+import type { Problem } from '@/shared/problem'
 import PhoneBar from './PhoneBar.vue'
 import { PLACES } from './places'
 import RailNav from './RailNav.vue'
 import SiteNotice from './SiteNotice.vue'
 
 /* The rail with its places, and the keys that work everywhere. */
+
+defineProps<{ missed: Problem | null }>()
+const emit = defineEmits<{ again: [] }>()
 
 /** Loaded when they are first wanted. */
 const KeysHelp = defineAsyncComponent(() => import('./KeysHelp.vue'))
@@ -56,7 +61,9 @@ const logHere = () =>
       <SiteNotice />
       <AlertWatch />
       <RestartGuard v-if="route.name !== 'service'" />
-      <RouterView :key="route.path" />
+      <AsyncState :pending="false" :error="missed" :what="texts.thisPage" @retry="emit('again')">
+        <RouterView :key="route.path" />
+      </AsyncState>
     </div>
     <PhoneBar @search="searching = true" @tour="touring = true" />
     <KeysHelp v-if="helping" v-model="helping" />

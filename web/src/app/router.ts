@@ -352,11 +352,5 @@ export function makeRouter(client: QueryClient) {
       return typeof to.query.to === 'string' ? to.query.to : { name: 'rounds' }
     return mayGo(session, to.meta.needs) ? true : { name: 'not-yours', params: { needs: to.meta.needs } }
   })
-  // A view whose file did not arrive, as over a weak network: loaded anew, once, rather than an empty page.
-  router.onError((_failure, to) => {
-    if (history.state?.loadedAnew === to.fullPath) return
-    history.replaceState({ ...history.state, loadedAnew: to.fullPath }, '', to.fullPath)
-    location.reload()
-  })
   return router
 }

@@ -17,6 +17,7 @@ export const texts = {
   onlyAKeeperChanges: 'Only a keeper changes this.',
   youCanLookAt: 'You can look at everything, but not change it.',
   goToRounds: 'Go to Rounds',
+  thisPage: 'this page',
   thereIsNothingHere: 'There is nothing here',
   theAddressMayBe: 'The address may be mistyped, or what it named is gone.',
   log: 'Log',

@@ -18,7 +18,9 @@ const typed = reactive<Record<string, string>>({})
 
 const fieldIn = (rule: Rule) => rule.key.split('.').at(-1) ?? ''
 const scale = (rule: Rule) => scaleOf(rule.measure, fieldIn(rule))
-const textOf = (rule: Rule) => typed[rule.key] ?? fieldOf(scale(rule), rule.kept ?? rule.ours)
+/** Ours may be a third, of which nobody wants six digits. */
+const digits = (rule: Rule) => (rule.kept === undefined && rule.measure === 'SHARE' ? 3 : 6)
+const textOf = (rule: Rule) => typed[rule.key] ?? fieldOf(scale(rule), rule.kept ?? rule.ours, digits(rule))
 
 function nameOf(rule: Rule): string {
   const [of = '', what = '', column] = rule.key.split('.')
@@ -54,7 +56,7 @@ async function save(rule: Rule) {
 }
 
 async function ours(rule: Rule) {
-  typed[rule.key] = fieldOf(scale(rule), rule.ours)
+  Reflect.deleteProperty(typed, rule.key)
   await send(() => keep.mutateAsync({ key: rule.key }))
 }
 </script>

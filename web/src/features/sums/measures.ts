@@ -119,9 +119,9 @@ const finer = (shown: number, places: number) =>
     : places
 
 /** A stored value as it stands in a field. */
-export function fieldOf(scale: Scale, stored: unknown): string {
+export function fieldOf(scale: Scale, stored: unknown, digits = 6): string {
   if (typeof stored !== 'number') return ''
-  const text = String(Number(((stored - scale.zero) / scale.size).toPrecision(6)))
+  const text = String(Number(((stored - scale.zero) / scale.size).toPrecision(digits)))
   return unitsInUse.value.decimalSign === 'COMMA' ? text.replace('.', ',') : text
 }
 
