@@ -10,7 +10,10 @@ function routerWith(arrives: () => boolean) {
     history: createMemoryHistory(),
     routes: [
       { path: '/', component: empty },
-      { path: '/far', component: () => (arrives() ? Promise.resolve(empty) : Promise.reject(new Error('weak'))) },
+      {
+        path: '/far',
+        component: () => (arrives() ? Promise.resolve(empty) : Promise.reject(new Error('weak'))),
+      },
     ],
   })
 }

@@ -59,10 +59,11 @@ final class FirstStart {
         unpack(jar);
         String demo = newName();
         String empty = newName();
-        Process first = start(List.of("-XX:ArchiveClassesAtExit=" + archive()), List.of(DEMO), demo);
-        Process second = start(List.of(), List.of(), empty);
-        end(first, demo);
-        end(second, empty);
+        Process filling = start(List.of(), List.of(DEMO), demo);
+        // Ready long before the other, so that its archive is written while that one fills its site.
+        Process bare = start(List.of("-XX:ArchiveClassesAtExit=" + archive()), List.of(), empty);
+        end(bare, empty);
+        end(filling, demo);
         rename(demo, template(true));
         rename(empty, template(false));
     }
