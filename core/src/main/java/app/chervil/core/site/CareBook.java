@@ -25,6 +25,7 @@ import app.chervil.core.visit.LoggedService;
 import app.chervil.core.visit.MeterDays;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -32,6 +33,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 
 /** One filter with all that bears on its care. What is asked of it twice is worked out once. */
 public final class CareBook {
@@ -57,6 +59,24 @@ public final class CareBook {
     /** Services of the whole tank, oldest first. */
     public List<PastService> services() {
         return tank.records().services();
+    }
+
+    /**
+     * The first service of a filter of which nobody knew when it had been cleaned before; empty where somebody knew, or said
+     * since what they know.
+     */
+    public Optional<PastService> undated() {
+        boolean answered = services().stream().anyMatch(service -> service.manner()
+                .answers()
+                .getOrDefault(filter.id(), Map.of())
+                .containsKey(Asked.START));
+        if (answered || filter.cleaned().known()) {
+            return Optional.empty();
+        }
+        Set<Long> tasks = filter.tasks().stream().map(FilterTask::id).collect(Collectors.toSet());
+        return services().stream()
+                .filter(service -> !Collections.disjoint(service.done().keySet(), tasks))
+                .findFirst();
     }
 
     /** Forecasts of the tasks that are not switched off, in the order of the water path. */

@@ -1,6 +1,7 @@
 package app.chervil.server.plan;
 
 import app.chervil.core.agenda.Agenda;
+import app.chervil.core.agenda.BookedVisit;
 import app.chervil.core.agenda.Decided;
 import app.chervil.core.agenda.Moved;
 import app.chervil.core.agenda.Replanning;
@@ -32,9 +33,17 @@ record Known(Standing standing, List<Decided> decisions, List<Step> way) {
      * Planned anew once.
      *
      * @param from mark of the plan before
+     * @param visits that the plan before told of; empty if it may have been bettered since, or there was none
      * @param moved what people are told of it
      */
-    record Step(String from, Optional<Moved> moved) {}
+    record Step(String from, Optional<List<BookedVisit>> visits, Optional<Moved> moved) {
+        static Step from(Optional<Told> before, Optional<Moved> moved) {
+            return new Step(
+                    before.map(Told::mark).orElse(NONE),
+                    before.filter(one -> !one.rough()).map(Told::visits),
+                    moved);
+        }
+    }
 
     /** What a plan is worked out from: the plan before it, and the way that led there. */
     private record Base(Optional<Told> told, List<Decided> decisions, List<Step> way) {
@@ -42,7 +51,7 @@ record Known(Standing standing, List<Decided> decisions, List<Step> way) {
             Standing standing = new Replanning(told, decisions).of(agenda, weeks, now);
             List<Step> further = new ArrayList<>(way);
             if (!Optional.of(standing.told()).equals(told)) {
-                further.add(new Step(told.map(Told::mark).orElse(NONE), standing.moved()));
+                further.add(Step.from(told, standing.moved()));
             }
             return new Known(standing, decisions, further);
         }

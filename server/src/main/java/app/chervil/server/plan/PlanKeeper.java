@@ -4,14 +4,12 @@ import app.chervil.core.agenda.BookedVisit;
 import app.chervil.core.agenda.Told;
 import app.chervil.server.plan.PlanMapper.MoveRow;
 import app.chervil.server.plan.PlanMapper.Moves;
-import app.chervil.server.plan.PlanMapper.PlanRow;
 import app.chervil.server.plan.PlanMapper.VisitRow;
 import app.chervil.server.plan.PlanMapper.VisitRows;
 import app.chervil.server.plan.PlanMapper.Words;
 import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -58,8 +56,7 @@ class PlanKeeper {
     void keep(long site, Known known) {
         mapper.lock(site);
         LocalDate today = known.standing().today();
-        Optional<PlanRow> row = mapper.find(site, today.minusDays(VISITS_KEPT_DAYS), today);
-        List<Known.Step> rest = known.since(row.map(PlanRow::mark).orElse(Known.NONE));
+        List<Known.Step> rest = known.since(mapper.findMark(site).orElse(Known.NONE));
         if (rest.isEmpty()) {
             return;
         }
@@ -70,16 +67,29 @@ class PlanKeeper {
                         moved.at(),
                         new Words(moved.causes()),
                         new Moves(moved.moves().stream().map(MoveRow::of).toList())));
-        save(site, row, known.standing().told(), today);
+        save(
+                site,
+                rest.get(0).visits().orElseGet(() -> kept(site, today)),
+                known.standing().told(),
+                today);
         if (known.standing().told().rough()) {
             bettering.begin(site);
         }
     }
 
-    /** Stores a plan with its visits. */
-    void save(long site, Optional<PlanRow> row, Told told, LocalDate today) {
+    private List<BookedVisit> kept(long site, LocalDate today) {
+        return mapper.find(site, today.minusDays(VISITS_KEPT_DAYS), today)
+                .map(row -> row.hanging().booked())
+                .orElse(List.of());
+    }
+
+    /**
+     * Stores a plan with its visits.
+     *
+     * @param before visits of the plan that is kept so far
+     */
+    void save(long site, List<BookedVisit> before, Told told, LocalDate today) {
         mapper.save(site, told, new Words(told.decided()));
-        List<BookedVisit> before = row.map(one -> one.hanging().booked()).orElse(List.of());
         Set<UUID> now = told.visits().stream().map(BookedVisit::id).collect(Collectors.toSet());
         List<UUID> gone = before.stream()
                 .filter(visit -> !now.contains(visit.id()) && visit.on().isAfter(today))

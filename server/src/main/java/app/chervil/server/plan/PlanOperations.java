@@ -257,7 +257,7 @@ public class PlanOperations {
             LocalDate today = rough.standing().today();
             find(who, today)
                     .filter(row -> row.rough() && row.mark().equals(better.mark()))
-                    .ifPresent(row -> keeper.save(who.siteId(), Optional.of(row), better, today));
+                    .ifPresent(row -> keeper.save(who.siteId(), row.hanging().booked(), better, today));
         });
     }
 }

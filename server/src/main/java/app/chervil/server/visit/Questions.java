@@ -6,7 +6,7 @@ import app.chervil.core.site.Asked;
 import app.chervil.core.site.Filter;
 import app.chervil.server.visit.SavedService.AskedQuestion;
 import app.chervil.server.visit.SavedService.Choice;
-import app.chervil.server.visit.ServiceRows.UndatedRow;
+import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -66,13 +66,12 @@ final class Questions {
     }
 
     /** What is still to be asked about the first service of a filter of unknown age. */
-    static AskedQuestion start(UndatedRow first) {
-        String when = DAY.format(first.doneOn());
+    static AskedQuestion start(Filter filter, LocalDate first) {
         return new AskedQuestion(
-                first.filterId(),
-                first.filterName(),
+                filter.id(),
+                filter.name(),
                 Asked.START,
-                "When was " + first.filterName() + " last cleaned before " + when + "?",
+                "When was " + filter.name() + " last cleaned before " + DAY.format(first) + "?",
                 AGES);
     }
 

@@ -7,7 +7,6 @@ import app.chervil.server.visit.ServiceRows.PartRow;
 import app.chervil.server.visit.ServiceRows.PastRow;
 import app.chervil.server.visit.ServiceRows.PhotoCount;
 import app.chervil.server.visit.ServiceRows.ServiceRow;
-import app.chervil.server.visit.ServiceRows.UndatedRow;
 import app.chervil.server.visit.ServiceRows.UsedRow;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -60,9 +59,6 @@ interface ServiceMapper {
 
     /** Filters of a tank that services other than this one did something on. */
     List<Long> listServedFilters(long site, long tank, UUID except);
-
-    /** Filters of which nobody said when they were last cleaned before the first service, with that service. */
-    List<UndatedRow> listUndated(long site);
 
     /** What was answered about services of a site, in no order. */
     List<AnswerRow> listAnswers(long site);

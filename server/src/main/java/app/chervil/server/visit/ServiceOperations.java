@@ -295,8 +295,10 @@ public class ServiceOperations {
     /** What was not answered yet about the first services of filters of unknown age. */
     @Transactional(readOnly = true)
     public List<OpenQuestion> undated(SignedIn who) {
-        return mapper.listUndated(who.siteId()).stream()
-                .map(row -> new OpenQuestion(row.serviceId(), Questions.start(row)))
+        return books.site(who).tanks().stream()
+                .flatMap(tank -> tank.filters().stream())
+                .flatMap(care -> care.undated().stream()
+                        .map(first -> new OpenQuestion(first.id(), Questions.start(care.filter(), first.doneOn()))))
                 .toList();
     }
 

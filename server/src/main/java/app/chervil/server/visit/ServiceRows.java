@@ -186,7 +186,4 @@ final class ServiceRows {
             return new ServiceView.FlowView(filterId, beforeLph, afterLph);
         }
     }
-
-    /** The first service of a filter that was of an unknown age then. */
-    record UndatedRow(long filterId, String filterName, UUID serviceId, LocalDate doneOn) {}
 }

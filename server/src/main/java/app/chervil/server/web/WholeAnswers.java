@@ -30,8 +30,20 @@ class WholeAnswers extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        ContentCachingResponseWrapper whole = new ContentCachingResponseWrapper(response);
+        Whole whole = new Whole(response);
         chain.doFilter(request, whole);
         whole.copyBodyToResponse();
+    }
+
+    /** Has room for all of an answer, and says so: who asks how much fits takes a longer answer for one on its way. */
+    private static final class Whole extends ContentCachingResponseWrapper {
+        Whole(HttpServletResponse response) {
+            super(response);
+        }
+
+        @Override
+        public int getBufferSize() {
+            return Integer.MAX_VALUE;
+        }
     }
 }

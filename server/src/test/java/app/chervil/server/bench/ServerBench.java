@@ -192,7 +192,9 @@ public final class ServerBench {
                         statements() / (double) TIMES,
                         median(warm) / median(bare));
             }
+            reset();
             afterLogs(served);
+            tell();
             say("bare SQL of the same rows: median %.1f ms%n", median(bare));
             say("heap at rest: %d MB%n", heap(served.pid()));
         }
@@ -263,17 +265,18 @@ public final class ServerBench {
                   and query !~* 'select \\* from'""");
     }
 
-    /** Which statements they were, where somebody wants to know. */
+    /** Which statements they were and how long each took, dearest first, where somebody wants to know. */
     private void tell() throws SQLException {
         if (!options.containsKey("tell")) {
             return;
         }
         try (Statement statement = database.createStatement();
                 ResultSet result = statement.executeQuery("""
-                        select calls, regexp_replace(left(query, 400), '\\s+', ' ', 'g') from pg_stat_statements
-                        where query !~* '^(begin|commit|rollback|set|show)|pg_stat'""")) {
+                        select calls, mean_exec_time, regexp_replace(left(query, 400), '\\s+', ' ', 'g') from pg_stat_statements
+                        where query !~* '^(begin|commit|rollback|set|show)|pg_stat'
+                        order by total_exec_time desc""")) {
             while (result.next()) {
-                say("    %d x %s%n", result.getLong(1), result.getString(2));
+                say("    %d x %.1f ms %s%n", result.getLong(1), result.getDouble(2), result.getString(3));
             }
         }
     }

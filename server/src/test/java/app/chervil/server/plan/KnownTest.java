@@ -23,7 +23,11 @@ class KnownTest {
         Standing standing = mock(Standing.class);
         when(standing.told()).thenReturn(new Told("C", 8, PlanState.NONE, List.of(), rough, List.of()));
         return new Known(
-                standing, List.of(), List.of(new Step("A", Optional.of(FIRST)), new Step("B", Optional.of(SECOND))));
+                standing,
+                List.of(),
+                List.of(
+                        new Step("A", Optional.empty(), Optional.of(FIRST)),
+                        new Step("B", Optional.empty(), Optional.of(SECOND))));
     }
 
     @Test
