@@ -1,5 +1,6 @@
 package app.chervil.core.agenda;
 
+import app.chervil.core.agenda.TankGathering.TankWork;
 import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.filter.Material;
 import app.chervil.core.interval.Window;
@@ -9,6 +10,7 @@ import app.chervil.core.plan.Instance.Before;
 import app.chervil.core.plan.Instance.Logged;
 import app.chervil.core.plan.SetUps;
 import app.chervil.core.site.Tank;
+import app.chervil.core.site.TankBook;
 import app.chervil.core.tank.TankChore;
 import app.chervil.core.water.Hold;
 import java.time.LocalDate;
@@ -23,6 +25,7 @@ import java.util.Optional;
  * @param tanks by id
  * @param work by chain id, in the order in which tanks are walked; what waits for a hold without an end is not among it
  * @param waiting what waits for such a hold
+ * @param gathered the same by tank, to gather from again
  */
 public record Agenda(
         LocalDate today,
@@ -31,7 +34,8 @@ public record Agenda(
         List<Work> waiting,
         List<Logged> logged,
         SetUps setUps,
-        People people) {
+        People people,
+        Map<TankBook, TankWork> gathered) {
     /**
      * A task or chore that is planned.
      *
@@ -88,7 +92,7 @@ public record Agenda(
     }
 
     Agenda with(Map<Long, Work> other) {
-        return new Agenda(today, tanks, other, waiting, logged, setUps, people);
+        return new Agenda(today, tanks, other, waiting, logged, setUps, people, gathered);
     }
 
     /** What the planner is given. */

@@ -60,6 +60,9 @@ public record BookedVisit(
                 && minutes == wanted.minutes
                 && (work.equals(wanted.work) || chains().equals(wanted.chains()))
                 && account.equals(wanted.account);
+        if (same && work.equals(wanted.work)) {
+            return this;
+        }
         return new BookedVisit(
                 id,
                 wanted.tank,

@@ -180,9 +180,8 @@ public record Standing(Agenda agenda, Audit audit, Told told, Optional<Moved> mo
         }
 
         private boolean isDueChore(Occurrence one, LocalDate on, LocalDate day) {
-            boolean late = date(plan().span(one).latest()).isBefore(day);
-            return (on.equals(day) || late)
-                    && agenda.of(one.chain().id()).subject().chore().isPresent();
+            boolean chore = agenda.of(one.chain().id()).subject().chore().isPresent();
+            return chore && (on.equals(day) || date(plan().span(one).latest()).isBefore(day));
         }
 
         /** Tasks of the day. */

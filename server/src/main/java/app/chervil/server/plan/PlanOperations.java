@@ -132,7 +132,7 @@ public class PlanOperations {
                 : memory.recall(
                         who.siteId(),
                         new Further(weeks),
-                        () -> keptSoon(who, usual.further(agenda(who), weeks, clock.instant())));
+                        () -> keptSoon(who, usual.further(agenda(who, Optional.of(usual)), weeks, clock.instant())));
     }
 
     private Known keptSoon(SignedIn who, Known known) {
@@ -140,12 +140,13 @@ public class PlanOperations {
         return known;
     }
 
-    private Agenda agenda(SignedIn who) {
-        return Gathering.of(books.site(who), time.people(who));
+    private Agenda agenda(SignedIn who, Optional<Known> before) {
+        return Gathering.of(books.site(who), time.people(who), before.map(earlier -> earlier.standing()
+                .agenda()));
     }
 
     private Known usual(SignedIn who, Optional<Known> before) {
-        Agenda agenda = agenda(who);
+        Agenda agenda = agenda(who, before);
         return before.flatMap(earlier -> then(who, earlier, agenda))
                 .orElseGet(() -> Known.of(find(who, agenda.today()), agenda, Replanning.USUAL_WEEKS, clock.instant()));
     }
