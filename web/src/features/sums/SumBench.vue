@@ -37,7 +37,7 @@ watch(
   },
   { immediate: true },
 )
-const { typed, type, originOf, isKnown, reading, given, answer, errors, values } = useSum(
+const { typed, type, originOf, isKnown, reading, given, answer, isCurrent, errors, values } = useSum(
   computed(() => props.sum),
   known,
   props.handed,
@@ -116,6 +116,7 @@ const open = ref<string[]>([])
     <SumDoes
       v-if="values && given"
       class="does"
+      :inert="!isCurrent"
       :page="page"
       :sum="sum"
       :tank="tank"

@@ -144,6 +144,25 @@ describe('a sum on its page', () => {
     })
   })
 
+  it('has nothing done with an answer until it is that of what was typed last', async () => {
+    const { wrapper, type, answered } = await open('catch', { 'POST /api/sums/catch': CATCH })
+    const does = () => wrapper.get('[aria-label="What to do with it"]')
+    await type('catches[0].litres', '2')
+    await type('catches[0].seconds', '10')
+    await answered()
+    await vi.waitFor(() => {
+      expect(does().attributes()).not.toHaveProperty('inert')
+    })
+
+    await type('catches[1].litres', '2')
+    await type('catches[1].seconds', '11')
+    expect(does().attributes()).toHaveProperty('inert')
+
+    await vi.waitFor(() => {
+      expect(does().attributes()).not.toHaveProperty('inert')
+    })
+  })
+
   it('takes sheets that were cut up off their shelf', async () => {
     const cut = { best: 26, sheets: 1, cuts: 28, waste: 0.07, pieces: [{ x: 0, y: 0, w: 108, h: 83 }] }
     const { wrapper, asked, type, answered } = await open('cut', {

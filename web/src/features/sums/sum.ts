@@ -62,12 +62,17 @@ export function useSum(sum: ComputedRef<Sum>, known: Ref<Known>, handed: Given) 
     () => reading.value.missing.length === 0 && Object.keys(reading.value.wrong).length === 0,
   )
   const given = computed(() => (isReady.value ? reading.value.given : undefined))
-  const answer = useAnswer(() => sum.value.name, refDebounced(given, SETTLED_MS))
+  const settled = refDebounced(given, SETTLED_MS)
+  const answer = useAnswer(() => sum.value.name, settled)
+  /** Whether the answer is that of what stands in the fields; until then nothing is to be done with it. */
+  const isCurrent = computed(
+    () => !answer.isPlaceholderData.value && JSON.stringify(settled.value) === JSON.stringify(given.value),
+  )
   const refused = computed(() => {
     const byField = answer.error.value instanceof Problem ? answer.error.value.byField : {}
     return Object.fromEntries(Object.entries(byField).map(([field, said]) => [field, inOurUnits(said)]))
   })
   const errors = computed(() => (isReady.value ? refused.value : reading.value.wrong))
   const values = computed(() => (isReady.value && !answer.isError.value ? answer.data.value : undefined))
-  return { typed, type, originOf, isKnown, reading, given, answer, errors, values }
+  return { typed, type, originOf, isKnown, reading, given, answer, isCurrent, errors, values }
 }

@@ -3,44 +3,68 @@ package app.chervil.server.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import jakarta.servlet.FilterChain;
-import jakarta.servlet.ServletResponse;
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.Arrays;
 import org.junit.jupiter.api.Test;
 import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.security.web.util.OnCommittedResponseWrapper;
 
-/** Whoever has work to do once an answer goes, as the keeper of sessions has, does it once, at the end. */
 class WholeAnswersTest {
-    private final MockHttpServletResponse answer = new MockHttpServletResponse();
-    private final AtomicBoolean gone = new AtomicBoolean();
+    private static final int PART = 100_000;
+    private static final int PARTS = 5;
 
-    private void answer(String path, int length) throws Exception {
-        FilterChain chain = (request, response) -> {
-            ServletResponse waiting = new OnCommittedResponseWrapper((HttpServletResponse) response) {
-                @Override
-                protected void onResponseCommitted() {
-                    gone.set(true);
-                }
-            };
-            waiting.getWriter().write("x".repeat(length));
+    private final MockHttpServletResponse response = new MockHttpServletResponse();
+    private boolean leftEarly;
+
+    private void answer(String path) throws Exception {
+        FilterChain inParts = (request, answer) -> {
+            byte[] part = new byte[PART];
+            Arrays.fill(part, (byte) 'a');
+            for (int i = 0; i < PARTS; i++) {
+                answer.getOutputStream().write(part);
+                answer.flushBuffer();
+            }
+            leftEarly = response.isCommitted();
         };
-        new WholeAnswers().doFilter(new MockHttpServletRequest("GET", path), answer, chain);
+        answer(path, inParts);
+    }
+
+    private void answer(String path, FilterChain chain) throws Exception {
+        new WholeAnswers().doFilter(new MockHttpServletRequest("GET", path), response, chain);
+    }
+
+    /** As whoever keeps sessions: it has work to do once an answer is longer than what fits before it leaves. */
+    private FilterChain withWorkAtTheEnd() {
+        return (request, answer) -> new OnCommittedResponseWrapper((HttpServletResponse) answer) {
+            @Override
+            protected void onResponseCommitted() {
+                leftEarly = true;
+            }
+        }.getWriter().write("a".repeat(PART));
     }
 
     @Test
-    void an_answer_longer_than_the_servers_buffer_goes_in_one_piece() throws Exception {
-        answer("/api/plan", 100_000);
+    void a_long_answer_leaves_once_it_is_whole() throws Exception {
+        answer("/api/rounds");
 
-        assertThat(gone).isFalse();
-        assertThat(answer.getContentAsByteArray()).hasSize(100_000);
+        assertThat(leftEarly).isFalse();
+        assertThat(response.getContentAsByteArray()).hasSize(PARTS * PART);
+        assertThat(response.getContentLength()).isEqualTo(PARTS * PART);
     }
 
     @Test
-    void a_stream_goes_as_it_comes() throws Exception {
-        answer("/api/alerts/stream", 100_000);
+    void nobody_takes_a_long_answer_for_one_on_its_way() throws Exception {
+        answer("/api/plan", withWorkAtTheEnd());
 
-        assertThat(gone).isTrue();
+        assertThat(leftEarly).isFalse();
+        assertThat(response.getContentAsByteArray()).hasSize(PART);
+    }
+
+    @Test
+    void a_stream_leaves_as_it_comes() throws Exception {
+        answer("/api/alerts/stream");
+
+        assertThat(leftEarly).isTrue();
     }
 }
