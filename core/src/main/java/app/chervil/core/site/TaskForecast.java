@@ -14,14 +14,9 @@ import java.util.List;
  * A task in use with its forecast.
  *
  * @param disturbs whether it disturbs the tank's bacteria, and so waits while the tank is on hold
- * @param reach how the task is reached
  */
-public record TaskForecast(Filter filter, FilterTask task, Forecast forecast, boolean disturbs, Reach reach) {
+public record TaskForecast(Filter filter, FilterTask task, Forecast forecast, boolean disturbs) {
     private static final long NEGLECTED = 2;
-
-    public TaskForecast(Filter filter, FilterTask task, Forecast forecast, boolean disturbs) {
-        this(filter, task, forecast, disturbs, reach(filter, task));
-    }
 
     public CareRule rule() {
         return task.rule();
@@ -43,7 +38,8 @@ public record TaskForecast(Filter filter, FilterTask task, Forecast forecast, bo
         return early || neglected ? rule().startDays() : days;
     }
 
-    private static Reach reach(Filter filter, FilterTask task) {
+    /** How the task is reached. */
+    public Reach reach() {
         if (filter.kind() != FilterKind.CANISTER) {
             return Reach.FREE;
         }
@@ -65,6 +61,6 @@ public record TaskForecast(Filter filter, FilterTask task, Forecast forecast, bo
 
     /** The task as the rounds walk to it. */
     public Errand errand() {
-        return new Errand(new Errand.Place(filter.tankId(), filter.id(), task.id()), rule(), reach, forecast);
+        return new Errand(new Errand.Place(filter.tankId(), filter.id(), task.id()), rule(), reach(), forecast);
     }
 }

@@ -37,7 +37,7 @@ record Known(Standing standing, List<Decided> decisions, List<Step> way) {
      * @param moved what people are told of it
      */
     record Step(String from, Optional<List<BookedVisit>> visits, Optional<Moved> moved) {
-        static Step from(Optional<Told> before, Optional<Moved> moved) {
+        static Step after(Optional<Told> before, Optional<Moved> moved) {
             return new Step(
                     before.map(Told::mark).orElse(NONE),
                     before.filter(one -> !one.rough()).map(Told::visits),
@@ -51,7 +51,7 @@ record Known(Standing standing, List<Decided> decisions, List<Step> way) {
             Standing standing = new Replanning(told, decisions).of(agenda, weeks, now);
             List<Step> further = new ArrayList<>(way);
             if (!Optional.of(standing.told()).equals(told)) {
-                further.add(Step.from(told, standing.moved()));
+                further.add(Step.after(told, standing.moved()));
             }
             return new Known(standing, decisions, further);
         }

@@ -72,7 +72,7 @@ class PlanKeeperTest {
         when(standing.told()).thenReturn(told("B", rough, List.of(STAYS, NEW)));
         when(standing.today()).thenReturn(TODAY);
         Moved moved = new Moved(Instant.EPOCH, List.of("a log"), List.of());
-        return new Known(standing, List.of(), List.of(Step.from(Optional.of(before), Optional.of(moved))));
+        return new Known(standing, List.of(), List.of(Step.after(Optional.of(before), Optional.of(moved))));
     }
 
     private void onlyWhatDiffersIsWritten() {
