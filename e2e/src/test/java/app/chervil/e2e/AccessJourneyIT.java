@@ -8,47 +8,7 @@ import org.junit.jupiter.api.Test;
 /** Every view of the demo: by its rules of access in both themes, and at the width of a phone by a thumb's. */
 class AccessJourneyIT extends InTheDemo {
     @Test
-    void every_view_is_accessible_in_both_themes() {
-        for (String path : List.of(
-                "/",
-                "/tanks",
-                "/tanks/2",
-                "/tanks/3",
-                "/tanks/new",
-                "/tanks/2/edit",
-                "/tanks/2/filters/new",
-                "/tanks/2/filters/2",
-                "/tanks/2/log?tasks=9,11",
-                "/tanks/2/prepare?tasks=9,11",
-                "/log",
-                "/tanks/2/tasks/6",
-                "/stores",
-                "/stores/1",
-                "/stores/new",
-                "/bench/trials",
-                "/bench/compare",
-                "/stores/media",
-                "/bench/trials/new",
-                "/tanks/3/tasks/27",
-                "/bench",
-                "/bench/what-if",
-                "/bench/rules",
-                "/bench/vessels",
-                "/bench/template?aMm=188&bMm=300&holeMm=25&shape=RECT",
-                "/bench/sums/cost?tank=3",
-                "/bench/sums/uv?tank=5",
-                "/how",
-                "/ledger",
-                "/people",
-                "/nowhere")) {
-            keeper.goWithin(path);
-            keeper.viewIsAccessible();
-        }
-    }
-
-    @Test
-    void views_fit_a_phone() {
-        keeper.takePhone();
+    void every_view_is_accessible_in_both_themes_and_fits_a_phone() {
         for (String path : List.of(
                 "/",
                 "/tanks",
@@ -75,11 +35,43 @@ class AccessJourneyIT extends InTheDemo {
                 "/water",
                 "/units",
                 "/people")) {
+            keeper.takePhone();
             keeper.goWithin(path);
             keeper.viewDoesNotScrollSideways();
             keeper.viewIsForThumbs();
+            keeper.viewIsAccessibleByDay();
+            keeper.takeDesk();
             keeper.viewIsAccessible();
         }
+    }
+
+    @Test
+    void views_for_the_table_are_accessible_in_both_themes() {
+        for (String path : List.of(
+                "/tanks/3",
+                "/tanks/2/filters/new",
+                "/tanks/2/filters/2",
+                "/tanks/2/prepare?tasks=9,11",
+                "/stores/1",
+                "/stores/new",
+                "/bench/trials",
+                "/bench/compare",
+                "/stores/media",
+                "/bench/trials/new",
+                "/tanks/3/tasks/27",
+                "/bench/rules",
+                "/bench/template?aMm=188&bMm=300&holeMm=25&shape=RECT",
+                "/bench/sums/cost?tank=3",
+                "/bench/sums/uv?tank=5",
+                "/nowhere")) {
+            keeper.goWithin(path);
+            keeper.viewIsAccessible();
+        }
+    }
+
+    @Test
+    void the_rounds_turn_with_the_phone() {
+        keeper.takePhone();
         keeper.viewTurnsWithThePhone();
     }
 

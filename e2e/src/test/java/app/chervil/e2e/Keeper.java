@@ -3,6 +3,7 @@ package app.chervil.e2e;
 import static java.net.HttpURLConnection.HTTP_NO_CONTENT;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.google.gson.JsonObject;
 import com.microsoft.playwright.APIRequestContext;
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Browser;
@@ -20,10 +21,14 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Deque;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 
 /** Somebody at a browser. Console errors are gathered; every view can be checked for accessibility. */
 final class Keeper implements AutoCloseable {
@@ -53,6 +58,10 @@ final class Keeper implements AutoCloseable {
           return said ? JSON.parse(said) : null
         }""";
 
+    /** Waits until what follows from a change is on the screen. */
+    private static final String PAINTED =
+            "() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))";
+
     private static final List<String> RULES = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
     private static final List<String> COLOURS = List.of("color-contrast");
     private static final List<String> TURNING = List.of("css-orientation-lock");
@@ -79,7 +88,7 @@ final class Keeper implements AutoCloseable {
             .map((shown) => `${shown.tagName} ${shown.className} ${shown.textContent.trim()}`)
         }""";
 
-    /** One browser for all, since starting it is what takes long; every keeper has a context of their own. */
+    /** One browser for all, since starting it is what takes long; no two keepers have one context at a time. */
     private static final Browser BROWSER = Playwright.create()
             .chromium()
             .launch(new BrowserType.LaunchOptions()
@@ -94,7 +103,11 @@ final class Keeper implements AutoCloseable {
                             "--no-first-run",
                             "--disable-dev-shm-usage")));
 
+    /** Browsers that somebody left, with the application's files in their caches and nothing else of theirs. */
+    private static final Map<Kind, Deque<BrowserContext>> LEFT = new HashMap<>();
+
     private final RunningServer server;
+    private final Kind kind;
     private final List<String> complaints = new ArrayList<>();
     private final Page page;
     /** Let in, and not looking at anything yet: most errands begin elsewhere than at the rounds. */
@@ -116,7 +129,9 @@ final class Keeper implements AutoCloseable {
 
     private Keeper(RunningServer server, String locale, ServiceWorkerPolicy workers) {
         this.server = server;
-        this.page = open(new Browser.NewContextOptions().setLocale(locale).setServiceWorkers(workers));
+        this.kind = new Kind(locale, workers);
+        BrowserContext left = LEFT.getOrDefault(kind, new ArrayDeque<>()).poll();
+        this.page = open(left == null ? kind.browser() : left);
     }
 
     /**
@@ -146,6 +161,13 @@ final class Keeper implements AutoCloseable {
     /** Goes on with the same session on a phone. */
     void takePhone() {
         page.setViewportSize(390, 844);
+        page.evaluate(PAINTED);
+    }
+
+    /** Goes on where there is room. */
+    void takeDesk() {
+        page.setViewportSize(1280, 800);
+        page.evaluate(PAINTED);
     }
 
     /** Makes the first account of an empty machine, and is in. */
@@ -202,7 +224,7 @@ final class Keeper implements AutoCloseable {
                   const there = main && (before === undefined || before !== document.querySelector('h1')?.textContent)
                   return there && !document.querySelector('.wait, .el-skeleton')
                 }""");
-        page().evaluate("() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))");
+        page().evaluate(PAINTED);
     }
 
     /** Waits until nothing is being loaded. */
@@ -272,13 +294,18 @@ final class Keeper implements AutoCloseable {
 
     /** Checks the view as it stands; by lamp light only its colours, since nothing else changes. */
     void viewIsAccessible() {
-        bringAxe();
-        assertThat((List<?>) page().evaluate(RUN_AXE, RULES)).as(page().url()).isEmpty();
+        viewIsAccessibleByDay();
         page().evaluate("document.documentElement.classList.add('lamp')");
         assertThat((List<?>) page().evaluate(RUN_AXE, COLOURS))
                 .as("%s by lamp light", page().url())
                 .isEmpty();
         page().evaluate("document.documentElement.classList.remove('lamp')");
+    }
+
+    /** Checks the view as it stands, but for its colours by lamp light. */
+    void viewIsAccessibleByDay() {
+        bringAxe();
+        assertThat((List<?>) page().evaluate(RUN_AXE, RULES)).as(page().url()).isEmpty();
     }
 
     private void bringAxe() {
@@ -322,14 +349,22 @@ final class Keeper implements AutoCloseable {
         return List.copyOf(complaints);
     }
 
+    /** Leaves the browser to the next, without what was signed in with or kept on the device. */
     @Override
     public void close() {
-        page.context().close();
+        BrowserContext context = page.context();
+        context.setOffline(false);
+        page.navigate("about:blank");
+        JsonObject what = new JsonObject();
+        what.addProperty("origin", server.url(""));
+        what.addProperty("storageTypes", "local_storage,indexeddb");
+        context.newCDPSession(page).send("Storage.clearDataForOrigin", what);
+        context.clearCookies();
+        context.pages().forEach(Page::close);
+        LEFT.computeIfAbsent(kind, any -> new ArrayDeque<>()).add(context);
     }
 
-    private Page open(Browser.NewContextOptions options) {
-        BrowserContext context =
-                BROWSER.newContext(options.setViewportSize(1280, 800).setReducedMotion(ReducedMotion.REDUCE));
+    private Page open(BrowserContext context) {
         Page opened = context.newPage();
         opened.onPageError(complaints::add);
         opened.onConsoleMessage(message -> {
@@ -339,6 +374,17 @@ final class Keeper implements AutoCloseable {
             }
         });
         return opened;
+    }
+
+    /** What a browser is made with. */
+    private record Kind(String locale, ServiceWorkerPolicy workers) {
+        BrowserContext browser() {
+            return BROWSER.newContext(new Browser.NewContextOptions()
+                    .setLocale(locale)
+                    .setServiceWorkers(workers)
+                    .setViewportSize(1280, 800)
+                    .setReducedMotion(ReducedMotion.REDUCE));
+        }
     }
 
     private static String read(Path file) {

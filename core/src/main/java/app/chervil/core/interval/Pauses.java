@@ -97,10 +97,12 @@ public record Pauses(List<Pause> all) {
     }
 
     private double share(LocalDate day) {
-        return all.stream()
-                .filter(pause -> pause.covers(day))
-                .mapToDouble(Pause::share)
-                .min()
-                .orElse(1);
+        double least = 1;
+        for (Pause pause : all) {
+            if (pause.share() < least && pause.covers(day)) {
+                least = pause.share();
+            }
+        }
+        return least;
     }
 }

@@ -1,8 +1,10 @@
 package app.chervil.core.sums;
 
+import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -20,6 +22,18 @@ import java.util.TreeSet;
  * @param warnings in alphabetical order
  */
 public record Solved(Record result, Set<Warning> warnings) implements Outcome {
+    /** How the values of a kind of answer are named and read, in their order; looked up by reflection once. */
+    private static final ClassValue<Map<String, Method>> PARTS = new ClassValue<>() {
+        @Override
+        protected Map<String, Method> computeValue(Class<?> kind) {
+            Map<String, Method> parts = new LinkedHashMap<>();
+            for (RecordComponent component : kind.getRecordComponents()) {
+                parts.put(nameOf(component), component.getAccessor());
+            }
+            return Collections.unmodifiableMap(parts);
+        }
+    };
+
     public Solved {
         warnings = Set.copyOf(warnings);
     }
@@ -35,9 +49,8 @@ public record Solved(Record result, Set<Warning> warnings) implements Outcome {
     /** The values by name; what cannot be known or was not asked is left out. */
     public Map<String, Object> values() {
         Map<String, Object> values = new LinkedHashMap<>();
-        for (RecordComponent component : result.getClass().getRecordComponents()) {
-            plain(read(component)).ifPresent(value -> values.put(nameOf(component), value));
-        }
+        PARTS.get(result.getClass())
+                .forEach((name, part) -> plain(read(part)).ifPresent(value -> values.put(name, value)));
         return values;
     }
 
@@ -52,9 +65,9 @@ public record Solved(Record result, Set<Warning> warnings) implements Outcome {
         return says == null || says.name().isEmpty() ? component.getName() : says.name();
     }
 
-    private Object read(RecordComponent component) {
+    private Object read(Method part) {
         try {
-            return component.getAccessor().invoke(result);
+            return part.invoke(result);
         } catch (ReflectiveOperationException impossible) {
             throw new IllegalStateException(impossible);
         }

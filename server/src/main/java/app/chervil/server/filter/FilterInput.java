@@ -43,8 +43,7 @@ public record FilterInput(
         @NotNull
         @Size(min = 1, message = "A water path has at least one stage.")
         @Size(max = 40, message = "At most 40 stages.")
-        @Valid
-        List<StageInput> stages,
+        List<@Valid StageInput> stages,
 
         @Nullable Sureness careSureness,
         @Nullable @Valid PassportInput passport) {

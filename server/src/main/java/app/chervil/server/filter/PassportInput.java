@@ -72,11 +72,11 @@ public record PassportInput(
         @Nullable @Size(max = 500, message = "At most 500 characters.")
         String spares,
 
-        @Nullable @Size(min = 1, max = 12, message = "One to twelve chambers.") @Valid
-        List<ChamberInput> chambers,
+        @Nullable @Size(min = 1, max = 12, message = "One to twelve chambers.")
+        List<@Valid ChamberInput> chambers,
 
-        @Nullable @Size(max = 20, message = "At most 20 steps.") @Valid
-        List<OwnStepInput> ownSteps) {
+        @Nullable @Size(max = 20, message = "At most 20 steps.")
+        List<@Valid OwnStepInput> ownSteps) {
     /** Nothing is known. */
     public static final PassportInput UNKNOWN = new PassportInput(
             null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
@@ -93,8 +93,8 @@ public record PassportInput(
 
             Chamber.@NotNull(message = "What is in the way of a hand?") Access access,
 
-            @NotNull @Size(max = 20, message = "At most 20 places.") @Valid
-            List<PlaceInput> places) {
+            @NotNull @Size(max = 20, message = "At most 20 places.")
+            List<@Valid PlaceInput> places) {
         Chamber toCore() {
             return new Chamber(
                     name, access, places.stream().map(PlaceInput::toCore).toList());
@@ -131,8 +131,8 @@ public record PassportInput(
             @DecimalMax(value = "100", message = "At most 100 mm.")
             Double holeMm,
 
-            @NotNull @Size(max = 20, message = "At most 20 things.") @Valid
-            List<ContentInput> contents) {
+            @NotNull @Size(max = 20, message = "At most 20 things.")
+            List<@Valid ContentInput> contents) {
         Place toCore() {
             return new Place(
                     name,

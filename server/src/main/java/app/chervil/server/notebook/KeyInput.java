@@ -26,18 +26,18 @@ import org.jspecify.annotations.Nullable;
  * @param stoodSince absent unless the tank is older than was said of it
  */
 record KeyInput(
-        @NotNull @Size(max = 100, message = "At most 100 columns.") @Valid
-        List<ColumnInput> columns,
+        @NotNull @Size(max = 100, message = "At most 100 columns.")
+        List<@Valid ColumnInput> columns,
 
         @NotNull(message = "Choose one.") DayOrder order,
         boolean dayFromAbove,
         @NotNull(message = "Choose one.") Unit flowUnit,
 
-        @NotNull @Size(max = 1000, message = "At most 1,000 phrases.") @Valid
-        List<PhraseInput> work,
+        @NotNull @Size(max = 1000, message = "At most 1,000 phrases.")
+        List<@Valid PhraseInput> work,
 
-        @NotNull @Size(max = 1000, message = "At most 1,000 words.") @Valid
-        List<GradeInput> grades,
+        @NotNull @Size(max = 1000, message = "At most 1,000 words.")
+        List<@Valid GradeInput> grades,
 
         @Nullable LocalDate stoodSince) {
 

@@ -26,8 +26,8 @@ class PlanController {
 
     /** Work whose days are to be priced. */
     record PriceQuestion(
-            @NotEmpty(message = "Say which work.") @Size(max = 200, message = "At most 200 at a time.") @Valid
-            List<PlanItem> items) {}
+            @NotEmpty(message = "Say which work.") @Size(max = 200, message = "At most 200 at a time.")
+            List<@Valid PlanItem> items) {}
 
     @GetMapping("/api/plan")
     PlanView plan(@AuthenticationPrincipal SignedIn who, @RequestParam(defaultValue = "8") int weeks) {

@@ -15,8 +15,8 @@ import org.jspecify.annotations.Nullable;
  * @param to the day for {@link How#PIN}; absent otherwise
  */
 public record PlanDecision(
-        @NotEmpty(message = "Say which work.") @Size(max = 200, message = "At most 200 at a time.") @Valid
-        List<@NotNull PlanItem> items,
+        @NotEmpty(message = "Say which work.") @Size(max = 200, message = "At most 200 at a time.")
+        List<@NotNull @Valid PlanItem> items,
 
         @NotNull(message = "Say what to do.") How how,
         @Nullable LocalDate to) {

@@ -123,6 +123,6 @@ class GuidedController {
 
     /** Events in the order they happened. */
     record Happened(
-            @NotNull @Size(max = 500, message = "At most 500 at once.") @Valid
-            List<GuidedEvent> events) {}
+            @NotNull @Size(max = 500, message = "At most 500 at once.")
+            List<@Valid GuidedEvent> events) {}
 }

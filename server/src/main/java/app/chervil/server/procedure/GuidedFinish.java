@@ -25,5 +25,5 @@ public record GuidedFinish(
         @Nullable @Size(max = 500, message = "At most 500 characters.")
         String overrideReason,
 
-        @NotNull @Size(max = 40, message = "At most 40 parts.") @Valid
-        List<ServiceInput.Part> parts) {}
+        @NotNull @Size(max = 40, message = "At most 40 parts.")
+        List<ServiceInput.@Valid Part> parts) {}

@@ -50,8 +50,8 @@ public record StockItemInput(
         @Digits(integer = 9, fraction = 6, message = "At most six digits after the point.")
         BigDecimal price,
 
-        @Nullable @Size(min = 1, max = 40, message = "One to 40 parts.") @Valid
-        List<KitLine> kit) {
+        @Nullable @Size(min = 1, max = 40, message = "One to 40 parts.")
+        List<@Valid KitLine> kit) {
     /**
      * A part of a kit.
      *

@@ -42,8 +42,8 @@ class TroubleController {
 
     /** Events in the order they happened. */
     record TroubleHappened(
-            @NotNull @Size(max = 200, message = "At most 200 at once.") @Valid
-            List<TroubleEvent> events) {}
+            @NotNull @Size(max = 200, message = "At most 200 at once.")
+            List<@Valid TroubleEvent> events) {}
 
     /** What is to be learned; absent for what the finder says. */
     record Overruling(@Nullable Bearing counts) {}

@@ -38,11 +38,11 @@ public record ServiceInput(
         @NotNull @Size(max = 2000, message = "At most 2,000 characters.")
         String note,
 
-        @NotNull @Size(max = 200, message = "At most 200 tasks.") @Valid
-        List<Done> tasks,
+        @NotNull @Size(max = 200, message = "At most 200 tasks.")
+        List<@Valid Done> tasks,
 
-        @NotNull @Size(max = 50, message = "At most 50 filters.") @Valid
-        List<FlowInput> flows,
+        @NotNull @Size(max = 50, message = "At most 50 filters.")
+        List<@Valid FlowInput> flows,
 
         @Nullable @Valid Circumstances circumstances) {
 
@@ -63,8 +63,8 @@ public record ServiceInput(
             @Nullable @Size(max = 500, message = "At most 500 characters.")
             String overrideReason,
 
-            @NotNull @Size(max = 40, message = "At most 40 parts.") @Valid
-            List<Part> parts,
+            @NotNull @Size(max = 40, message = "At most 40 parts.")
+            List<@Valid Part> parts,
 
             @Nullable Boolean again) {
         static final Circumstances NONE = new Circumstances(null, null, List.of());

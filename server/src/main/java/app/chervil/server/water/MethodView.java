@@ -27,8 +27,8 @@ public record MethodView(
         @DecimalMin(value = "0", message = "Not below 0.") @DecimalMax(value = "100000", message = "At most 100,000.")
         double limit,
 
-        @NotNull @Size(max = 12, message = "At most 12 steps.") @Valid
-        List<MethodStep> steps) {
+        @NotNull @Size(max = 12, message = "At most 12 steps.")
+        List<@Valid MethodStep> steps) {
 
     /** One timed step. */
     public record MethodStep(

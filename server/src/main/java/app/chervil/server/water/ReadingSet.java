@@ -20,11 +20,8 @@ public record ReadingSet(
         @NotNull(message = "When was it read?") Instant takenAt,
         @NotNull Moment moment,
 
-        @NotNull
-        @Size(min = 1, message = "Type at least one value.")
-        @Size(max = 40, message = "At most 40 values.")
-        @Valid
-        List<Value> values,
+        @NotNull @Size(min = 1, message = "Type at least one value.") @Size(max = 40, message = "At most 40 values.")
+        List<@Valid Value> values,
 
         @Nullable Boolean confirmed) {
     /** Values that nobody was asked about. */

@@ -11,4 +11,15 @@ class PasswordsTest {
         assertThat(new SecuritySetup().passwordEncoder().encode("Forelle im Bach"))
                 .matches("\\{bcrypt}\\$2a\\$1[0-9]\\$.+");
     }
+
+    @Test
+    void a_name_that_nobody_has_costs_as_much_as_one_that_somebody_has() {
+        int method = "{bcrypt}$2a$10$".length();
+
+        assertThat(Passwords.DECOY.substring(0, method))
+                .isEqualTo(new SecuritySetup()
+                        .passwordEncoder()
+                        .encode("Forelle im Bach")
+                        .substring(0, method));
+    }
 }
