@@ -39,7 +39,7 @@ class AccessJourneyIT extends InTheDemo {
             keeper.goWithin(path);
             keeper.viewDoesNotScrollSideways();
             keeper.viewIsForThumbs();
-            keeper.viewIsAccessibleByDay();
+            keeper.viewIsAccessibleAtThisWidth();
             keeper.takeDesk();
             keeper.viewIsAccessible();
         }
@@ -70,8 +70,9 @@ class AccessJourneyIT extends InTheDemo {
     }
 
     @Test
-    void the_rounds_turn_with_the_phone() {
+    void the_rounds_turn_with_the_phone_and_have_their_colours_there() {
         keeper.takePhone();
+        keeper.viewIsAccessible();
         keeper.viewTurnsWithThePhone();
     }
 

@@ -5,10 +5,8 @@ import app.chervil.core.procedure.Occasion;
 import app.chervil.core.procedure.Situation.Chore;
 import app.chervil.core.site.Filter;
 import app.chervil.core.site.Tank;
-import app.chervil.core.tank.TankChore;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteMemory;
-import app.chervil.server.chore.ChoreOperations;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
@@ -18,8 +16,6 @@ import app.chervil.server.tank.TankOperations;
 import app.chervil.server.visit.SavedService;
 import app.chervil.server.visit.ServiceInput;
 import app.chervil.server.visit.ServiceOperations;
-import app.chervil.server.water.MediaOperations;
-import app.chervil.server.water.MediaOperations.MediaDone;
 import app.chervil.server.water.MediaOperations.MediaPlan;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -47,10 +43,6 @@ public class GuidedOperations {
     static final TypeReference<List<Long>> TASKS = new TypeReference<>() {};
     static final TypeReference<Set<Chore>> CHORES = new TypeReference<>() {};
 
-    /** Chores that come round by themselves, as the plan knows them. */
-    private static final Map<Chore, TankChore> PLANNED_CHORES =
-            Map.of(Chore.ROCK_BLOW_OFF, TankChore.ROCK_BLOW_OFF, Chore.SUBSTRATE_VACUUM, TankChore.SUBSTRATE_VACUUM);
-
     private static final String TAKEN_DOWN = "It was taken down.";
 
     private final GuidedMapper mapper;
@@ -58,8 +50,7 @@ public class GuidedOperations {
     private final FilterOperations filters;
     private final TankOperations tanks;
     private final ServiceOperations services;
-    private final MediaOperations media;
-    private final ChoreOperations choreLog;
+    private final GuidedChores chores;
     private final GuidedAftermath aftermath;
     private final FilterPower power;
     private final SiteMemory memory;
@@ -74,8 +65,7 @@ public class GuidedOperations {
             FilterOperations filters,
             TankOperations tanks,
             ServiceOperations services,
-            MediaOperations media,
-            ChoreOperations choreLog,
+            GuidedChores chores,
             GuidedAftermath aftermath,
             FilterPower power,
             SiteMemory memory,
@@ -88,8 +78,7 @@ public class GuidedOperations {
         this.filters = filters;
         this.tanks = tanks;
         this.services = services;
-        this.media = media;
-        this.choreLog = choreLog;
+        this.chores = chores;
         this.aftermath = aftermath;
         this.power = power;
         this.memory = memory;
@@ -188,10 +177,7 @@ public class GuidedOperations {
                         "held",
                         "Some of this work is on hold. Write why it is done anyway.")
                 .done();
-        if (exchange && input.media() != null) {
-            MediaOperations.MediaVerdict verdict = media.weigh(who, tank, input.media(), tanks.today());
-            media.checkAllowed(verdict, reason, "media.grams");
-        }
+        chores.checkMedia(who, tank, input, reason);
     }
 
     private static OptionalDouble grams(@Nullable MediaPlan plan) {
@@ -265,7 +251,7 @@ public class GuidedOperations {
         }
         GuidedView view = find(who, id);
         if (news) {
-            mapper.updateOff(who.siteId(), id, work(view).offSince().orElse(null));
+            mapper.updateOff(who.siteId(), id, view.work().offSince().orElse(null));
             return find(who, id);
         }
         return view;
@@ -286,7 +272,7 @@ public class GuidedOperations {
                         mapper.updateOff(
                                 who.siteId(),
                                 row.id(),
-                                work(find(who, row.id())).offSince().orElse(null));
+                                find(who, row.id()).work().offSince().orElse(null));
                     }
                 });
     }
@@ -314,7 +300,7 @@ public class GuidedOperations {
     @Transactional
     public SavedService finish(SignedIn who, UUID id, GuidedFinish input) {
         GuidedRow row = locked(who, id);
-        GuidedWork work = work(view(who, row));
+        GuidedWork work = view(who, row).work();
         String given = input.leftOffReason().strip();
         String reason = given.isEmpty() && GuidedLog.isTakenDown(row, work) ? TAKEN_DOWN : given;
         ServiceInput done = log.told(who, row, work, input);
@@ -333,22 +319,7 @@ public class GuidedOperations {
         mapper.updateFinished(who.siteId(), id, clock.instant(), reason.isEmpty() ? null : reason);
         line.heaterWaits(who, row, work);
         aftermath.ask(who, row, work);
-        if (row.media() != null && work.did(Chore.BIO_PART_REPLACED.work())) {
-            media.replace(
-                    who,
-                    row.tankId(),
-                    id,
-                    new MediaDone(
-                            json.readValue(row.media(), MediaPlan.class),
-                            tanks.today(),
-                            done.known().overrideReason()));
-        }
-        PLANNED_CHORES.forEach((chore, kind) -> {
-            if (json.readValue(row.chores(), CHORES).contains(chore) && work.did(chore.work())) {
-                UUID doneId = UUID.nameUUIDFromBytes((id + kind.name()).getBytes(StandardCharsets.UTF_8));
-                choreLog.record(who, row.tankId(), kind, doneId, tanks.today());
-            }
-        });
+        chores.record(who, row, work, done.known().overrideReason());
         return services.save(who, id, done);
     }
 
@@ -376,7 +347,8 @@ public class GuidedOperations {
         mapper.delete(who.siteId(), id);
         if (row.afterId() != null) {
             mapper.find(who.siteId(), row.afterId())
-                    .ifPresent(before -> line.heaterWaits(who, before, work(view(who, before))));
+                    .ifPresent(before ->
+                            line.heaterWaits(who, before, view(who, before).work()));
         }
     }
 
@@ -418,12 +390,6 @@ public class GuidedOperations {
                 row.id(),
                 json.writeValueAsString(procedure.tasks()),
                 json.writeValueAsString(procedure.steps()));
-    }
-
-    private static GuidedWork work(GuidedView guided) {
-        return GuidedWork.replay(
-                guided.steps().stream().map(StepView::toCore).toList(),
-                guided.events().stream().map(GuidedEvent::toCore).toList());
     }
 
     private GuidedRow locked(SignedIn who, UUID id) {

@@ -2,6 +2,7 @@ package app.chervil.server.procedure;
 
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.procedure.GuidedWork;
 import app.chervil.core.procedure.Occasion;
 import app.chervil.core.site.Filter;
 import app.chervil.server.filter.PassportInput;
@@ -30,6 +31,13 @@ public record GuidedView(
         Inside inside,
         Occasion occasion,
         List<Coming> then) {
+    /** What its events add up to. */
+    GuidedWork work() {
+        return GuidedWork.replay(
+                steps.stream().map(ProcedureView.StepView::toCore).toList(),
+                events.stream().map(GuidedEvent::toCore).toList());
+    }
+
     /** A filter that follows in the same go. */
     public record Coming(long filterId, String filterName, List<Long> tasks) {}
 

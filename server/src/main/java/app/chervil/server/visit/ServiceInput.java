@@ -1,5 +1,6 @@
 package app.chervil.server.visit;
 
+import app.chervil.core.calc.FlowRate;
 import app.chervil.core.interval.Finding;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
@@ -138,5 +139,15 @@ public record ServiceInput(
             @Nullable
             @DecimalMin(value = "0.1", message = "At least 0.1 s.")
             @DecimalMax(value = "3600", message = "At most an hour, 3,600 s.")
-            Double seconds) {}
+            Double seconds) {
+        /** In L/h; null if it was not measured. */
+        static @Nullable Double rate(@Nullable FlowReading reading) {
+            if (reading == null) {
+                return null;
+            }
+            return reading.litres() != null && reading.seconds() != null
+                    ? FlowRate.timed(reading.litres(), reading.seconds()).litresPerHour()
+                    : reading.litresPerHour();
+        }
+    }
 }

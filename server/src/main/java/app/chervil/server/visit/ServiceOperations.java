@@ -1,13 +1,10 @@
 package app.chervil.server.visit;
 
-import app.chervil.core.calc.FlowRate;
-import app.chervil.core.interval.Forecast;
 import app.chervil.core.interval.Note;
 import app.chervil.core.interval.Start.Sureness;
 import app.chervil.core.site.Asked;
 import app.chervil.core.site.CareBook;
 import app.chervil.core.site.TankBook;
-import app.chervil.core.site.TaskForecast;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteBooks;
 import app.chervil.server.filter.FilterOperations;
@@ -18,8 +15,6 @@ import app.chervil.server.tank.TankOperations;
 import app.chervil.server.visit.SavedService.AnswerInput;
 import app.chervil.server.visit.SavedService.AskedQuestion;
 import app.chervil.server.visit.SavedService.Moved;
-import app.chervil.server.visit.SavedService.Span;
-import app.chervil.server.visit.ServiceInput.FlowInput;
 import app.chervil.server.visit.ServiceInput.FlowReading;
 import app.chervil.server.visit.ServiceRows.AnswerRow;
 import app.chervil.server.visit.ServiceRows.DoneRow;
@@ -30,16 +25,13 @@ import app.chervil.server.visit.ServiceRows.ServiceRow;
 import app.chervil.server.visit.ServiceRows.UsedRow;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -96,15 +88,17 @@ public class ServiceOperations {
         ServiceView saved = find(who, id);
         TankBook now = books.tank(who, saved.tankId());
         return new SavedService(
-                saved, moved(saved, now.without(id), now), twins(who, saved), questions(who, saved, now));
+                saved,
+                MovedWindows.between(tasks(saved), now.without(id), now),
+                twins(who, saved),
+                questions(who, saved, now));
     }
 
     /** What a service makes us ask, apart from what was answered already. */
     private List<AskedQuestion> questions(SignedIn who, ServiceView service, TankBook now) {
         Map<Long, Set<Note>> without = now.without(service.id()).filters().stream()
                 .collect(Collectors.toMap(book -> book.filter().id(), CareBook::notes));
-        Set<Long> tasks =
-                service.tasks().stream().map(ServiceView.DoneView::taskId).collect(Collectors.toSet());
+        Set<Long> tasks = tasks(service);
         Set<Long> touched =
                 service.tasks().stream().map(ServiceView.DoneView::filterId).collect(Collectors.toSet());
         Set<Long> served = new HashSet<>(mapper.listServedFilters(who.siteId(), service.tankId(), service.id()));
@@ -146,7 +140,8 @@ public class ServiceOperations {
         TankBook was = books.tank(who, service.tankId());
         transactions.executeWithoutResult(status -> keep(who, service, input));
         TankBook now = books.tank(who, service.tankId());
-        return new SavedService(service, moved(service, was, now), List.of(), questions(who, service, now));
+        return new SavedService(
+                service, MovedWindows.between(tasks(service), was, now), List.of(), questions(who, service, now));
     }
 
     private void keep(SignedIn who, ServiceView service, AnswerInput input) {
@@ -179,7 +174,7 @@ public class ServiceOperations {
     public List<Moved> bringIn(SignedIn who, long tank, Map<UUID, ServiceInput> history) {
         TankBook was = books.tank(who, tank);
         transactions.executeWithoutResult(status -> {
-            Owned owned = owned(who, tank);
+            ServiceChecks.Owned owned = owned(who, tank);
             history.forEach((id, input) -> {
                 check(owned, input);
                 if (mapper.insert(who.siteId(), id, input, who.accountId(), clock.instant()) == 1) {
@@ -189,7 +184,7 @@ public class ServiceOperations {
                 }
             });
         });
-        return moved(Set.of(), was, books.tank(who, tank));
+        return MovedWindows.between(Set.of(), was, books.tank(who, tank));
     }
 
     /** Which of these ids are in the log. */
@@ -214,7 +209,10 @@ public class ServiceOperations {
         ServiceView corrected = find(who, id);
         TankBook now = books.tank(who, before.tankId());
         return new SavedService(
-                corrected, moved(corrected, was, now), twins(who, corrected), questions(who, corrected, now));
+                corrected,
+                MovedWindows.between(tasks(corrected), was, now),
+                twins(who, corrected),
+                questions(who, corrected, now));
     }
 
     private void replace(SignedIn who, ServiceView before, int version, ServiceInput input) {
@@ -332,8 +330,7 @@ public class ServiceOperations {
     }
 
     private List<ServiceView> twins(SignedIn who, ServiceView service) {
-        Set<Long> tasks =
-                service.tasks().stream().map(ServiceView.DoneView::taskId).collect(Collectors.toSet());
+        Set<Long> tasks = tasks(service);
         LedgerQuery sameDay =
                 new LedgerQuery(null, service.tankId(), null, null, service.doneOn(), service.doneOn(), 0, MOST_LISTED);
         return views(who, mapper.listFound(who.siteId(), sameDay)).stream()
@@ -363,12 +360,9 @@ public class ServiceOperations {
                 });
     }
 
-    /** What belongs to a tank, also what is no longer in use. */
-    private record Owned(Set<Long> tasks, Set<Long> filters) {}
-
-    private Owned owned(SignedIn who, long tank) {
+    private ServiceChecks.Owned owned(SignedIn who, long tank) {
         tanks.find(who, tank);
-        return new Owned(
+        return new ServiceChecks.Owned(
                 new HashSet<>(mapper.listTaskIds(who.siteId(), tank)),
                 new HashSet<>(mapper.listFilterIds(who.siteId(), tank)));
     }
@@ -377,46 +371,13 @@ public class ServiceOperations {
         check(owned(who, input.tankId()), input);
     }
 
-    private void check(Owned owned, ServiceInput input) {
+    private void check(ServiceChecks.Owned owned, ServiceInput input) {
         tanks.checkDay("doneOn", input.doneOn());
-        if (!input.tasks().stream().allMatch(done -> owned.tasks().contains(done.taskId()))) {
-            throw new NotFound("task");
-        }
-        if (!input.flows().stream().allMatch(flow -> owned.filters().contains(flow.filterId()))) {
-            throw new NotFound("filter");
-        }
-        Rejected.Gatherer gatherer = new Rejected.Gatherer()
-                .check(input.saysSomething(), "tasks", "too-few", "Tick at least one thing that was done.");
-        checkTwice(
-                gatherer,
-                "tasks",
-                input.tasks().stream().map(ServiceInput.Done::taskId).toList());
-        checkTwice(
-                gatherer,
-                "flows",
-                input.flows().stream().map(FlowInput::filterId).toList());
-        checkTwice(
-                gatherer,
-                "circumstances.parts",
-                input.known().parts().stream().map(ServiceInput.Part::thing).toList());
-        for (int i = 0; i < input.flows().size(); i++) {
-            checkReading(
-                    gatherer, "flows[" + i + "].before", input.flows().get(i).before());
-            checkReading(
-                    gatherer, "flows[" + i + "].after", input.flows().get(i).after());
-        }
-        gatherer.done();
+        ServiceChecks.check(owned, input);
     }
 
-    private static void checkTwice(Rejected.Gatherer gatherer, String field, List<?> ids) {
-        gatherer.check(new HashSet<>(ids).size() == ids.size(), field, "twice", "The same is listed twice.");
-    }
-
-    private static void checkReading(Rejected.Gatherer gatherer, String field, @Nullable FlowReading reading) {
-        if (reading != null && reading.litresPerHour() == null) {
-            gatherer.check(reading.litres() != null, field + ".litres", "needed", "How many litres were caught?")
-                    .check(reading.seconds() != null, field + ".seconds", "needed", "In how many seconds?");
-        }
+    private static Set<Long> tasks(ServiceView service) {
+        return service.tasks().stream().map(ServiceView.DoneView::taskId).collect(Collectors.toSet());
     }
 
     private void storeParts(SignedIn who, UUID id, ServiceInput input) {
@@ -424,50 +385,8 @@ public class ServiceOperations {
         input.known().parts().forEach(part -> mapper.insertPart(who.siteId(), id, part));
         input.flows().stream()
                 .filter(flow -> flow.before() != null || flow.after() != null)
-                .map(flow ->
-                        new FlowRow(id, flow.filterId(), litresPerHour(flow.before()), litresPerHour(flow.after())))
+                .map(flow -> new FlowRow(
+                        id, flow.filterId(), FlowReading.rate(flow.before()), FlowReading.rate(flow.after())))
                 .forEach(flow -> mapper.insertFlow(who.siteId(), flow));
-    }
-
-    private static @Nullable Double litresPerHour(@Nullable FlowReading reading) {
-        if (reading == null) {
-            return null;
-        }
-        if (reading.litres() != null && reading.seconds() != null) {
-            return FlowRate.timed(reading.litres(), reading.seconds()).litresPerHour();
-        }
-        return reading.litresPerHour();
-    }
-
-    private static List<Moved> moved(ServiceView service, TankBook before, TankBook after) {
-        return moved(
-                service.tasks().stream().map(ServiceView.DoneView::taskId).collect(Collectors.toSet()), before, after);
-    }
-
-    private static List<Moved> moved(Set<Long> done, TankBook before, TankBook after) {
-        Map<Long, TaskForecast> was = before.forecasts().stream()
-                .collect(Collectors.toMap(one -> one.task().id(), Function.identity()));
-        return after.forecasts().stream()
-                .flatMap(now -> Stream.ofNullable(was.get(now.task().id()))
-                        .filter(old ->
-                                !old.forecast().window().equals(now.forecast().window()))
-                        .map(old -> moved(old, now)))
-                .sorted(Comparator.comparing((Moved moved) -> !done.contains(moved.taskId())))
-                .toList();
-    }
-
-    private static Moved moved(TaskForecast old, TaskForecast now) {
-        return new Moved(
-                now.task().id(),
-                now.task().name(),
-                span(old.forecast()),
-                span(now.forecast()),
-                now.forecast().reasons());
-    }
-
-    private static Span span(Forecast forecast) {
-        return new Span(
-                forecast.window(),
-                forecast.toldDays().isPresent() ? forecast.toldDays().getAsLong() : null);
     }
 }
