@@ -109,4 +109,21 @@ class KeptTest {
         assertThat(told.compared().orElseThrow().pair(2, 0).difference().perWeek())
                 .isCloseTo(4.9, within(0.2));
     }
+
+    @Test
+    void what_was_not_had_yet_is_no_phase() {
+        Design design = tank(0, 30);
+
+        assertThat(design.phases(BEGAN.plusDays(30))).containsExactly(new Phase(BEGAN.atStartOfDay(), 0));
+        assertThat(design.phases(BEGAN.plusDays(31)))
+                .containsExactly(
+                        new Phase(BEGAN.atStartOfDay(), 0),
+                        new Phase(BEGAN.plusDays(30).atStartOfDay(), 1));
+    }
+
+    @Test
+    void after_a_swap_half_of_the_whole_trial_at_most_counts_for_neither_way() {
+        assertThat(tank(0).settles(21)).isEqualTo(21);
+        assertThat(tank(0).settles(40)).isEqualTo(28);
+    }
 }

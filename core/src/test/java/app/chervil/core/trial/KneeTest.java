@@ -73,4 +73,20 @@ class KneeTest {
 
         assertThat(byKnee).isGreaterThan(byLowest);
     }
+
+    @Test
+    void a_fifth_of_what_the_most_work_wins_may_be_left_unwon_and_no_more() {
+        assertThat(knee(20, 12, 12, 11, 10)).hasValue(1);
+        assertThat(knee(20, 12.01, 12, 11, 10)).hasValue(2);
+    }
+
+    @Test
+    void of_two_neighbours_that_contradict_each_other_the_better_known_weighs_more() {
+        List<Way> ways = List.of(Way.WITHOUT, Way.every(7), Way.every(1));
+
+        assertThat(Knee.of(ways, List.of(known(10, 1), known(4, 4), known(9, 0.5))))
+                .hasValue(1);
+        assertThat(Knee.of(ways, List.of(known(10, 1), known(10, 0.5), known(4, 1))))
+                .hasValue(2);
+    }
 }

@@ -75,4 +75,53 @@ class TogetherTest {
         assertThat(Together.of(List.of(tank(10, 8)))).isEmpty();
         assertThat(Together.of(List.of())).isEmpty();
     }
+
+    @Test
+    void the_first_way_is_the_mean_of_the_tanks_each_by_how_well_it_is_known() {
+        Together together = Together.of(List.of(surely(10, 1), surely(16, 2))).orElseThrow();
+
+        Production first = together.rises().get(0);
+        assertThat(first.perWeek()).isCloseTo((10 * 1 + 16 * 0.25) / 1.25, within(1e-9));
+        assertThat(first.high() - first.perWeek()).isCloseTo(1 / Math.sqrt(1.25), within(1e-9));
+        assertThat(first.perWeek() - first.low()).isCloseTo(1 / Math.sqrt(1.25), within(1e-9));
+        assertThat(first.readings()).isEqualTo(24);
+    }
+
+    @Test
+    void each_other_way_is_the_first_and_what_it_differs_by() {
+        Together together = Together.of(List.of(tank(10, 8, 7), tank(11, 9, 8))).orElseThrow();
+
+        for (Pair pair : together.pairs()) {
+            if (pair.less() == 0) {
+                Production rise = together.rises().get(pair.way());
+                double first = together.rises().get(0).perWeek();
+                assertThat(rise.perWeek()).isCloseTo(first + pair.difference().perWeek(), within(1e-9));
+                assertThat(rise.low()).isCloseTo(first + pair.difference().low(), within(1e-9));
+                assertThat(rise.high()).isCloseTo(first + pair.difference().high(), within(1e-9));
+            }
+        }
+        assertThat(together.rises()).hasSize(3);
+    }
+
+    @Test
+    void one_tank_read_in_coarse_steps_makes_all_of_it_coarse() {
+        assertThat(Together.of(List.of(surely(10, 1), surely(10, 1)))
+                        .orElseThrow()
+                        .rises())
+                .noneMatch(Production::coarse);
+        assertThat(Together.of(List.of(surely(10, 1), coarse())).orElseThrow().rises())
+                .allMatch(Production::coarse);
+    }
+
+    /** A tank of two ways whose first rise is known to within so much. */
+    private static Tried surely(double first, double half) {
+        return new Tried(
+                List.of(known(first, half), known(8, half)),
+                List.of(new Pair(1, 0, known(8 - first, 2.2), Optional.empty(), 1)));
+    }
+
+    private static Tried coarse() {
+        Production first = new Production(10, 9, 11, 12, true, List.of());
+        return new Tried(List.of(first, known(8, 1)), List.of(new Pair(1, 0, known(-2, 2.2), Optional.empty(), 1)));
+    }
 }

@@ -176,4 +176,25 @@ class TrialTest {
         assertThat(held).isGreaterThan(320 - 32);
         assertThat(apart).isGreaterThan(360);
     }
+
+    @Test
+    void of_three_ways_each_round_goes_forth_and_back_and_begins_with_the_next() {
+        Design design = new Design(BEGAN, 7, 18, every(2, 4, 7));
+
+        assertThat(design.all().stream().map(Turn::way).toList())
+                .isEqualTo(List.of(0, 1, 2, 2, 1, 0, 1, 2, 0, 0, 2, 1, 2, 0, 1, 1, 0, 2));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"-3, 0", "0, 0", "5, 5", "14, 14", "30, 14"})
+    void a_period_is_lived_from_its_first_day_to_its_last(int day, long lived) {
+        assertThat(new Turn(BEGAN, BEGAN.plusDays(14), 0).livedBy(BEGAN.plusDays(day)))
+                .isEqualTo(lived);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"3, 3", "7, 7", "10, 7"})
+    void after_a_switch_half_a_period_at_most_counts_for_neither_way(int days, int settles) {
+        assertThat(DESIGN.settles(days)).isEqualTo(settles);
+    }
 }
