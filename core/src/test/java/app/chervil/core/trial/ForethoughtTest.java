@@ -68,4 +68,10 @@ class ForethoughtTest {
         assertThat(past.ways()).isEqualTo(design.ways());
         assertThat(past.all()).hasSameSizeAs(design.all());
     }
+
+    @Test
+    void as_many_readings_as_are_needed_are_enough() {
+        assertThat(new Forethought(40, 0.2, 40).enough()).isTrue();
+        assertThat(new Forethought(40, 0.2, 41).enough()).isFalse();
+    }
 }

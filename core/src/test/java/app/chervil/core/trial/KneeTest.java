@@ -89,4 +89,12 @@ class KneeTest {
         assertThat(Knee.of(ways, List.of(known(10, 1), known(10, 0.5), known(4, 1))))
                 .hasValue(2);
     }
+
+    @Test
+    void ways_are_taken_by_their_work_and_not_as_they_are_named() {
+        List<Way> mostFirst = List.of(Way.every(1), Way.every(7), Way.WITHOUT);
+
+        assertThat(Knee.of(mostFirst, List.of(known(4.7, 1), known(5, 1), known(10, 1))))
+                .hasValue(1);
+    }
 }
