@@ -58,6 +58,8 @@ export default defineConfig({
     testTimeout: 20_000,
     environment: 'happy-dom',
     isolate: false,
+    // Beside Java's tests a second thread only costs what it spends on keeping the two apart.
+    execArgv: ['--single-threaded'],
     setupFiles: ['src/testing/afterwards.ts'],
     include: ['src/**/*.spec.ts'],
   },
