@@ -12,6 +12,7 @@ import app.chervil.server.water.MediaOperations.MediaDone;
 import app.chervil.server.water.MediaOperations.MediaPlan;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -58,8 +59,9 @@ class GuidedChores {
             MediaPlan plan = json.readValue(row.media(), MediaPlan.class);
             media.replace(who, row.tankId(), row.id(), new MediaDone(plan, tanks.today(), reason));
         }
+        Set<Chore> asked = json.readValue(row.chores(), GuidedOperations.CHORES);
         PLANNED.forEach((chore, kind) -> {
-            if (json.readValue(row.chores(), GuidedOperations.CHORES).contains(chore) && work.did(chore.work())) {
+            if (asked.contains(chore) && work.did(chore.work())) {
                 UUID done = UUID.nameUUIDFromBytes((row.id() + kind.name()).getBytes(StandardCharsets.UTF_8));
                 chores.record(who, row.tankId(), kind, done, tanks.today());
             }
