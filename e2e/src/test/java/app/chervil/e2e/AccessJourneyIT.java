@@ -39,7 +39,7 @@ class AccessJourneyIT extends InTheDemo {
             keeper.goWithin(path);
             keeper.viewDoesNotScrollSideways();
             keeper.viewIsForThumbs();
-            keeper.viewIsAccessibleAtThisWidth();
+            keeper.viewIsAccessible();
             keeper.takeDesk();
             keeper.viewIsAccessible();
         }
@@ -70,9 +70,8 @@ class AccessJourneyIT extends InTheDemo {
     }
 
     @Test
-    void the_rounds_turn_with_the_phone_and_have_their_colours_there() {
+    void a_view_turns_with_the_phone() {
         keeper.takePhone();
-        keeper.viewIsAccessible();
         keeper.viewTurnsWithThePhone();
     }
 

@@ -36,8 +36,7 @@ final class Keeper implements AutoCloseable {
 
     /** Style sheets are read again only for the one rule that needs them, since that takes as long as all others. */
     private static final String RUN_AXE = """
-        async ([only, colours]) => (await axe.run(document, { runOnly: only, preload: only[0] === 'css-orientation-lock',
-            rules: { 'color-contrast': { enabled: colours } }, resultTypes: ['violations'] }))
+        async (only) => (await axe.run(document, { runOnly: only, preload: only[0] === 'css-orientation-lock', resultTypes: ['violations'] }))
           .violations.map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ') + ' ' + n.failureSummary).join('; '))""";
 
     /** Colours that change slowly are not to be read half way. */
@@ -131,7 +130,7 @@ final class Keeper implements AutoCloseable {
     private Keeper(RunningServer server, String locale, ServiceWorkerPolicy workers) {
         this.server = server;
         this.kind = new Kind(locale, workers);
-        BrowserContext left = LEFT.getOrDefault(kind, new ArrayDeque<>()).poll();
+        BrowserContext left = left().poll();
         this.page = open(left == null ? kind.browser() : left);
     }
 
@@ -295,20 +294,15 @@ final class Keeper implements AutoCloseable {
 
     /** Checks the view as it stands; by lamp light only its colours, since nothing else changes. */
     void viewIsAccessible() {
-        axeIsContent(RULES, true, "by day");
+        axeIsContent(RULES, "by day");
         page().evaluate("document.documentElement.classList.add('lamp')");
-        axeIsContent(COLOURS, true, "by lamp light");
+        axeIsContent(COLOURS, "by lamp light");
         page().evaluate("document.documentElement.classList.remove('lamp')");
     }
 
-    /** Checks all but the colours, which take as long as everything else, of a view that is checked at another width. */
-    void viewIsAccessibleAtThisWidth() {
-        axeIsContent(RULES, false, "at this width");
-    }
-
-    private void axeIsContent(List<String> rules, boolean colours, String when) {
+    private void axeIsContent(List<String> rules, String when) {
         bringAxe();
-        assertThat((List<?>) page().evaluate(RUN_AXE, List.of(rules, colours)))
+        assertThat((List<?>) page().evaluate(RUN_AXE, rules))
                 .as("%s %s", page().url(), when)
                 .isEmpty();
     }
@@ -322,7 +316,7 @@ final class Keeper implements AutoCloseable {
 
     /** Checks that a phone may be held either way. */
     void viewTurnsWithThePhone() {
-        axeIsContent(TURNING, false, "turned");
+        axeIsContent(TURNING, "turned");
     }
 
     /**
@@ -365,7 +359,11 @@ final class Keeper implements AutoCloseable {
         context.newCDPSession(page).send("Storage.clearDataForOrigin", what);
         context.clearCookies();
         context.pages().forEach(Page::close);
-        LEFT.computeIfAbsent(kind, any -> new ArrayDeque<>()).add(context);
+        left().add(context);
+    }
+
+    private Deque<BrowserContext> left() {
+        return LEFT.computeIfAbsent(kind, any -> new ArrayDeque<>());
     }
 
     private Page open(BrowserContext context) {
