@@ -12,6 +12,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.PlaywrightException;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ReducedMotion;
@@ -26,9 +27,11 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Deque;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 
 /** Somebody at a browser. Console errors are gathered; every view can be checked for accessibility. */
 final class Keeper implements AutoCloseable {
@@ -61,6 +64,8 @@ final class Keeper implements AutoCloseable {
     /** Waits until what follows from a change is on the screen. */
     private static final String PAINTED =
             "() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))";
+
+    private static final double MOMENT_MS = 2_000;
 
     private static final List<String> RULES = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
     private static final List<String> COLOURS = List.of("color-contrast");
@@ -106,6 +111,9 @@ final class Keeper implements AutoCloseable {
     /** Browsers that somebody left, with the application's files in their caches and nothing else of theirs. */
     private static final Map<Kind, Deque<BrowserContext>> LEFT = new HashMap<>();
 
+    /** Those at a browser just now. */
+    private static final Set<Keeper> HERE = new LinkedHashSet<>();
+
     private final RunningServer server;
     private final Kind kind;
     private final List<String> complaints = new ArrayList<>();
@@ -132,6 +140,22 @@ final class Keeper implements AutoCloseable {
         this.kind = new Kind(locale, workers);
         BrowserContext left = left().poll();
         this.page = open(left == null ? kind.browser() : left);
+        HERE.add(this);
+    }
+
+    /** What each of those at a browser sees, and what their servers said last. */
+    static List<String> accounts() {
+        return HERE.stream().map(Keeper::account).toList();
+    }
+
+    private String account() {
+        try {
+            String seen = page.locator("body").innerText(new Locator.InnerTextOptions().setTimeout(MOMENT_MS));
+            return page.url() + " shows\n" + seen + "\nand complains of " + complaints + "; the server said\n"
+                    + server.saidLast();
+        } catch (PlaywrightException gone) {
+            return page.url() + " shows nothing: " + gone.getMessage();
+        }
     }
 
     /**
@@ -350,6 +374,7 @@ final class Keeper implements AutoCloseable {
     /** Leaves the browser to the next, without what was signed in with or kept on the device. */
     @Override
     public void close() {
+        HERE.remove(this);
         BrowserContext context = page.context();
         context.setOffline(false);
         page.navigate("about:blank");

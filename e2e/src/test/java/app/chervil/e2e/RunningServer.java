@@ -15,6 +15,8 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -36,6 +38,10 @@ final class RunningServer implements AutoCloseable {
     /** For longer than a pool hands out a connection unasked after it was used. */
     private static final Duration POOL_ASKS_AGAIN = Duration.ofMillis(700);
 
+    /** What of its log is kept. */
+    private static final int LINES = 60;
+
+    private final Deque<String> said = new ArrayDeque<>();
     private final ProcessBuilder builder;
     private final int port;
     private final String database;
@@ -155,9 +161,9 @@ final class RunningServer implements AutoCloseable {
     private void awaitStart() throws IOException {
         BufferedReader output =
                 new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
-        StringBuilder said = new StringBuilder();
+        StringBuilder first = new StringBuilder();
         for (String line = output.readLine(); line != null; line = output.readLine()) {
-            said.append(line).append('\n');
+            first.append(line).append('\n');
             if (line.startsWith(CODE)) {
                 setupCode = line.substring(CODE.length());
             }
@@ -166,14 +172,16 @@ final class RunningServer implements AutoCloseable {
                 return;
             }
         }
-        throw new IllegalStateException("The server ended before it was ready:\n" + said);
+        throw new IllegalStateException("The server ended before it was ready:\n" + first);
     }
 
     /** Reads on, so that the process never blocks on a full pipe. */
-    private static void drain(BufferedReader output) {
+    private void drain(BufferedReader output) {
         Thread reader = new Thread(() -> {
             try {
-                while (output.readLine() != null) {}
+                for (String line = output.readLine(); line != null; line = output.readLine()) {
+                    remember(line);
+                }
             } catch (IOException closed) {
                 throw new UncheckedIOException(closed);
             }
@@ -181,6 +189,22 @@ final class RunningServer implements AutoCloseable {
         reader.setDaemon(true);
         reader.setUncaughtExceptionHandler((thread, closed) -> {});
         reader.start();
+    }
+
+    private void remember(String line) {
+        synchronized (said) {
+            said.add(line);
+            while (said.size() > LINES) {
+                said.remove();
+            }
+        }
+    }
+
+    /** The last lines of its log. */
+    String saidLast() {
+        synchronized (said) {
+            return String.join("\n", said);
+        }
     }
 
     static int freePort() throws IOException {
