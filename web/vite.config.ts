@@ -25,6 +25,9 @@ const libraryBelow: Plugin = {
       : undefined,
 }
 
+/** Stays apart, since few views draw charts or drag. */
+const HEAVY = /echarts|zrender|sortable/
+
 export default defineConfig({
   plugins: [
     vue(),
@@ -51,7 +54,22 @@ export default defineConfig({
     Components({ dirs: [], resolvers: [resolver], dts: 'src/generated/components.d.ts' }),
   ],
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
-  build: { outDir: 'target/classes/static', emptyOutDir: true, reportCompressedSize: false },
+  build: {
+    outDir: 'target/classes/static',
+    emptyOutDir: true,
+    reportCompressedSize: false,
+    // Few files, since each costs a question and an answer: one of what the first page needs, one of what many views share.
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: 'first', tags: ['$initial'], priority: 1 },
+            { name: 'shared', minShareCount: 8, test: (id) => !HEAVY.test(id) },
+          ],
+        },
+      },
+    },
+  },
   server: { host: '127.0.0.1', proxy: { '/api': 'http://127.0.0.1:8080' } },
   test: {
     // Views with many fields take their time where much else runs.

@@ -10,6 +10,7 @@ import { registerSW } from 'virtual:pwa-register'
 import { createApp } from 'vue'
 import App from './app/App.vue'
 import { makeRouter } from './app/router'
+import { ASKING } from './shared/asking'
 import { Problem } from './shared/problem'
 
 /** An ended session leads back to the door; what was typed stays in its form's draft. */
@@ -23,11 +24,7 @@ const client = new QueryClient({
   queryCache: new QueryCache({ onError: noticeSignOut }),
   mutationCache: new MutationCache({ onError: noticeSignOut }),
   defaultOptions: {
-    queries: {
-      staleTime: 20_000,
-      retry: (count, failure) =>
-        count < 2 && !(failure instanceof Problem && failure.status >= 400 && failure.status < 500),
-    },
+    queries: ASKING,
   },
 })
 

@@ -8,6 +8,7 @@ import { useKeys } from '@/shared/keys'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { usePreferences } from '@/shared/preferences'
 import type { Problem } from '@/shared/problem'
+import AwayNotice from './AwayNotice.vue'
 import PhoneBar from './PhoneBar.vue'
 import { PLACES } from './places'
 import RailNav from './RailNav.vue'
@@ -58,6 +59,7 @@ const logHere = () =>
     }}</a>
     <RailNav @keys="helping = true" @search="searching = true" @tour="touring = true" />
     <div id="content" tabindex="-1">
+      <AwayNotice />
       <SiteNotice />
       <AlertWatch />
       <RestartGuard v-if="route.name !== 'service'" />

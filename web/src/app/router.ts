@@ -6,6 +6,7 @@ import {
   type RouteLocationNormalized,
   type RouteMeta,
 } from 'vue-router'
+import RoundsView from '@/features/visit/RoundsView.vue'
 import { sessionOptions, type Session } from '@/features/account'
 
 const number = (value: unknown) => Number(value)
@@ -79,7 +80,7 @@ export function makeRouter(client: QueryClient) {
       {
         path: '/',
         name: 'rounds',
-        component: () => import('@/features/visit/RoundsView.vue'),
+        component: RoundsView,
         meta: { place: 'rounds' },
       },
       {

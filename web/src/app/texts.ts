@@ -53,6 +53,8 @@ export const texts = {
   signOut2: 'Sign out',
   thisSiteWasDeleted: (gone: Told) => `This site was deleted. On ${gone} it is gone for good.`,
   bringItBack: 'Bring it back',
+  awayShownFrom: (since: Told) =>
+    `Chervil can't be reached just now. This is as it knew it on ${since}. It is asked again every few seconds.`,
   youAreAViewer: 'You are a viewer here: you can look at everything and change nothing.',
   whatToDoNow: 'What to do now, in which order, and how long it takes. Start here each day.',
   eachTankWithIts:

@@ -4,6 +4,7 @@ import { createPinia } from 'pinia'
 import { vi } from 'vitest'
 import type { Component } from 'vue'
 import { createMemoryHistory, createRouter } from 'vue-router'
+import { ASKING } from '@/shared/asking'
 
 /**
  * What the server would answer, by method and path; a number alone is a status without a document, a function answers to
@@ -101,7 +102,9 @@ export async function mountView(view: Component, props: Record<string, unknown> 
     ],
   })
   await router.push(path)
-  const queryClient = new QueryClient({ defaultOptions: { queries: { retry: false } } })
+  const queryClient = new QueryClient({
+    defaultOptions: { queries: { ...ASKING, staleTime: 0, retry: false } },
+  })
   const wrapper = mount(view, {
     props,
     attachTo: document.body,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from './texts'
 import { computed } from 'vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { longDay, today } from '@/shared/dates'
 import { useDeeds } from './queries'
@@ -26,7 +27,7 @@ const days = computed(() => {
     <p class="quiet">{{ texts.everythingThatChangedThe }}</p>
     <AsyncState
       :pending="deeds.isPending.value"
-      :error="deeds.error.value"
+      :error="lacking(deeds)"
       :what="texts.whatWasDone"
       @retry="deeds.refetch()"
     >

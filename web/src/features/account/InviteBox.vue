@@ -2,6 +2,7 @@
 import { texts } from './texts'
 import { useClipboard } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import SquareCode from '@/shared/components/SquareCode.vue'
@@ -71,7 +72,7 @@ async function make() {
     </div>
     <AsyncState
       :pending="invitations.isPending.value"
-      :error="invitations.error.value"
+      :error="lacking(invitations)"
       :what="texts.theInvitations"
       @retry="invitations.refetch()"
     >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from './texts'
 import { computed, reactive } from 'vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import TextField from '@/shared/components/TextField.vue'
 import NewPasswordField from './NewPasswordField.vue'
@@ -28,7 +29,7 @@ const accept = (asNew: boolean) =>
   <main class="page narrow">
     <AsyncState
       :pending="offer.isPending.value"
-      :error="offer.error.value"
+      :error="lacking(offer)"
       :what="texts.thisInvitation"
       @retry="offer.refetch()"
     >

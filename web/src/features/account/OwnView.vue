@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from './texts'
 import { reactive, ref } from 'vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import TextField from '@/shared/components/TextField.vue'
 import NewPasswordField from './NewPasswordField.vue'
@@ -36,7 +37,7 @@ async function changePassword() {
       <h2 class="mt-4">{{ texts.whereYouAreSigned }}</h2>
       <AsyncState
         :pending="sessions.isPending.value"
-        :error="sessions.error.value"
+        :error="lacking(sessions)"
         :what="texts.yourSessions"
         @retry="sessions.refetch()"
       >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from './texts'
 import { ref } from 'vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { momentWords } from '@/shared/dates'
@@ -46,7 +47,7 @@ async function make() {
     </p>
     <AsyncState
       :pending="passkeys.isPending.value"
-      :error="passkeys.error.value"
+      :error="lacking(passkeys)"
       :what="texts.yourPasskeys"
       @retry="passkeys.refetch()"
     >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from './texts'
 import { ref } from 'vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import SelectField from '@/shared/components/SelectField.vue'
 import { momentWords } from '@/shared/dates'
@@ -55,7 +56,7 @@ function forget(person: Person) {
     </p>
     <AsyncState
       :pending="accounts.isPending.value"
-      :error="accounts.error.value"
+      :error="lacking(accounts)"
       :what="texts.thePeople"
       @retry="accounts.refetch()"
     >

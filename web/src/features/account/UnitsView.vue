@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from './texts'
 import { ref, watch } from 'vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import FormPage from '@/shared/components/FormPage.vue'
 import TextField from '@/shared/components/TextField.vue'
@@ -33,7 +34,7 @@ async function save() {
 <template>
   <AsyncState
     :pending="session.isPending.value"
-    :error="session.error.value"
+    :error="lacking(session)"
     :what="texts.theUnits"
     @retry="session.refetch()"
   >

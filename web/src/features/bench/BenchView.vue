@@ -2,6 +2,7 @@
 import { texts } from './texts'
 import { computed, reactive, ref } from 'vue'
 import { useTanks } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import NumberField from '@/shared/components/NumberField.vue'
 import SelectField from '@/shared/components/SelectField.vue'
@@ -77,7 +78,7 @@ async function stop() {
     <BenchNav />
     <AsyncState
       :pending="tanks.isPending.value"
-      :error="tanks.error.value"
+      :error="lacking(tanks)"
       :what="texts.theTanks"
       @retry="tanks.refetch()"
     >

@@ -1,6 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { api, body, type Schemas } from '@/shared/api/client'
+import { onceItIsBack } from '@/shared/asking'
 
 export type FutureInput = Schemas['FutureInput']
 export type Way = FutureInput['ways'][number]
@@ -20,7 +21,7 @@ export function useFuture(id: MaybeRefOrGetter<string | undefined>) {
     queryFn: () =>
       body(api.GET('/api/futures/{future}', { params: { path: { future: toValue(id) ?? '' } } })),
     enabled: computed(() => toValue(id) !== undefined),
-    refetchInterval: ({ state }) => (state.data && state.data.state !== 'RUNNING' ? false : POLL_MS),
+    refetchInterval: onceItIsBack((future) => (future && future.state !== 'RUNNING' ? false : POLL_MS)),
     staleTime: 0,
   })
 }

@@ -2,6 +2,7 @@
 import { texts } from './texts'
 import { computed } from 'vue'
 import { BenchNav } from '@/features/bench'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { upperFirst } from '@/shared/words'
 import EffectRow from './EffectRow.vue'
@@ -17,7 +18,7 @@ const seen = computed(() => compared.data.value)
     <BenchNav />
     <AsyncState
       :pending="compared.isPending.value"
-      :error="compared.error.value"
+      :error="lacking(compared)"
       :what="texts.theComparison"
       @retry="compared.refetch()"
     >

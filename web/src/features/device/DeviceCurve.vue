@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from './texts'
 import { computed, ref } from 'vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import { momentWords } from '@/shared/dates'
@@ -65,7 +66,7 @@ const words = computed(() => {
     <ChoiceRow v-model="hours" bare :legend="texts.howFarBack" :name="`span-${device.id}`" :choices="SPANS" />
     <AsyncState
       :pending="series.isPending.value"
-      :error="series.error.value"
+      :error="lacking(series)"
       :what="texts.theCurve"
       @retry="series.refetch()"
     >

@@ -3,6 +3,7 @@ import { texts } from './texts'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { useRights } from '@/features/account'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { useNow } from '@/shared/now'
 import AlertLine from './AlertLine.vue'
@@ -32,7 +33,7 @@ const past = computed(() => (alerts.data.value?.alerts ?? []).filter((one) => on
     <h1>{{ texts.devices }}</h1>
     <AsyncState
       :pending="devices.isPending.value"
-      :error="devices.error.value"
+      :error="lacking(devices)"
       :what="texts.theDevices"
       @retry="devices.refetch()"
     >
@@ -54,7 +55,7 @@ const past = computed(() => (alerts.data.value?.alerts ?? []).filter((one) => on
             <h2>{{ texts.alerts }}</h2>
             <AsyncState
               :pending="alerts.isPending.value"
-              :error="alerts.error.value"
+              :error="lacking(alerts)"
               :what="texts.theAlerts"
               @retry="alerts.refetch()"
             >

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useEventSource } from '@vueuse/core'
 import { computed, toValue, watch, type MaybeRefOrGetter } from 'vue'
 import { api, body, type Schemas } from '@/shared/api/client'
+import { onceItIsBack } from '@/shared/asking'
 
 const DEVICES = ['devices'] as const
 const ALERTS = ['alerts'] as const
@@ -24,7 +25,7 @@ export const useAlerts = () =>
   useQuery({
     queryKey: ALERTS,
     queryFn: () => body(api.GET('/api/alerts')),
-    refetchInterval: (query) => (query.state.data?.watched ? WITHOUT_WORD : false),
+    refetchInterval: onceItIsBack((alerts) => (alerts?.watched ? WITHOUT_WORD : false)),
   })
 
 /** Has the alerts asked for again whenever the server says that they changed. */
@@ -109,7 +110,7 @@ export const useStandIns = () =>
   useQuery({
     queryKey: STAND_INS,
     queryFn: () => body(api.GET('/api/stand-ins')),
-    refetchInterval: (query) => (query.state.data?.present ? LOOKS_EVERY : false),
+    refetchInterval: onceItIsBack((standIns) => (standIns?.present ? LOOKS_EVERY : false)),
   })
 
 export function useWorkStandIns() {

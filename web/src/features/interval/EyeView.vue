@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from './texts'
 import { computed, ref } from 'vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { longDay, shortDay } from '@/shared/dates'
 import { useSending } from '@/shared/form'
@@ -55,7 +56,7 @@ async function save() {
     <h1>{{ texts.howDoYouSee }}</h1>
     <AsyncState
       :pending="eye.isPending.value"
-      :error="eye.error.value"
+      :error="lacking(eye)"
       :what="texts.thePictures"
       @retry="eye.refetch()"
     >

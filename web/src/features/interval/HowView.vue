@@ -2,6 +2,7 @@
 import { texts } from './texts'
 import { computed } from 'vue'
 import FindingTile from '@/shared/components/FindingTile.vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { FINDINGS } from '@/shared/words'
 import { useEngineFacts } from './queries'
@@ -19,7 +20,7 @@ const change = (percent: number) =>
     <h1>{{ texts.howDatesAreLearned }}</h1>
     <AsyncState
       :pending="facts.isPending.value"
-      :error="facts.error.value"
+      :error="lacking(facts)"
       :what="texts.theFigures"
       @retry="facts.refetch()"
     >

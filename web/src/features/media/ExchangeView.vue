@@ -3,6 +3,7 @@ import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { useRights } from '@/features/account'
 import { useTank } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import { datedDay } from '@/shared/dates'
@@ -34,7 +35,7 @@ async function end() {
   <main class="page">
     <AsyncState
       :pending="tank.isPending.value || exchanges.isPending.value"
-      :error="tank.error.value ?? exchanges.error.value"
+      :error="lacking(tank, exchanges)"
       :what="texts.theExchange"
       @retry="(tank.refetch(), exchanges.refetch())"
     >

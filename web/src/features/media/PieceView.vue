@@ -3,6 +3,7 @@ import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { useRights } from '@/features/account'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import StateTag from '@/shared/components/StateTag.vue'
@@ -60,7 +61,7 @@ const moved = (id: string) => {
   <main class="page">
     <AsyncState
       :pending="life.isPending.value"
-      :error="life.error.value"
+      :error="lacking(life)"
       :what="texts.thisMedia"
       @retry="life.refetch()"
     >

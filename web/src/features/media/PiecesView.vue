@@ -2,6 +2,7 @@
 import { texts } from './texts'
 import { computed } from 'vue'
 import { useRights } from '@/features/account'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import NewPiece from './NewPiece.vue'
 import PieceLine from './PieceLine.vue'
@@ -22,7 +23,7 @@ const groups = computed(() => grouped(pieces.data.value ?? []))
     </header>
     <AsyncState
       :pending="pieces.isPending.value"
-      :error="pieces.error.value"
+      :error="lacking(pieces)"
       :what="texts.theMedia"
       @retry="pieces.refetch()"
     >

@@ -3,6 +3,7 @@ import { texts } from './texts'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef, toRaw, watch } from 'vue'
 import { useTank } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import FileChoice from '@/shared/components/FileChoice.vue'
 import { shortDay, windowWords } from '@/shared/dates'
@@ -95,7 +96,7 @@ const action = computed(() => {
   <main class="page">
     <AsyncState
       :pending="tank.isPending.value"
-      :error="tank.error.value"
+      :error="lacking(tank)"
       :what="texts.theTank"
       @retry="tank.refetch()"
     >

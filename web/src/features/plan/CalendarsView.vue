@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from './texts'
 import { computed, reactive, ref } from 'vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import FieldFrame from '@/shared/components/FieldFrame.vue'
 import SelectField from '@/shared/components/SelectField.vue'
@@ -61,7 +62,7 @@ async function end(id: number) {
       <h2 id="addresses">{{ texts.secretAddresses }}</h2>
       <AsyncState
         :pending="calendars.isPending.value"
-        :error="calendars.error.value"
+        :error="lacking(calendars)"
         :what="texts.theAddresses"
         @retry="calendars.refetch()"
       >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from './texts'
 import { useTank } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoreRow from './ChoreRow.vue'
 import { useChores } from './queries'
@@ -23,7 +24,7 @@ const chores = useChores(() => props.tank)
     </p>
     <AsyncState
       :pending="chores.isPending.value"
-      :error="chores.error.value"
+      :error="lacking(chores)"
       :what="texts.theChores"
       @retry="chores.refetch()"
     >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from './texts'
 import { reactive, ref, watch } from 'vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import SelectField from '@/shared/components/SelectField.vue'
 import TextField from '@/shared/components/TextField.vue'
@@ -46,7 +47,7 @@ async function stop() {
     <h2 id="mail">{{ texts.anEmailTheEvening }}</h2>
     <AsyncState
       :pending="digest.isPending.value"
-      :error="digest.error.value"
+      :error="lacking(digest)"
       :what="texts.theMailSettings"
       @retry="digest.refetch()"
     >

@@ -3,6 +3,7 @@ import { texts } from './texts'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useRights } from '@/features/account'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import SelectField from '@/shared/components/SelectField.vue'
@@ -99,7 +100,7 @@ useKeys((key) => {
   <main class="plan">
     <AsyncState
       :pending="plan.isPending.value"
-      :error="plan.error.value"
+      :error="lacking(plan)"
       :what="texts.thePlan"
       @retry="plan.refetch()"
     >

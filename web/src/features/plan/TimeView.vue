@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from './texts'
 import { computed, reactive, ref } from 'vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import DayField from '@/shared/components/DayField.vue'
 import NumberField from '@/shared/components/NumberField.vue'
@@ -67,7 +68,7 @@ function allow(work: string, may: boolean) {
     </p>
     <AsyncState
       :pending="time.isPending.value"
-      :error="time.error.value"
+      :error="lacking(time)"
       :what="texts.peoplesDays2"
       @retry="time.refetch()"
     >

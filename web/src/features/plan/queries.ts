@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { api, body, type Schemas } from '@/shared/api/client'
+import { onceItIsBack } from '@/shared/asking'
 
 export type Plan = Schemas['PlanView']
 export type PlannedVisit = Schemas['PlannedVisit']
@@ -21,7 +22,7 @@ export function usePlan(weeks: MaybeRefOrGetter<number>) {
     queryKey: computed(() => [...PLAN, toValue(weeks)]),
     queryFn: () => body(api.GET('/api/plan', { params: { query: { weeks: toValue(weeks) } } })),
     placeholderData: (before) => before,
-    refetchInterval: ({ state }) => (state.data?.improving ? IMPROVING_POLL_MS : false),
+    refetchInterval: onceItIsBack((plan) => (plan?.improving ? IMPROVING_POLL_MS : false)),
   })
 }
 

@@ -6,6 +6,7 @@ import { useFilters, type Filter } from '@/features/filter'
 import { useForecasts, useOpenings } from '@/features/interval'
 import { useTank } from '@/features/tank'
 import { HoldNotice, MediaPick } from '@/features/water'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
@@ -113,7 +114,7 @@ async function start() {
   <main class="page prepare">
     <AsyncState
       :pending="tank.isPending.value || filters.isPending.value"
-      :error="tank.error.value ?? filters.error.value"
+      :error="lacking(tank, filters)"
       :what="texts.theTank"
       @retry="(tank.refetch(), filters.refetch())"
     >
@@ -204,7 +205,7 @@ async function start() {
         </form>
         <AsyncState
           :pending="procedure.isPending.value"
-          :error="procedure.error.value"
+          :error="lacking(procedure)"
           :what="texts.theSteps"
           @retry="procedure.refetch()"
         >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from './texts'
 import { useTank } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import { useBegin } from './begin'
@@ -19,7 +20,7 @@ const { sending, trouble, beginWhole } = useBegin()
   <main class="page">
     <AsyncState
       :pending="procedure.isPending.value || tank.isPending.value"
-      :error="procedure.error.value ?? tank.error.value"
+      :error="lacking(procedure, tank)"
       :what="texts.theSteps"
       @retry="(procedure.refetch(), tank.refetch())"
     >

@@ -3,6 +3,7 @@ import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { useRights } from '@/features/account'
 import { useTank } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import { useBegin } from './begin'
@@ -32,7 +33,7 @@ const AFTER = {
   <main class="page">
     <AsyncState
       :pending="procedure.isPending.value || tank.isPending.value"
-      :error="procedure.error.value ?? tank.error.value"
+      :error="lacking(procedure, tank)"
       :what="texts.theSteps"
       @retry="(procedure.refetch(), tank.refetch())"
     >

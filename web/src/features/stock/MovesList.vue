@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { texts } from './texts'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { shortDay } from '@/shared/dates'
 import { useSending } from '@/shared/form'
@@ -19,7 +20,7 @@ const { sending, trouble, send } = useSending()
     <h2>{{ texts.whatHappened }}</h2>
     <AsyncState
       :pending="moves.isPending.value"
-      :error="moves.error.value"
+      :error="lacking(moves)"
       :what="texts.whatHappened2"
       @retry="moves.refetch()"
     >

@@ -3,6 +3,7 @@ import { texts } from './texts'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useSession } from '@/features/account'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ConflictNotice from '@/shared/components/ConflictNotice.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
@@ -82,7 +83,7 @@ async function takeOut() {
   <main class="page narrow">
     <AsyncState
       :pending="stores.isPending.value"
-      :error="stores.error.value"
+      :error="lacking(stores)"
       :what="texts.theStores"
       @retry="stores.refetch()"
     >

@@ -2,6 +2,7 @@
 import { texts } from './texts'
 import { computed } from 'vue'
 import SumLinks from '@/shared/components/SumLinks.vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import { useStores } from './queries'
@@ -25,7 +26,7 @@ const empty = computed(() => stores.data.value?.items.length === 0)
     </header>
     <AsyncState
       :pending="stores.isPending.value"
-      :error="stores.error.value"
+      :error="lacking(stores)"
       :what="texts.theStores"
       @retry="stores.refetch()"
     >

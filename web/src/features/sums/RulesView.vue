@@ -2,6 +2,7 @@
 import { texts } from './texts'
 import { computed, reactive } from 'vue'
 import { BenchNav } from '@/features/bench'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import NumberField from '@/shared/components/NumberField.vue'
 import { useSending } from '@/shared/form'
@@ -68,7 +69,7 @@ async function ours(rule: Rule) {
     <p class="quiet">{{ texts.whatKeepersGoBy }}</p>
     <AsyncState
       :pending="rules.isPending.value"
-      :error="rules.error.value"
+      :error="lacking(rules)"
       :what="texts.theRules"
       @retry="rules.refetch()"
     >

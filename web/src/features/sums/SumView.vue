@@ -5,6 +5,7 @@ import { computed, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { BenchNav } from '@/features/bench'
 import { useTanks } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { pageOf } from './catalogue'
 import { handed } from './handoff'
@@ -36,7 +37,7 @@ watch(
     <BenchNav />
     <AsyncState
       :pending="sums.isPending.value || tanks.isPending.value"
-      :error="sums.error.value ?? tanks.error.value"
+      :error="lacking(sums, tanks)"
       :what="texts.theSum"
       @retry="sums.refetch()"
     >

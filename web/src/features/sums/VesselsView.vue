@@ -2,6 +2,7 @@
 import { texts } from './texts'
 import { computed, reactive } from 'vue'
 import { BenchNav } from '@/features/bench'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import NumberField from '@/shared/components/NumberField.vue'
@@ -68,7 +69,7 @@ async function takeOut(one: Vessel) {
     </p>
     <AsyncState
       :pending="vessels.isPending.value"
-      :error="vessels.error.value"
+      :error="lacking(vessels)"
       :what="texts.yourTubs"
       @retry="vessels.refetch()"
     >

@@ -20,6 +20,7 @@ import {
   type Filter,
   type FilterForm,
 } from '@/features/filter'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ConflictNotice from '@/shared/components/ConflictNotice.vue'
 import FormPage from '@/shared/components/FormPage.vue'
@@ -110,7 +111,7 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
 <template>
   <AsyncState
     :pending="existing && query.isPending.value"
-    :error="existing ? query.error.value : null"
+    :error="existing ? lacking(query) : null"
     :what="texts.theFilter"
     @retry="query.refetch()"
   >

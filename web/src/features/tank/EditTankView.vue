@@ -3,6 +3,7 @@ import { texts } from './texts'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useSession } from '@/features/account'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import DayField from '@/shared/components/DayField.vue'
 import FormPage from '@/shared/components/FormPage.vue'
@@ -84,7 +85,7 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
 <template>
   <AsyncState
     :pending="query.isPending.value"
-    :error="query.error.value"
+    :error="lacking(query)"
     :what="texts.theTank"
     @retry="query.refetch()"
   >

@@ -17,6 +17,7 @@ import {
 } from '@/features/filter'
 import { PhotoStrip } from '@/features/visit'
 import SumLinks from '@/shared/components/SumLinks.vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ConflictNotice from '@/shared/components/ConflictNotice.vue'
 import FormPage from '@/shared/components/FormPage.vue'
@@ -68,7 +69,7 @@ const leave = () => router.push({ name: 'tank', params: { tank: props.tank } })
 <template>
   <AsyncState
     :pending="query.isPending.value"
-    :error="query.error.value"
+    :error="lacking(query)"
     :what="texts.theFilter"
     @retry="query.refetch()"
   >

@@ -12,6 +12,7 @@ import { TankCompared } from '@/features/compare'
 import { TankMedia } from '@/features/media'
 import { TankTrouble } from '@/features/trouble'
 import SumLinks from '@/shared/components/SumLinks.vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import StateTag from '@/shared/components/StateTag.vue'
@@ -72,7 +73,7 @@ const mayGo = useMayGo()
   <main class="page">
     <AsyncState
       :pending="tank.isPending.value"
-      :error="tank.error.value"
+      :error="lacking(tank)"
       :what="texts.theTank"
       @retry="tank.refetch()"
     >
@@ -97,7 +98,7 @@ const mayGo = useMayGo()
       <TankDevices :tank="props.tank" />
       <AsyncState
         :pending="filters.isPending.value || forecasts.isPending.value"
-        :error="filters.error.value ?? forecasts.error.value"
+        :error="lacking(filters, forecasts)"
         :what="texts.itsFilters"
         @retry="(filters.refetch(), forecasts.refetch())"
       >

@@ -6,6 +6,7 @@ import { useSession } from '@/features/account'
 import { useSiteFilters } from '@/features/filter'
 import { useForecasts } from '@/features/interval'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import { shortDay, today } from '@/shared/dates'
@@ -41,7 +42,7 @@ const groups = computed(() => grouped(tanks.data.value ?? [], order.value, forec
     </header>
     <AsyncState
       :pending="tanks.isPending.value"
-      :error="tanks.error.value ?? forecasts.error.value"
+      :error="lacking(tanks, forecasts)"
       :what="texts.yourTanks"
       @retry="(tanks.refetch(), forecasts.refetch())"
     >

@@ -3,6 +3,7 @@ import { texts } from './texts'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { TaskSettingDialog, useFilters, type Task } from '@/features/filter'
 import { LookPanel, StoryChapters, storyChart, useStory } from '@/features/interval'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import WindowLine from '@/shared/components/WindowLine.vue'
 import { longDay, today, windowWords } from '@/shared/dates'
@@ -34,7 +35,7 @@ const withOpening = computed(() => told.value?.forecast.basis === 'WITH_OPENING'
   <main class="page">
     <AsyncState
       :pending="story.isPending.value || tank.isPending.value"
-      :error="story.error.value ?? tank.error.value"
+      :error="lacking(story, tank)"
       :what="texts.theTask"
       @retry="(story.refetch(), tank.refetch())"
     >

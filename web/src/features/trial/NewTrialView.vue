@@ -5,6 +5,7 @@ import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useSiteFilters, type Filter, type Task } from '@/features/filter'
 import { useTanks } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import SelectField from '@/shared/components/SelectField.vue'
@@ -122,7 +123,7 @@ async function start() {
     </p>
     <AsyncState
       :pending="tanks.isPending.value || filters.isPending.value"
-      :error="tanks.error.value ?? filters.error.value"
+      :error="lacking(tanks, filters)"
       :what="texts.theTanks"
       @retry="filters.refetch()"
     >

@@ -2,6 +2,7 @@
 import { texts } from './texts'
 import { computed } from 'vue'
 import { BenchNav } from '@/features/bench'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { datedDay } from '@/shared/dates'
 import { useTrials } from './queries'
@@ -35,7 +36,7 @@ const print = () => {
     <BenchNav class="print:hidden" />
     <AsyncState
       :pending="trials.isPending.value"
-      :error="trials.error.value"
+      :error="lacking(trials)"
       :what="texts.theTrial"
       @retry="trials.refetch()"
     >

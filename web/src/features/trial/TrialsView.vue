@@ -2,6 +2,7 @@
 import { texts } from './texts'
 import { computed } from 'vue'
 import { BenchNav } from '@/features/bench'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import { useTrials, type Trial } from './queries'
@@ -29,7 +30,7 @@ const leads = (trial: Trial) => groupOf(all.value, trial)[0]?.id === trial.id
     </p>
     <AsyncState
       :pending="trials.isPending.value"
-      :error="trials.error.value"
+      :error="lacking(trials)"
       :what="texts.theTrials"
       @retry="trials.refetch()"
     >

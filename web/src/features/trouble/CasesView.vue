@@ -3,6 +3,7 @@ import { texts } from './texts'
 import { computed } from 'vue'
 import { BenchNav } from '@/features/bench'
 import { useTanks } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import CaseList from './CaseList.vue'
@@ -31,7 +32,7 @@ const closed = computed(() =>
     </header>
     <AsyncState
       :pending="cases.isPending.value"
-      :error="cases.error.value"
+      :error="lacking(cases)"
       :what="texts.theCases"
       @retry="cases.refetch()"
     >

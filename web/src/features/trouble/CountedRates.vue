@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from './texts'
 import { computed } from 'vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { momentWords } from '@/shared/dates'
 import { useSending } from '@/shared/form'
@@ -30,7 +31,7 @@ async function anew() {
     <h2 id="rates">{{ texts.whatIsMetHere }}</h2>
     <AsyncState
       :pending="rates.isPending.value"
-      :error="rates.error.value"
+      :error="lacking(rates)"
       :what="texts.whatWasCounted"
       @retry="rates.refetch()"
     >

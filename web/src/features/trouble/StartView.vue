@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useFilters, useSiteFilters } from '@/features/filter'
 import { useTanks } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import DayField from '@/shared/components/DayField.vue'
@@ -73,7 +74,7 @@ async function begin(complaint: string) {
     <h1>{{ texts.whatIsWrong }}</h1>
     <AsyncState
       :pending="tanks.isPending.value"
-      :error="tanks.error.value"
+      :error="lacking(tanks)"
       :what="texts.theTanks"
       @retry="tanks.refetch()"
     >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from './texts'
 import { computed, ref } from 'vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import SquareCode from '@/shared/components/SquareCode.vue'
@@ -21,7 +22,7 @@ const choices = computed(() =>
     <h1>{{ texts.phonesInTheHouse }}</h1>
     <AsyncState
       :pending="house.isPending.value"
-      :error="house.error.value"
+      :error="lacking(house)"
       :what="texts.theHouseNetwork"
       @retry="house.refetch()"
     >

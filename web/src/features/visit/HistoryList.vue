@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from './texts'
 import { computed } from 'vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import FindingTile from '@/shared/components/FindingTile.vue'
 import { useMayGo } from '@/shared/allowed'
@@ -46,7 +47,7 @@ const events = computed(() => {
     <h2 id="happened">{{ texts.whatHappened }}</h2>
     <AsyncState
       :pending="services.isPending.value"
-      :error="services.error.value"
+      :error="lacking(services)"
       :what="texts.theHistory"
       @retry="services.refetch()"
     >

@@ -3,6 +3,7 @@ import { texts } from './texts'
 import { watchDebounced } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
 import { useTanks } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import DayField from '@/shared/components/DayField.vue'
 import SelectField from '@/shared/components/SelectField.vue'
@@ -80,7 +81,7 @@ watchDebounced(
     </form>
     <AsyncState
       :pending="ledger.isPending.value"
-      :error="ledger.error.value"
+      :error="lacking(ledger)"
       :what="texts.theLedger"
       @retry="ledger.refetch()"
     >

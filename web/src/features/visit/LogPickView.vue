@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from './texts'
 import { useTanks } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 
 /** At the tank: which tank was worked on. */
@@ -13,7 +14,7 @@ const tanks = useTanks()
     <p class="quiet">{{ texts.onWhichTank }}</p>
     <AsyncState
       :pending="tanks.isPending.value"
-      :error="tanks.error.value"
+      :error="lacking(tanks)"
       :what="texts.yourTanks"
       @retry="tanks.refetch()"
     >

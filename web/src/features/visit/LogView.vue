@@ -5,6 +5,7 @@ import { useRoute } from 'vue-router'
 import { useAccounts, useSession } from '@/features/account'
 import { useFilters } from '@/features/filter'
 import { useTank } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ConflictNotice from '@/shared/components/ConflictNotice.vue'
 import DayField from '@/shared/components/DayField.vue'
@@ -40,9 +41,7 @@ let drop = () => {}
 
 const tasks = computed(() => (filters.data.value ?? []).flatMap((filter) => filter.tasks))
 const names = computed(() => (accounts.data.value ?? []).map((account) => account.name))
-const failed = computed(
-  () => tank.error.value ?? filters.error.value ?? (props.service ? correcting.error.value : null),
-)
+const failed = computed(() => lacking(tank, filters, ...(props.service ? [correcting] : [])))
 
 watch(
   [correcting.data, () => session.value?.name],

@@ -2,6 +2,7 @@
 import { texts } from './texts'
 import { computed, defineAsyncComponent } from 'vue'
 import { lowerFirst } from '@/shared/words'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import { longDay, shortDay, today } from '@/shared/dates'
@@ -53,7 +54,7 @@ const summary = computed(() => {
       <h1>{{ longDay(rounds.data.value?.today ?? today()) }}</h1>
       <AsyncState
         :pending="rounds.isPending.value"
-        :error="rounds.error.value"
+        :error="lacking(rounds)"
         :what="texts.todaysRounds"
         @retry="rounds.refetch()"
       >

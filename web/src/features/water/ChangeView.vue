@@ -4,6 +4,7 @@ import { computed, reactive } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { litresAMmOf, sumAt, useKept } from '@/features/sums'
 import { useTank } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import FormPage from '@/shared/components/FormPage.vue'
@@ -98,7 +99,7 @@ async function save(confirmed = false) {
 <template>
   <AsyncState
     :pending="tank.isPending.value"
-    :error="tank.error.value"
+    :error="lacking(tank)"
     :what="texts.theTank"
     @retry="tank.refetch()"
   >

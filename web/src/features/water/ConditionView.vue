@@ -2,6 +2,7 @@
 import { texts } from './texts'
 import { computed, ref } from 'vue'
 import { useTank } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
@@ -44,7 +45,7 @@ async function save() {
   <main class="page narrow">
     <AsyncState
       :pending="tank.isPending.value || questions.isPending.value"
-      :error="tank.error.value ?? questions.error.value"
+      :error="lacking(tank, questions)"
       :what="texts.theQuestions"
       @retry="(tank.refetch(), questions.refetch())"
     >

@@ -2,6 +2,7 @@
 import { texts } from './texts'
 import { reactive } from 'vue'
 import { useTank } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import DayField from '@/shared/components/DayField.vue'
 import { shortDay, today } from '@/shared/dates'
@@ -47,7 +48,7 @@ async function save() {
   <main class="page narrow">
     <AsyncState
       :pending="tank.isPending.value || replacements.isPending.value"
-      :error="tank.error.value ?? replacements.error.value"
+      :error="lacking(tank, replacements)"
       :what="texts.theMedia"
       @retry="(tank.refetch(), replacements.refetch())"
     >

@@ -2,6 +2,7 @@
 import { texts } from './texts'
 import { computed, reactive } from 'vue'
 import { useTank } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import DayField from '@/shared/components/DayField.vue'
 import TextField from '@/shared/components/TextField.vue'
@@ -33,7 +34,7 @@ async function begin(confirmed = false) {
   <main class="page narrow">
     <AsyncState
       :pending="tank.isPending.value || medications.isPending.value"
-      :error="tank.error.value ?? medications.error.value"
+      :error="lacking(tank, medications)"
       :what="texts.theMedications"
       @retry="(tank.refetch(), medications.refetch())"
     >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from './texts'
 import { computed, reactive, ref } from 'vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import TextField from '@/shared/components/TextField.vue'
 import { useSending } from '@/shared/form'
@@ -37,7 +38,7 @@ async function addOwn() {
   <main class="page narrow">
     <AsyncState
       :pending="methods.isPending.value || parameters.isPending.value"
-      :error="methods.error.value ?? parameters.error.value"
+      :error="lacking(methods, parameters)"
       :what="texts.theKits"
       @retry="(methods.refetch(), parameters.refetch())"
     >

@@ -3,6 +3,7 @@ import { texts } from './texts'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useTank } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
 import MomentField from '@/shared/components/MomentField.vue'
@@ -122,7 +123,7 @@ async function save() {
       :pending="
         tank.isPending.value || water.isPending.value || parameters.isPending.value || methods.isPending.value
       "
-      :error="tank.error.value ?? water.error.value ?? parameters.error.value ?? methods.error.value"
+      :error="lacking(tank, water, parameters, methods)"
       :what="texts.theTank"
       @retry="(tank.refetch(), water.refetch(), parameters.refetch(), methods.refetch())"
     >

@@ -2,6 +2,7 @@
 import { texts } from './texts'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { momentWords } from '@/shared/dates'
 import { offerUndo } from '@/shared/undo'
@@ -63,7 +64,7 @@ async function drop(reading: Reading) {
 <template>
   <AsyncState
     :pending="readings.isPending.value"
-    :error="readings.error.value"
+    :error="lacking(readings)"
     :what="texts.theReadings"
     @retry="readings.refetch()"
   >

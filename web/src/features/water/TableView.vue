@@ -3,6 +3,7 @@ import { texts } from './texts'
 import { ref } from 'vue'
 import { useRights } from '@/features/account'
 import { useTank } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import FileChoice from '@/shared/components/FileChoice.vue'
 import { useSending } from '@/shared/form'
@@ -37,7 +38,7 @@ async function confirm() {
   <main class="page narrow">
     <AsyncState
       :pending="tank.isPending.value"
-      :error="tank.error.value"
+      :error="lacking(tank)"
       :what="texts.theTank"
       @retry="tank.refetch()"
     >

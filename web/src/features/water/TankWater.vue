@@ -2,6 +2,7 @@
 import { texts } from './texts'
 import { computed, defineAsyncComponent } from 'vue'
 import { lowerFirst } from '@/shared/words'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { addDays, shortDay, today } from '@/shared/dates'
 import { useSeries, useWater } from './queries'
@@ -29,7 +30,7 @@ const due = computed(() => water.data.value?.due ?? [])
     </div>
     <AsyncState
       :pending="water.isPending.value || series.isPending.value"
-      :error="water.error.value ?? series.error.value"
+      :error="lacking(water, series)"
       :what="texts.theWater"
       @retry="(water.refetch(), series.refetch())"
     >

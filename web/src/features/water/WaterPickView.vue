@@ -3,6 +3,7 @@ import { texts } from './texts'
 import { watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useTanks } from '@/features/tank'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 
 /** The place Water: goes to the tank looked at last, or the first. */
@@ -26,7 +27,7 @@ watch(
     <h1>{{ texts.water }}</h1>
     <AsyncState
       :pending="tanks.isPending.value"
-      :error="tanks.error.value"
+      :error="lacking(tanks)"
       :what="texts.theTanks"
       @retry="tanks.refetch()"
     >

@@ -3,6 +3,7 @@ import { texts } from './texts'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useTank, useTanks } from '@/features/tank'
 import ChoiceRow from '@/shared/components/ChoiceRow.vue'
+import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import { addDays, today } from '@/shared/dates'
@@ -43,7 +44,7 @@ const series = useSeries(() => props.tank, from, to)
   <main class="page water">
     <AsyncState
       :pending="tank.isPending.value || water.isPending.value"
-      :error="tank.error.value ?? water.error.value"
+      :error="lacking(tank, water)"
       :what="texts.theWater"
       @retry="(tank.refetch(), water.refetch())"
     >
@@ -83,7 +84,7 @@ const series = useSeries(() => props.tank, from, to)
           </div>
           <AsyncState
             :pending="series.isPending.value"
-            :error="series.error.value"
+            :error="lacking(series)"
             :what="texts.theLines"
             @retry="series.refetch()"
           >

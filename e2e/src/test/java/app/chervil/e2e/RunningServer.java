@@ -28,6 +28,11 @@ final class RunningServer implements AutoCloseable {
     /** Room for a machine that does much else besides; what holds is seen at once all the same. */
     private static final double PATIENCE_MS = 30_000;
 
+    /** The same room for what a server waits for; how soon it says that its records are away is tested without a browser. */
+    private static final Map<String, String> PATIENT = Map.of(
+            "SPRING_DATASOURCE_HIKARI_CONNECTION_TIMEOUT", "20000",
+            "SPRING_DATASOURCE_HIKARI_VALIDATION_TIMEOUT", "10000");
+
     static {
         PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
     }
@@ -86,7 +91,7 @@ final class RunningServer implements AutoCloseable {
                 known.renew(demo);
                 return known;
             }
-            RunningServer server = start(Map.of(), demo);
+            RunningServer server = start(PATIENT, demo);
             Runtime.getRuntime().addShutdownHook(new Thread(server::kill));
             KEPT.put(demo, server);
             return server;
