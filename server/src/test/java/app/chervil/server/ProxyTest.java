@@ -11,14 +11,18 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
-import java.util.List;
+import java.nio.charset.StandardCharsets;
+import java.util.Base64;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.context.SpringBootTest.WebEnvironment;
 import org.springframework.context.annotation.Import;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.context.ContextConfiguration;
 
@@ -35,6 +39,9 @@ class ProxyTest {
 
     @Autowired
     AccountOperations accounts;
+
+    @Autowired
+    JdbcClient jdbc;
 
     private final HttpClient client = HttpClient.newHttpClient();
 
@@ -76,17 +83,53 @@ class ProxyTest {
         assertThat(client.send(asked, BodyHandlers.ofString()).statusCode()).isEqualTo(401);
     }
 
+    /** So that they are shown while the database is away, too. */
+    @ParameterizedTest
+    @ValueSource(strings = {"/", "/tanks/2", "/assets/index.js", "/sw.js"})
+    void pages_and_their_files_come_without_a_look_at_the_session(String path) throws Exception {
+        String login = "lou" + UUID.randomUUID().toString().substring(0, 8);
+        accounts.create("Home", new NewAccount(login, "Lou", "a long enough password"), Role.KEEPER);
+        String cookie = given(signIn("203.0.113.9", login, "a long enough password"), "chervil_session");
+        String session = new String(Base64.getDecoder().decode(cookie), StandardCharsets.UTF_8);
+        jdbc.sql("update spring_session set last_access_time = 1 where session_id = ?")
+                .param(session)
+                .update();
+
+        seenWith(cookie, path);
+        assertThat(isThere(session)).as("over long ago, and nobody looked").isTrue();
+
+        seenWith(cookie, "/api/session");
+        assertThat(isThere(session)).isFalse();
+    }
+
+    private void seenWith(String cookie, String path) throws Exception {
+        HttpRequest asked = forwarded(path, "203.0.113.9", "https", "tanks.example.org")
+                .header("Cookie", "chervil_session=" + cookie)
+                .build();
+        client.send(asked, BodyHandlers.discarding());
+    }
+
+    private boolean isThere(String session) {
+        return jdbc.sql("select exists (select from spring_session where session_id = ?)")
+                .param(session)
+                .query(Boolean.class)
+                .single();
+    }
+
+    private static String given(HttpResponse<String> answer, String cookie) {
+        return answer.headers().allValues("Set-Cookie").stream()
+                .filter(one -> one.startsWith(cookie + "="))
+                .map(one -> one.substring(cookie.length() + 1, one.indexOf(';')))
+                .findFirst()
+                .orElseThrow();
+    }
+
     private HttpResponse<String> ask(String from, String how, String name) throws Exception {
         return client.send(forwarded("/api/session", from, how, name).build(), BodyHandlers.ofString());
     }
 
     private HttpResponse<String> signIn(String from, String login, String password) throws Exception {
-        List<String> given = ask(from, "https", "tanks.example.org").headers().allValues("Set-Cookie");
-        String token = given.stream()
-                .filter(one -> one.startsWith("XSRF-TOKEN="))
-                .map(one -> one.substring("XSRF-TOKEN=".length(), one.indexOf(';')))
-                .findFirst()
-                .orElseThrow();
+        String token = given(ask(from, "https", "tanks.example.org"), "XSRF-TOKEN");
         HttpRequest asked = forwarded("/api/session", from, "https", "tanks.example.org")
                 .header("Cookie", "XSRF-TOKEN=" + token)
                 .header("X-XSRF-TOKEN", token)

@@ -8,7 +8,6 @@ import org.springframework.core.annotation.Order;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.BadCredentialsException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
@@ -44,7 +43,7 @@ class SecuritySetup {
                 .build();
     }
 
-    /** Pages, their scripts and calendars: open to everybody, and without a look at any session. */
+    /** Pages, their scripts and calendars: open to everybody, and without a look at any session, not even for a stranger’s. */
     @Bean
     @Order(3)
     SecurityFilterChain pages(HttpSecurity http) {
@@ -52,7 +51,8 @@ class SecuritySetup {
                 .securityMatcher("/**")
                 .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .csrf(csrf -> csrf.disable())
-                .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                .sessionManagement(sessions -> sessions.disable())
+                .anonymous(strangers -> strangers.disable())
                 .build();
     }
 

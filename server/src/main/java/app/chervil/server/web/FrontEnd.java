@@ -1,11 +1,16 @@
 package app.chervil.server.web;
 
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
+import org.springframework.web.servlet.FlashMap;
+import org.springframework.web.servlet.FlashMapManager;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.resource.PathResourceResolver;
@@ -26,6 +31,23 @@ class FrontEnd implements WebMvcConfigurer {
                 .setCacheControl(CacheControl.noCache())
                 .resourceChain(true)
                 .addResolver(new PlaceResolver());
+    }
+
+    /**
+     * Nothing is handed from one answer to the next. The framework would look for it in the session of every page and file,
+     * and so in the database, and shows none of them while that is away.
+     */
+    @Bean
+    FlashMapManager flashMapManager() {
+        return new FlashMapManager() {
+            @Override
+            public @Nullable FlashMap retrieveAndUpdate(HttpServletRequest request, HttpServletResponse response) {
+                return null;
+            }
+
+            @Override
+            public void saveOutputFlashMap(FlashMap kept, HttpServletRequest request, HttpServletResponse response) {}
+        };
     }
 
     private static final class PlaceResolver extends PathResourceResolver {
