@@ -11,29 +11,23 @@ const change = { name: 'edit-filter', params: { tank: props.tank, filter: props.
 </script>
 
 <template>
-  <span class="links ml-auto">
-    <RouterLink v-if="mayGo(change)" class="small change" :to="change">{{ texts.changeFilter }}</RouterLink>
+  <span class="flex flex-wrap gap-x-14px ml-auto">
+    <RouterLink v-if="mayGo(change)" class="small" :to="change">{{ texts.changeFilter }}</RouterLink>
     <RouterLink
       v-if="mayGo(change)"
-      class="small change"
+      class="small"
       :to="{ name: 'inside-filter', params: { tank, filter: filter.id } }"
       >{{ filter.placesStated ? texts.whatSitsWhere : texts.sayWhatSitsWhere }}</RouterLink
     >
-    <RouterLink class="small change" :to="{ name: 'start-case', query: { tank, filter: filter.id } }">{{
+    <RouterLink class="small" :to="{ name: 'start-case', query: { tank, filter: filter.id } }">{{
       texts.somethingIsWrong
     }}</RouterLink>
     <RouterLink
       v-if="isNew && mayGo(change)"
-      class="small change"
+      class="small"
       :to="{ name: 'set-up', params: { tank, filter: filter.id } }"
       >{{ texts.setItUpStep }}</RouterLink
     >
-    <RouterLink v-if="mayGo(down)" class="small change" :to="down">{{ texts.takeItDown }}</RouterLink>
+    <RouterLink v-if="mayGo(down)" class="small" :to="down">{{ texts.takeItDown }}</RouterLink>
   </span>
 </template>
-
-<style scoped>
-.change + .change {
-  margin-left: 14px;
-}
-</style>

@@ -16,6 +16,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
@@ -29,9 +30,9 @@ final class RunningServer implements AutoCloseable {
     private static final double PATIENCE_MS = 30_000;
 
     /** The same room for what a server waits for; how soon it says that its records are away is tested without a browser. */
-    private static final Map<String, String> PATIENT = Map.of(
-            "SPRING_DATASOURCE_HIKARI_CONNECTION_TIMEOUT", "20000",
-            "SPRING_DATASOURCE_HIKARI_VALIDATION_TIMEOUT", "10000");
+    private static final List<String> PATIENT = List.of(
+            "--spring.datasource.hikari.connection-timeout=20000",
+            "--spring.datasource.hikari.validation-timeout=10000");
 
     static {
         PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
@@ -74,7 +75,7 @@ final class RunningServer implements AutoCloseable {
     /** The demo with settings of its own, in a process of its own. */
     static RunningServer demo(Map<String, String> environment) {
         try {
-            return start(environment, true);
+            return start(environment, List.of(), true);
         } catch (IOException failure) {
             throw new IllegalStateException("Could not start the server", failure);
         }
@@ -91,7 +92,7 @@ final class RunningServer implements AutoCloseable {
                 known.renew(demo);
                 return known;
             }
-            RunningServer server = start(PATIENT, demo);
+            RunningServer server = start(Map.of(), PATIENT, demo);
             Runtime.getRuntime().addShutdownHook(new Thread(server::kill));
             KEPT.put(demo, server);
             return server;
@@ -100,12 +101,17 @@ final class RunningServer implements AutoCloseable {
         }
     }
 
-    private static RunningServer start(Map<String, String> environment, boolean demo) throws IOException {
+    private static RunningServer start(Map<String, String> environment, List<String> also, boolean demo)
+            throws IOException {
         int port = environment.containsKey("CHERVIL_PORT")
                 ? Integer.parseInt(environment.get("CHERVIL_PORT"))
                 : freePort();
         FirstStart first = FirstStart.made();
-        ProcessBuilder builder = first.command(demo ? List.of(FirstStart.DEMO) : List.of());
+        List<String> flags = new ArrayList<>(also);
+        if (demo) {
+            flags.add(FirstStart.DEMO);
+        }
+        ProcessBuilder builder = first.command(flags);
         String database = first.database(demo);
         builder.environment().put("CHERVIL_DB_URL", FirstStart.url(database));
         builder.environment().put("CHERVIL_PORT", Integer.toString(port));

@@ -8,7 +8,6 @@ import app.chervil.core.media.Move;
 import app.chervil.core.media.Ripening;
 import app.chervil.core.media.Spot;
 import app.chervil.core.media.Stay;
-import app.chervil.server.media.PieceRows.FilterNameRow;
 import app.chervil.server.media.PieceRows.MoveRow;
 import app.chervil.server.media.PieceRows.PieceRow;
 import app.chervil.server.media.PieceView.LifePoint;
@@ -21,8 +20,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.UUID;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** All media of a site with the tanks it has been in. */
@@ -32,21 +29,22 @@ final class PieceBook {
     private final Holdings holdings;
     private final List<MoveRow> moves;
     private final Map<Long, Living> tanks;
-    private final Map<Long, FilterNameRow> filters;
+    private final Map<Long, String> filters;
     private final Ripening ripening;
 
+    /** {@code filters} are names of those in use and of those any move went into. */
     PieceBook(
             List<PieceRow> pieces,
             List<MoveRow> moves,
             Map<Long, Living> tanks,
-            List<FilterNameRow> filters,
+            Map<Long, String> filters,
             Ripening ripening) {
         this.ripening = ripening;
         List<Move> made = moves.stream().map(MoveRow::move).toList();
         this.holdings = new Holdings(pieces.stream().map(PieceRow::piece).toList(), made);
         this.moves = moves;
         this.tanks = tanks;
-        this.filters = filters.stream().collect(Collectors.toMap(FilterNameRow::id, Function.identity()));
+        this.filters = filters;
     }
 
     Holdings holdings() {
@@ -172,8 +170,7 @@ final class PieceBook {
     }
 
     String filterName(long filter) {
-        FilterNameRow found = filters.get(filter);
-        return found == null ? "a filter" : found.name();
+        return filters.getOrDefault(filter, "a filter");
     }
 
     String nameOf(long tank) {

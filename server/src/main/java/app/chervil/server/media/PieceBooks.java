@@ -10,14 +10,14 @@ import app.chervil.core.water.Medication;
 import app.chervil.core.water.Parameter;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteBooks;
+import app.chervil.server.media.PieceRows.MoveRow;
 import app.chervil.server.sums.SumOperations;
+import app.chervil.server.tank.TankEver;
 import app.chervil.server.tank.TankOperations;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Reads a site's media, and of its tanks what bears on it. */
@@ -40,37 +40,51 @@ class PieceBooks {
     }
 
     PieceBook of(SignedIn who) {
+        SiteBook site = books.site(who);
+        List<MoveRow> moves = mapper.listMoves(who.siteId());
         return new PieceBook(
                 mapper.listPieces(who.siteId()),
-                mapper.listMoves(who.siteId()),
-                living(who),
-                mapper.listFilters(who.siteId()),
+                moves,
+                living(who, site),
+                filters(site, moves),
                 new Ripening(sums.ripeDays(who)));
     }
 
-    private Map<Long, Living> living(SignedIn who) {
-        SiteBook site = books.site(who);
-        Set<Long> quarantined = tanks.quarantined(who);
+    /** Names of filters in use, and of those that something was in. */
+    private static Map<Long, String> filters(SiteBook site, List<MoveRow> moves) {
+        Map<Long, String> names = new HashMap<>();
+        for (MoveRow move : moves) {
+            if (move.filterId() != null && move.filterName() != null) {
+                names.put(move.filterId(), move.filterName());
+            }
+        }
+        site.filters()
+                .forEach(book -> names.put(book.filter().id(), book.filter().name()));
+        return names;
+    }
+
+    private Map<Long, Living> living(SignedIn who, SiteBook site) {
         Map<Long, Living> living = new HashMap<>();
-        Stream.concat(tanks.list(who).stream(), tanks.listEver(who).stream())
-                .forEach(tank -> living.computeIfAbsent(tank.id(), id -> site.tank(id)
-                        .map(book -> living(book, site.today(), quarantined))
-                        .orElseGet(() ->
-                                living(tank, usual(tank.setting().water()), List.of(), quarantined.contains(id)))));
+        for (TankEver ever : tanks.listEver(who)) {
+            Tank tank = ever.tank();
+            living.put(
+                    tank.id(),
+                    site.tank(tank.id())
+                            .map(book -> living(book, site.today(), ever.quarantine()))
+                            .orElseGet(
+                                    () -> living(tank, usual(tank.setting().water()), List.of(), ever.quarantine())));
+        }
         return living;
     }
 
-    private static Living living(TankBook book, LocalDate today, Set<Long> quarantined) {
+    private static Living living(TankBook book, LocalDate today, boolean quarantine) {
         Tank tank = book.tank();
         double celsius = book.records()
                 .water()
                 .latest(Parameter.TEMPERATURE, today.minusDays(LATELY_DAYS).atStartOfDay())
                 .orElse(usual(tank.setting().water()));
         return living(
-                tank,
-                Math.min(40, Math.max(1, celsius)),
-                book.records().water().medications(),
-                quarantined.contains(tank.id()));
+                tank, Math.min(40, Math.max(1, celsius)), book.records().water().medications(), quarantine);
     }
 
     private static Living living(Tank tank, double celsius, List<Medication> treatments, boolean quarantine) {

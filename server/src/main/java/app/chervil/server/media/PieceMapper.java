@@ -1,6 +1,5 @@
 package app.chervil.server.media;
 
-import app.chervil.server.media.PieceRows.FilterNameRow;
 import app.chervil.server.media.PieceRows.MoveRow;
 import app.chervil.server.media.PieceRows.PieceRow;
 import java.time.Instant;
@@ -41,9 +40,10 @@ interface PieceMapper {
     @Select("""
             select
               move.id, move.number, move.piece_id, move.moved_on, move.spot, move.tank_id, move.filter_id, move.for_tank_id,
-              move.grams, move.parted, move.why, move.seen_on, move.done_by
+              move.grams, move.parted, move.why, move.seen_on, move.done_by, filter.name as filter_name
             from media_move as move
             join media_piece as piece on piece.site_id = move.site_id and piece.id = move.piece_id
+            left join filter on filter.site_id = move.site_id and filter.id = move.filter_id
             where move.site_id = #{site} and move.removed_at is null and piece.removed_at is null
             order by move.moved_on, move.number
             """)
@@ -64,8 +64,4 @@ interface PieceMapper {
 
     @Update("update media_move set seen_on = #{on} where site_id = #{site} and id = #{id} and removed_at is null")
     int updateSeen(long site, UUID id, @Nullable LocalDate on);
-
-    /** Names of all filters there ever were. */
-    @Select("select id, name, tank_id from filter where site_id = #{site} order by id")
-    List<FilterNameRow> listFilters(long site);
 }

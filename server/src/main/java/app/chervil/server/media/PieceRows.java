@@ -41,6 +41,7 @@ final class PieceRows {
      * @param grams that were moved
      * @param parted whether they were split off another piece by this move
      * @param seenOn when somebody said that they saw it was ripe
+     * @param filterName of the filter it went into, in use or not; read only
      */
     record MoveRow(
             UUID id,
@@ -55,7 +56,8 @@ final class PieceRows {
             boolean parted,
             @Nullable String why,
             @Nullable LocalDate seenOn,
-            String doneBy) {
+            String doneBy,
+            @Nullable String filterName) {
         Move move() {
             return new Move(pieceId, movedOn, number, to());
         }
@@ -93,7 +95,8 @@ final class PieceRows {
                     carried.parted,
                     carried.why == null || carried.why.isBlank() ? null : carried.why.trim(),
                     null,
-                    by);
+                    by,
+                    null);
         }
     }
 
@@ -104,7 +107,4 @@ final class PieceRows {
      * @param why said where something speaks against it
      */
     record Carried(double grams, boolean parted, @Nullable String why) {}
-
-    /** A filter by name, in use or not, and its tank. */
-    record FilterNameRow(long id, String name, long tankId) {}
 }

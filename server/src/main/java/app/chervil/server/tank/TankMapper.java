@@ -13,6 +13,9 @@ interface TankMapper {
 
     List<TankRow> listDeleted(long site, Instant since);
 
+    /** All, whenever they were deleted. */
+    List<TankRow> listEver(long site);
+
     Optional<TankRow> find(long site, long id);
 
     long insert(long site, TankInput tank);

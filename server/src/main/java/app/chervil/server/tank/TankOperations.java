@@ -11,7 +11,6 @@ import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -52,11 +51,10 @@ public class TankOperations {
                 .toList();
     }
 
-    /** Tanks that were deleted at any time, for what happened in them. */
     @Transactional(readOnly = true)
-    public List<Tank> listEver(SignedIn who) {
-        return tanks.listDeleted(who.siteId(), Instant.EPOCH).stream()
-                .map(TankRow::tank)
+    public List<TankEver> listEver(SignedIn who) {
+        return tanks.listEver(who.siteId()).stream()
+                .map(row -> new TankEver(row.tank(), row.quarantine()))
                 .toList();
     }
 

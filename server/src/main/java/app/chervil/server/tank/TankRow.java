@@ -37,6 +37,7 @@ record TankRow(
         double drawShare,
         Living animals,
         int version,
+        boolean quarantine,
         @Nullable Instant deletedAt) {
     Tank tank() {
         return new Tank(

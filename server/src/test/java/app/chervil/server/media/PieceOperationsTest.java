@@ -79,7 +79,7 @@ class PieceOperationsTest {
 
     private void on(MoveRow... moves) {
         when(books.of(KEEPER))
-                .thenReturn(new PieceBook(List.of(row), List.of(moves), Map.of(1L, BROOK), List.of(), Ripening.USUAL));
+                .thenReturn(new PieceBook(List.of(row), List.of(moves), Map.of(1L, BROOK), Map.of(), Ripening.USUAL));
     }
 
     private void planned(Hold... holds) {

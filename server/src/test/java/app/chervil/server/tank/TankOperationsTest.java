@@ -202,6 +202,7 @@ class TankOperationsTest {
                 0.25,
                 new Living(Set.of()),
                 1,
+                false,
                 null);
     }
 }
