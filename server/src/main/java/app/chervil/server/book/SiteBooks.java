@@ -1,6 +1,5 @@
 package app.chervil.server.book;
 
-import app.chervil.core.site.Change;
 import app.chervil.core.site.Filter;
 import app.chervil.core.site.PastService;
 import app.chervil.core.site.SiteBook;
@@ -13,6 +12,7 @@ import app.chervil.server.book.SiteMemory.Renewed;
 import app.chervil.server.book.WaterLog.Water;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.problem.NotFound;
+import app.chervil.server.tank.ChangedTank;
 import app.chervil.server.tank.TankOperations;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -72,8 +72,8 @@ public class SiteBooks {
     public TankBook tank(SignedIn who, long tank) {
         if (SiteMemory.writing()) {
             Care care = sources.care().care(who.siteId(), tank);
-            return load(who, List.of(tanks.find(who, tank)), tank, care, shared(who, care))
-                    .get(0);
+            ChangedTank one = tanks.findChanged(who, tank).orElseThrow(() -> new NotFound("tank"));
+            return load(who, List.of(one), tank, care, shared(who, care)).get(0);
         }
         return site(who).tank(tank).orElseThrow(() -> new NotFound("tank"));
     }
@@ -90,21 +90,21 @@ public class SiteBooks {
                     .forEach(book -> books.add(book.sharing(shared)));
             books.addAll(moved(who, moved, care, shared));
         } else {
-            books.addAll(load(who, tanks.list(who), null, care, shared));
+            books.addAll(load(who, tanks.listChanged(who), null, care, shared));
         }
         return new SiteBook(shared, books);
     }
 
     private List<TankBook> moved(SignedIn who, Set<Long> moved, Care care, SiteBook.Shared shared) {
         if (moved.size() > MOST_SINGLY) {
-            List<Tank> inUse = tanks.list(who).stream()
-                    .filter(tank -> moved.contains(tank.id()))
+            List<ChangedTank> inUse = tanks.listChanged(who).stream()
+                    .filter(one -> moved.contains(one.tank().id()))
                     .toList();
             return load(who, inUse, null, care, shared);
         }
         return moved.stream()
-                .flatMap(id -> tanks.findInUse(who, id).stream())
-                .flatMap(tank -> load(who, List.of(tank), tank.id(), care, shared).stream())
+                .flatMap(id -> tanks.findChanged(who, id).stream())
+                .flatMap(one -> load(who, List.of(one), one.tank().id(), care, shared).stream())
                 .toList();
     }
 
@@ -112,12 +112,14 @@ public class SiteBooks {
         return new SiteBook.Shared(tanks.today(), care.eyes(), sources.trials().tried(who.siteId(), tanks.today()));
     }
 
-    private List<TankBook> load(SignedIn who, List<Tank> some, @Nullable Long tank, Care care, SiteBook.Shared shared) {
+    private List<TankBook> load(
+            SignedIn who, List<ChangedTank> changed, @Nullable Long tank, Care care, SiteBook.Shared shared) {
         long site = who.siteId();
+        List<Tank> some = changed.stream().map(ChangedTank::tank).toList();
         Map<Long, Water> waters = sources.water().waters(site, some, tank);
         Loading loaded = new Loading(
                 byTank(filters.of(site, some, tank), Filter::tankId),
-                byTank(tanks.changes(who, tank), Change::tankId),
+                changed.stream().collect(Collectors.toMap(one -> one.tank().id(), ChangedTank::changes)),
                 byTank(sources.services().list(site, tank, null), PastService::tankId),
                 care.looks(),
                 care.pauses(),

@@ -68,6 +68,17 @@ public class TankOperations {
         return findInUse(who, id).orElseThrow(() -> new NotFound("tank"));
     }
 
+    /** Tanks in use with what changed about them. */
+    @Transactional(readOnly = true)
+    public List<ChangedTank> listChanged(SignedIn who) {
+        return tanks.list(who.siteId()).stream().map(TankRow::changed).toList();
+    }
+
+    /** One tank with what changed about it, unless it was deleted. */
+    public Optional<ChangedTank> findChanged(SignedIn who, long id) {
+        return tanks.find(who.siteId(), id).map(TankRow::changed);
+    }
+
     /** One tank, unless it was deleted. */
     public Optional<Tank> findInUse(SignedIn who, long id) {
         return tanks.find(who.siteId(), id).map(TankRow::tank);

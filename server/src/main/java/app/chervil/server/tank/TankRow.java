@@ -38,7 +38,13 @@ record TankRow(
         Living animals,
         int version,
         boolean quarantine,
-        @Nullable Instant deletedAt) {
+        @Nullable Instant deletedAt,
+        Changes changes) {
+    ChangedTank changed() {
+        return new ChangedTank(
+                tank(), changes.rows().stream().map(ChangeRow::change).toList());
+    }
+
     Tank tank() {
         return new Tank(
                 id,

@@ -19,7 +19,7 @@ import tools.jackson.databind.JsonNode;
 /** How often a question asks the database, the two statements of its session apart; five tanks with a canister each. */
 @ChervilTest
 class StatementBudgetTest {
-    private static final int COLD = 14;
+    private static final int COLD = 13;
     private static final int WARM = 1;
 
     @Autowired

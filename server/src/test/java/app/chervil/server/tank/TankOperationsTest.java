@@ -34,6 +34,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
@@ -203,6 +204,7 @@ class TankOperationsTest {
                 new Living(Set.of()),
                 1,
                 false,
-                null);
+                null,
+                new Changes(List.of()));
     }
 }
