@@ -6,7 +6,8 @@ import { Problem } from './problem'
 const unreachable = Problem.unreachable()
 const down = new Problem(503, 'database-away', 'Chervil cannot reach its records just now.')
 const refused = new Problem(404, 'not-found', 'There is no such tank.')
-const broken = new TypeError('not a function')
+const broken = new Problem(500, 'failed', 'The server answered with 500.')
+const behindTheProxy = new Problem(502, 'failed', 'The server answered with 502.')
 
 const query = (data: unknown, error: unknown) => ({ data: ref(data), error: ref(error) })
 
@@ -14,6 +15,7 @@ describe('a server', () => {
   it.each([
     [unreachable, true],
     [down, true],
+    [behindTheProxy, true],
     [refused, false],
     [broken, false],
     [undefined, false],
@@ -24,6 +26,7 @@ describe('a server', () => {
   it('that is away is asked three times in all, one that refuses once', () => {
     expect([0, 1, 2].map((before) => ASKING.retry(before, down))).toEqual([true, true, false])
     expect(ASKING.retry(0, refused)).toBe(false)
+    expect(ASKING.retry(0, broken)).toBe(true)
   })
 
   it('that is away is asked again by itself until it answers', () => {
@@ -32,6 +35,7 @@ describe('a server', () => {
     expect(asksAgain('error', down)).toBe(5_000)
     expect(asksAgain('error', unreachable)).toBe(5_000)
     expect(asksAgain('error', refused)).toBe(false)
+    expect(asksAgain('error', broken)).toBe(false)
     expect(asksAgain('pending', null)).toBe(false)
     expect(asksAgain('success', null)).toBe(false)
   })
@@ -51,6 +55,7 @@ describe('a view', () => {
     expect(lacking(query(undefined, down))).toBe(down)
     expect(lacking(query([1], null), query(undefined, refused))).toBe(refused)
     expect(lacking(query([1], refused))).toBe(refused)
+    expect(lacking(query([1], broken))).toBe(broken)
   })
 
   it('lacks nothing while all came once, or is on its way', () => {

@@ -5,9 +5,14 @@ import { Problem } from './problem'
 const AGAIN_MS = 5_000
 const TRIES = 3
 
-/** Whether nobody answered, or nobody could: the network, the server or its records are away, and may come back by themselves. */
-export const isAway = (failure: unknown): boolean =>
-  failure instanceof Problem && (failure.status === 0 || failure.status >= 500)
+/** Nobody there, or somebody before the server, or the server itself, says that what it needs is not. */
+const AWAY = new Set([0, 502, 503, 504])
+
+/** Whether the network, the server or its records are away, and may come back by themselves. */
+export const isAway = (failure: unknown): boolean => failure instanceof Problem && AWAY.has(failure.status)
+
+const isRefusal = (failure: unknown): boolean =>
+  failure instanceof Problem && failure.status >= 400 && failure.status < 500
 
 /** While the server is away, when to ask again; otherwise in the question's own rhythm, by what it knows. */
 export const onceItIsBack =
@@ -18,7 +23,7 @@ export const onceItIsBack =
 /** How the server is asked; a refusal is an answer, and nobody asks twice for that. */
 export const ASKING = {
   staleTime: 20_000,
-  retry: (before: number, failure: unknown) => before + 1 < TRIES && isAway(failure),
+  retry: (before: number, failure: unknown) => before + 1 < TRIES && !isRefusal(failure),
   refetchInterval: onceItIsBack(),
 }
 
