@@ -11,8 +11,11 @@ const assets = join(root, 'assets')
 const entry = [...readFileSync(join(root, 'index.html'), 'utf8').matchAll(/assets\/([^"]+\.js)"/g)].map(
   ([, name]) => name,
 )
-/** In the entry, or a file of its own. */
-const rounds = readdirSync(assets).filter((name) => /^RoundsView.*\.js$/.test(name))
+/** In whichever file they are: the entry's, one of their own, or one they share. */
+const rounds = readdirSync(assets).filter(
+  (name) =>
+    name.endsWith('.js') && /__name:["'`]RoundsView["'`]/.test(readFileSync(join(assets, name), 'utf8')),
+)
 const waiting = [...entry, ...rounds]
 const loaded = new Map()
 while (waiting.length) {
@@ -24,6 +27,6 @@ while (waiting.length) {
 }
 const total = [...loaded.values()].reduce((sum, bytes) => sum + bytes, 0)
 console.log(`First page: ${String(Math.round(total / 1000))} kB of script in ${String(loaded.size)} files.`)
-if (entry.length === 0) throw new Error('the build lacks its first page')
+if (rounds.length === 0 || entry.length === 0) throw new Error('the build lacks its first page')
 if (total > MOST_BYTES) throw new Error(`more than ${String(MOST_BYTES / 1000)} kB`)
 if (loaded.size > MOST_FILES) throw new Error(`more than ${String(MOST_FILES)} files`)

@@ -23,9 +23,7 @@ function noticeSignOut(failure: unknown) {
 const client = new QueryClient({
   queryCache: new QueryCache({ onError: noticeSignOut }),
   mutationCache: new MutationCache({ onError: noticeSignOut }),
-  defaultOptions: {
-    queries: ASKING,
-  },
+  defaultOptions: { queries: ASKING },
 })
 
 createApp(App)

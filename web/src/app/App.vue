@@ -4,7 +4,6 @@ import { computed, provide, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useSession } from '@/features/account'
 import { MAY_GO } from '@/shared/allowed'
-import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
 import { usePreferences } from '@/shared/preferences'
 import AppShell from './AppShell.vue'
@@ -31,7 +30,7 @@ watch(inside, (now, before) => {
 <template>
   <AsyncState
     :pending="session.isPending.value"
-    :error="lacking(session)"
+    :error="session.data.value ? null : session.error.value"
     :what="texts.chervil"
     @retry="session.refetch()"
   >

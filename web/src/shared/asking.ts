@@ -11,9 +11,6 @@ const AWAY = new Set([0, 502, 503, 504])
 /** Whether the network, the server or its records are away, and may come back by themselves. */
 export const isAway = (failure: unknown): boolean => failure instanceof Problem && AWAY.has(failure.status)
 
-const isRefusal = (failure: unknown): boolean =>
-  failure instanceof Problem && failure.status >= 400 && failure.status < 500
-
 /** While the server is away, when to ask again; otherwise in the question's own rhythm, by what it knows. */
 export const onceItIsBack =
   <T>(own: (known: T | undefined) => number | false = () => false) =>
@@ -23,7 +20,8 @@ export const onceItIsBack =
 /** How the server is asked; a refusal is an answer, and nobody asks twice for that. */
 export const ASKING = {
   staleTime: 20_000,
-  retry: (before: number, failure: unknown) => before + 1 < TRIES && !isRefusal(failure),
+  retry: (before: number, failure: unknown) =>
+    before + 1 < TRIES && !(failure instanceof Problem && failure.refuses),
   refetchInterval: onceItIsBack(),
 }
 

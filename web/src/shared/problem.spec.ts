@@ -22,6 +22,18 @@ describe('a problem document', () => {
     expect(problem.current).toEqual({ version: 2 })
   })
 
+  it.each([
+    [0, false],
+    [399, false],
+    [400, true],
+    [404, true],
+    [499, true],
+    [500, false],
+    [503, false],
+  ])('of %i is a refusal: %s', (status, refuses) => {
+    expect(new Problem(status, 'code', 'words').refuses).toBe(refuses)
+  })
+
   it('is told in words even when the answer is no document', async () => {
     const problem = await Problem.from(answer(502, '<html>'))
 

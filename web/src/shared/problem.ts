@@ -37,6 +37,11 @@ export class Problem extends Error {
     return new Problem(0, 'unreachable', texts.chervilCouldNotBe)
   }
 
+  /** Whether the server understood and said no, so that asking again would bring the same. */
+  get refuses(): boolean {
+    return this.status >= 400 && this.status < 500
+  }
+
   /** Whether nothing is wrong, and the keeper is only asked whether a surprising value is right. */
   get asks(): boolean {
     return this.errors.length > 0 && this.errors.every((error) => error.code === 'asked')

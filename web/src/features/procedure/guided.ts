@@ -78,7 +78,7 @@ export function useGuided(id: string) {
         await learnOfTheEnd()
         return
       }
-      const refused = problem instanceof Problem && problem.status >= 400 && problem.status < 500
+      const refused = problem instanceof Problem && problem.refuses
       reachable.value = refused
       failure.value = refused ? problem : undefined
     }

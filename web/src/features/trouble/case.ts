@@ -79,7 +79,7 @@ export function useCase(id: string) {
       failure.value = undefined
       keep()
     } catch (problem) {
-      const refused = problem instanceof Problem && problem.status >= 400 && problem.status < 500
+      const refused = problem instanceof Problem && problem.refuses
       reachable.value = refused
       failure.value = refused ? problem : undefined
     }

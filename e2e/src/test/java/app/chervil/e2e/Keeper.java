@@ -18,9 +18,6 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ReducedMotion;
 import com.microsoft.playwright.options.RequestOptions;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -35,21 +32,6 @@ import java.util.Set;
 
 /** Somebody at a browser. Console errors are gathered; every view can be checked for accessibility. */
 final class Keeper implements AutoCloseable {
-    private static final String AXE = read(Path.of("..", "web", "node_modules", "axe-core", "axe.min.js"));
-
-    /** Style sheets are read again only for the one rule that needs them, since that takes as long as all others. */
-    private static final String RUN_AXE = """
-        async (only) => (await axe.run(document, { runOnly: only, preload: only[0] === 'css-orientation-lock', resultTypes: ['violations'] }))
-          .violations.map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ') + ' ' + n.failureSummary).join('; '))""";
-
-    /** Colours that change slowly are not to be read half way. */
-    private static final String STILL = """
-        () => {
-          const still = new CSSStyleSheet()
-          still.replaceSync('* { transition: none !important; animation: none !important }')
-          document.adoptedStyleSheets = [...document.adoptedStyleSheets, still]
-        }""";
-
     /** Sends to the server as the page would. */
     static final String SEND = """
         async ([method, path, body]) => {
@@ -66,32 +48,6 @@ final class Keeper implements AutoCloseable {
             "() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))";
 
     private static final double MOMENT_MS = 2_000;
-
-    private static final List<String> RULES = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
-    private static final List<String> COLOURS = List.of("color-contrast");
-    private static final List<String> TURNING = List.of("css-orientation-lock");
-
-    private static final String TOO_SMALL = """
-        () => {
-          const box = (control) => control.closest('.el-checkbox, .el-radio-button, .el-radio, .el-input__wrapper, '
-              + '.el-select__wrapper, .el-textarea, .tile, label') ?? control
-          const seen = new Set()
-          const tooSmall = (shown) => {
-            if (seen.has(shown)) return false
-            seen.add(shown)
-            const { width, height, bottom } = shown.getBoundingClientRect()
-            const style = getComputedStyle(shown)
-            if (width === 0 || height === 0 || bottom < 0 || style.visibility === 'hidden') return false
-            if (shown.matches('.skip, [aria-hidden=true], [role=region]')) return false
-            if (shown.tagName === 'A' && shown.closest('p') && style.display === 'inline') return false
-            return width < 43.5 || height < 43.5
-          }
-          const controls = 'a, button, input, textarea, summary, [role=button], [role=menuitem], [tabindex="0"]'
-          return [...document.querySelectorAll(controls)]
-            .map((control) => (['INPUT', 'TEXTAREA'].includes(control.tagName) ? box(control) : control))
-            .filter(tooSmall)
-            .map((shown) => `${shown.tagName} ${shown.className} ${shown.textContent.trim()}`)
-        }""";
 
     /** One browser for all, since starting it is what takes long; no two keepers have one context at a time. */
     private static final Browser BROWSER = Playwright.create()
@@ -274,12 +230,7 @@ final class Keeper implements AutoCloseable {
 
     /** Before a service: these tasks and no others, though what is due is ticked already. */
     void tickOnly(boolean exact, String... tasks) {
-        try {
-            PlaywrightAssertions.assertThat(page().locator(".tick").first()).isVisible();
-        } catch (AssertionError nothingToTick) {
-            throw new AssertionError(
-                    page().url() + " shows " + page().locator("body").innerText(), nothingToTick);
-        }
+        PlaywrightAssertions.assertThat(page().locator(".tick").first()).isVisible();
         settle();
         Locator ticked = page().locator(".tick input:checked");
         while (ticked.count() > 0) {
@@ -316,45 +267,24 @@ final class Keeper implements AutoCloseable {
                         new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
-    /** Checks the view as it stands; by lamp light only its colours, since nothing else changes. */
+    /** As {@link Sight#isAccessible}. */
     void viewIsAccessible() {
-        axeIsContent(RULES, "by day");
-        page().evaluate("document.documentElement.classList.add('lamp')");
-        axeIsContent(COLOURS, "by lamp light");
-        page().evaluate("document.documentElement.classList.remove('lamp')");
+        Sight.isAccessible(page());
     }
 
-    private void axeIsContent(List<String> rules, String when) {
-        bringAxe();
-        assertThat((List<?>) page().evaluate(RUN_AXE, rules))
-                .as("%s %s", page().url(), when)
-                .isEmpty();
-    }
-
-    private void bringAxe() {
-        if (page().evaluate("typeof axe").equals("undefined")) {
-            page().evaluate(AXE);
-            page().evaluate(STILL);
-        }
-    }
-
-    /** Checks that a phone may be held either way. */
+    /** As {@link Sight#turns}. */
     void viewTurnsWithThePhone() {
-        axeIsContent(TURNING, "turned");
+        Sight.turns(page());
     }
 
-    /**
-     * Checks, at the width of a phone, that a wet thumb hits whatever can be hit: 44 by 44 px, by the box that answers to it.
-     * Links that stand in running text are as large as their line.
-     */
+    /** As {@link Sight#isForThumbs}. */
     void viewIsForThumbs() {
-        assertThat((List<?>) page().evaluate(TOO_SMALL)).as(page().url()).isEmpty();
+        Sight.isForThumbs(page());
     }
 
+    /** As {@link Sight#fitsTheWidth}. */
     void viewDoesNotScrollSideways() {
-        assertThat(page().evaluate("document.documentElement.scrollWidth <= window.innerWidth"))
-                .as("%s fits the width", page().url())
-                .isEqualTo(true);
+        Sight.fitsTheWidth(page());
     }
 
     /** Checks that what was read has these words, each after the one before. */
@@ -411,14 +341,6 @@ final class Keeper implements AutoCloseable {
                     .setServiceWorkers(workers)
                     .setViewportSize(1280, 800)
                     .setReducedMotion(ReducedMotion.REDUCE));
-        }
-    }
-
-    private static String read(Path file) {
-        try {
-            return Files.readString(file);
-        } catch (IOException missing) {
-            throw new UncheckedIOException(missing);
         }
     }
 }

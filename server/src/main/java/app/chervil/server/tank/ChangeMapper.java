@@ -8,7 +8,7 @@ import org.jspecify.annotations.Nullable;
 /** Table context_change. */
 @Mapper
 interface ChangeMapper {
-    List<ChangeRow> list(long site, @Nullable Long tank);
+    List<ChangeRow> list(long site, long tank);
 
     void insert(long site, long tank, @Nullable Long filter, ContextChange change);
 

@@ -15,7 +15,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -150,13 +149,9 @@ public class TankOperations {
         return find(who, id);
     }
 
-    /**
-     * What changed, oldest first.
-     *
-     * @param tank null for all tanks of the site
-     */
+    /** What changed about a tank, oldest first. */
     @Transactional(readOnly = true)
-    public List<Change> changes(SignedIn who, @Nullable Long tank) {
+    public List<Change> changes(SignedIn who, long tank) {
         return changes.list(who.siteId(), tank).stream().map(ChangeRow::change).toList();
     }
 
