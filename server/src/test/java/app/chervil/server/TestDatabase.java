@@ -9,8 +9,16 @@ import org.springframework.boot.test.util.TestPropertyValues;
 import org.springframework.context.ApplicationContextInitializer;
 import org.springframework.context.ConfigurableApplicationContext;
 
-/** Makes an empty database for each context, on the cluster that {@code ./chervil test} starts. */
+/**
+ * Makes an empty database for each context, on the cluster that {@code ./chervil test} starts. Its connections are waited for
+ * longer than people are let wait: a busy machine is no fault here, and how soon a server says that its records are away is
+ * tested at the one that is shipped.
+ */
 class TestDatabase implements ApplicationContextInitializer<ConfigurableApplicationContext> {
+    private static final String[] PATIENT = {
+        "spring.datasource.hikari.connection-timeout=20000", "spring.datasource.hikari.validation-timeout=10000"
+    };
+
     @Override
     public void initialize(ConfigurableApplicationContext context) {
         String base = needed("CHERVIL_DB_BASE");
@@ -23,7 +31,9 @@ class TestDatabase implements ApplicationContextInitializer<ConfigurableApplicat
         } catch (SQLException failure) {
             throw new IllegalStateException("Could not make a test database", failure);
         }
-        TestPropertyValues.of("spring.datasource.url=" + base + "/" + name).applyTo(context);
+        TestPropertyValues.of(PATIENT)
+                .and("spring.datasource.url=" + base + "/" + name)
+                .applyTo(context);
     }
 
     private static String needed(String variable) {

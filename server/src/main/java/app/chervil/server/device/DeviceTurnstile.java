@@ -6,7 +6,6 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import org.springframework.core.Ordered;
@@ -31,6 +30,9 @@ class DeviceTurnstile extends OncePerRequestFilter {
 
     private final Semaphore free = new Semaphore(AT_ONCE, true);
 
+    /** Until when devices rest, by {@link System#nanoTime}; told by the one who leaves to the next, as the place itself is. */
+    private volatile long restsUntil = System.nanoTime();
+
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
         return !PATH.equals(request.getRequestURI());
@@ -52,8 +54,8 @@ class DeviceTurnstile extends OncePerRequestFilter {
         try {
             chain.doFilter(request, response);
         } finally {
-            CompletableFuture.delayedExecutor(restAfter(began), TimeUnit.NANOSECONDS)
-                    .execute(free::release);
+            restsUntil = System.nanoTime() + restAfter(began);
+            free.release();
         }
     }
 
@@ -67,10 +69,22 @@ class DeviceTurnstile extends OncePerRequestFilter {
         return Math.min(System.nanoTime() - began, LONGEST_REST_NANOS);
     }
 
+    /**
+     * Waits for the place, and in it until the rest is over. Whoever comes waits out the rest, so that nobody has to come and
+     * open: a device that sends its readings one after the other is let in each time, however busy the machine is.
+     */
     private boolean admitted() {
+        boolean inside = false;
         try {
-            return free.tryAcquire(WAITS_MS, TimeUnit.MILLISECONDS);
+            inside = free.tryAcquire(WAITS_MS, TimeUnit.MILLISECONDS);
+            if (inside) {
+                TimeUnit.NANOSECONDS.sleep(restsUntil - System.nanoTime());
+            }
+            return inside;
         } catch (InterruptedException ending) {
+            if (inside) {
+                free.release();
+            }
             Thread.currentThread().interrupt();
             return false;
         }

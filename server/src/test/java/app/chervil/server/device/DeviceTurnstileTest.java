@@ -12,6 +12,8 @@ import jakarta.servlet.ServletException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
 import org.junit.jupiter.api.Test;
 import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -73,6 +75,34 @@ class DeviceTurnstileTest {
         for (Thread device : devices) {
             device.join();
         }
+        assertThat(comes(DeviceTurnstile.PATH, work).getStatus()).isEqualTo(200);
+    }
+
+    @Test
+    void one_after_the_other_is_let_in_each_time_after_a_rest_as_long_as_the_work() throws Exception {
+        int readings = 40;
+        long each = TimeUnit.MILLISECONDS.toNanos(5);
+        FilterChain work = (request, response) -> LockSupport.parkNanos(each);
+
+        long began = System.nanoTime();
+        for (int i = 0; i < readings; i++) {
+            assertThat(comes(DeviceTurnstile.PATH, work).getStatus()).isEqualTo(200);
+        }
+
+        assertThat(System.nanoTime() - began).isGreaterThanOrEqualTo((2L * readings - 1) * each);
+        assertThat(DeviceTurnstile.restAfter(began)).isEqualTo(TimeUnit.MILLISECONDS.toNanos(50));
+    }
+
+    @Test
+    void one_who_is_stopped_while_it_waits_is_not_let_in_and_leaves_the_place_free() throws Exception {
+        FilterChain work = mock(FilterChain.class);
+        comes(DeviceTurnstile.PATH, (request, response) -> LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(50)));
+
+        Thread.currentThread().interrupt();
+        assertThat(comes(DeviceTurnstile.PATH, work).getStatus()).isEqualTo(503);
+        assertThat(Thread.interrupted()).isTrue();
+        verify(work, never()).doFilter(any(), any());
+
         assertThat(comes(DeviceTurnstile.PATH, work).getStatus()).isEqualTo(200);
     }
 
