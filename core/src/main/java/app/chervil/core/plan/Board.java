@@ -1,7 +1,6 @@
 package app.chervil.core.plan;
 
 import app.chervil.core.plan.Chain.Hands;
-import app.chervil.core.plan.Chain.Reach;
 import app.chervil.core.plan.Instance.Logged;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -14,6 +13,15 @@ import java.util.List;
 final class Board {
     private static final int[] NOWHERE = {};
 
+    private static final boolean[] NEVER = {};
+
+    /** Hard points for disturbing work by its distance from other such work, from so many days before to as many after. */
+    private static final int[] CLOSE = new int[2 * Weights.APART_DAYS - 1];
+
+    static {
+        Arrays.setAll(CLOSE, i -> Weights.DAY_TOO_CLOSE * (Weights.APART_DAYS - Math.abs(i - Weights.APART_DAYS + 1)));
+    }
+
     /** Stands for an occurrence that is off the board; no day comes near it. */
     private static final int OFF = -1000;
 
@@ -24,20 +32,27 @@ final class Board {
     private final int[] load;
     private final int[] keeperLoad;
     private final int[] capacity;
+
+    /** Points of each day for how full it is, and hard points for more than people have. */
+    private final int[] levels;
+
+    private final int[] overs;
     private final int[] keeperCapacity;
     private final Sites sites;
 
-    /** Occurrences by day at the filter, tank and room of each lane; lanes of one place share a row. */
-    private final short[][] opened;
+    private final Spot[] spots;
 
-    private final short[][] atTank;
-    private final short[][] waterChanges;
-    private final short[][] inRoom;
+    /** Days of each lane that something is linked to, or that is linked to something. */
+    private final boolean[][] liesOn;
+
     private final int[] minutes;
     private final boolean[] keeperOnly;
-    private final boolean[] changesWater;
-    private final int roomMinutes;
-    private final int tankMinutes;
+    private final DaySet everyDay;
+    private final DaySet openDays;
+
+    /** Whether a lane breaks a rule wherever nobody has time, and mends none there. */
+    private final boolean[] needsTime;
+
     private final long[] prices;
     private final int[] tooClose;
     private final int[] nothingClose;
@@ -60,29 +75,32 @@ final class Board {
         keeperCapacity =
                 instance.hours().days().stream().mapToInt(Hours.Day::keeper).toArray();
         sites = new Sites(instance, lanes);
-        opened = rows(sites.filterOf, sites.filters);
-        atTank = rows(sites.tankOf, sites.tanks);
-        waterChanges = rows(sites.tankOf, sites.tanks);
-        inRoom = rows(sites.roomOf, sites.rooms);
+        Spot.Counts counts = new Spot.Counts(sites, days);
+        spots = lanes.stream()
+                .map(lane -> new Spot(counts, sites, instance.setUps(), lane))
+                .toArray(Spot[]::new);
+        liesOn = new boolean[lanes.size()][];
+        Arrays.setAll(liesOn, lane -> sites.linked[lane] ? new boolean[days] : NEVER);
         minutes = lanes.stream().mapToInt(lane -> lane.chain.work().minutes()).toArray();
         keeperOnly = new boolean[lanes.size()];
-        changesWater = new boolean[lanes.size()];
         for (Lane lane : lanes) {
             keeperOnly[lane.index] = lane.chain.work().hands() == Hands.KEEPER;
-            changesWater[lane.index] = lane.chain.work().reach() == Reach.WATER_CHANGE;
         }
-        roomMinutes = instance.setUps().roomMinutes();
-        tankMinutes = instance.setUps().tankMinutes();
+        everyDay = DaySet.of(days, day -> true);
+        openDays = DaySet.of(days, day -> capacity[day] > 0);
+        needsTime = new boolean[lanes.size()];
+        for (int lane = 0; lane < needsTime.length; lane++) {
+            int saved = spots[lane].changesWater() ? instance.setUps().tankMinutes() : 0;
+            needsTime[lane] = minutes[lane] > saved && sites.partners[lane].length == 0;
+        }
+        levels = new int[days];
+        overs = new int[days];
+        for (int day = 0; day < days; day++) {
+            weigh(day);
+        }
         prices = new long[days];
         tooClose = new int[days];
         nothingClose = new int[days];
-    }
-
-    private short[][] rows(int[] placeOf, int places) {
-        short[][] byPlace = new short[places][days];
-        short[][] byLane = new short[placeOf.length][];
-        Arrays.setAll(byLane, lane -> byPlace[placeOf[lane]]);
-        return byLane;
     }
 
     Sites sites() {
@@ -136,46 +154,33 @@ final class Board {
                 continue;
             }
             int day = on[k];
-            int before = shared(lane, day);
-            opened[lane][day] += (short) (one.chain.work().reach() == Reach.OPENED ? sign : 0);
-            waterChanges[lane][day] += (short) (changesWater[lane] ? sign : 0);
-            atTank[lane][day] += (short) sign;
-            inRoom[lane][day] += (short) sign;
-            load[day] += sign * minutes[lane] + shared(lane, day) - before;
+            load[day] += sign * minutes[lane] + spots[lane].count(day, sign);
+            weigh(day);
             keeperLoad[day] += keeperOnly[lane] ? sign * minutes[lane] : 0;
+            if (sites.linked[lane]) {
+                liesOn[lane][day] = sign > 0;
+            }
         }
     }
 
-    /** Set-up minutes of a day that a lane has a share in. */
-    private int shared(int lane, int day) {
-        boolean tank = atTank[lane][day] > 0 && waterChanges[lane][day] == 0;
-        return (inRoom[lane][day] > 0 ? roomMinutes : 0)
-                + (tank ? tankMinutes : 0)
-                + (opened[lane][day] > 0 ? sites.openingMinutes[lane] : 0);
+    private void weigh(int day) {
+        levels[day] = Weights.level(load[day], capacity[day]);
+        overs[day] = Weights.over(load[day], capacity[day]);
     }
 
     /** Set-up minutes that an occurrence of a lane would add to a day; fewer than none if it saves some. */
     int addedSetUp(int lane, int day) {
-        int added =
-                (inRoom[lane][day] == 0 ? roomMinutes : 0) + (opened[lane][day] == 0 ? sites.openingMinutes[lane] : 0);
-        if (waterChanges[lane][day] > 0) {
-            return added;
-        }
-        boolean there = atTank[lane][day] > 0;
-        if (changesWater[lane]) {
-            return there ? added - tankMinutes : added;
-        }
-        return there ? added : added + tankMinutes;
+        return spots[lane].added(day);
     }
 
     /** Points that an occurrence would add by filling a day. */
     int addedLevel(int day, int added) {
-        return Weights.level(load[day] + added, capacity[day]) - Weights.level(load[day], capacity[day]);
+        return Weights.level(load[day] + added, capacity[day]) - levels[day];
     }
 
     /** Hard points that an occurrence would add by taking more time than there is. */
     int addedOver(int lane, int day, int added) {
-        int all = Weights.over(load[day] + added, capacity[day]) - Weights.over(load[day], capacity[day]);
+        int all = Weights.over(load[day] + added, capacity[day]) - overs[day];
         return keeperOnly[lane]
                 ? all
                         + Weights.over(keeperLoad[day] + minutes[lane], keeperCapacity[day])
@@ -190,42 +195,36 @@ final class Board {
         }
         int points = 0;
         int partner = sites.partner[lane];
-        if (partner >= 0 && !liesOn(partner, day)) {
+        if (partner >= 0 && !liesOn[partner][day]) {
             points += Weights.NOT_TOGETHER;
         }
-        for (int other : sites.partners.get(lane)) {
-            points -= liesOn(other, day) ? Weights.NOT_TOGETHER : 0;
+        for (int other : sites.partners[lane]) {
+            points -= liesOn[other][day] ? Weights.NOT_TOGETHER : 0;
         }
         return points;
     }
 
-    private boolean liesOn(int lane, int day) {
-        int[] on = placed[lane];
-        for (int k = 0; k < on.length; k++) {
-            if (on[k] == day && !lanes.get(lane).skipped[k]) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** Hard points by day for standing too close to disturbing work; valid until the next call. */
-    int[] tooClose(int lane) {
+    /** Hard points by day for standing too close to disturbing work, from one day to another; valid until the next call. */
+    int[] tooClose(int lane, int fromInclusive, int toInclusive) {
         if (!lanes.get(lane).chain.demand().spaced()) {
             return nothingClose;
         }
-        Arrays.fill(tooClose, 0);
+        if (fromInclusive <= toInclusive) {
+            Arrays.fill(tooClose, fromInclusive, toInclusive + 1, 0);
+        }
         int tank = sites.tankOf[lane];
-        long filter = lanes.get(lane).chain.place().filter();
+        int filter = sites.filterOf[lane];
         for (Logged logged : sites.loggedOfTank.get(tank)) {
-            markAround(logged.day(), logged.place().filter() == filter);
+            boolean same =
+                    logged.place().filter() == lanes.get(lane).chain.place().filter();
+            markAround(logged.day(), same, fromInclusive, toInclusive);
         }
         for (int other : sites.spacedOfTank.get(tank)) {
             int[] on = other == lane ? NOWHERE : placed[other];
-            boolean same = lanes.get(other).chain.place().filter() == filter;
+            boolean same = sites.filterOf[other] == filter;
             for (int k = 0; k < on.length; k++) {
                 if (!lanes.get(other).skipped[k]) {
-                    markAround(on[k], same);
+                    markAround(on[k], same, fromInclusive, toInclusive);
                 }
             }
         }
@@ -233,18 +232,32 @@ final class Board {
     }
 
     /** One opening of one filter is one disturbance. */
-    private void markAround(int day, boolean sameFilter) {
-        int reach = Weights.APART_DAYS - 1;
-        for (int near = Math.max(0, day - reach); near <= Math.min(days - 1, day + reach); near++) {
-            int gap = Math.abs(near - day);
-            tooClose[near] += gap == 0 && sameFilter ? 0 : Weights.DAY_TOO_CLOSE * (Weights.APART_DAYS - gap);
+    private void markAround(int day, boolean sameFilter, int from, int to) {
+        int shift = Weights.APART_DAYS - 1 - day;
+        int last = Math.min(to, day + Weights.APART_DAYS - 1);
+        for (int near = Math.max(from, day - Weights.APART_DAYS + 1); near <= last; near++) {
+            tooClose[near] += CLOSE[near + shift];
+        }
+        if (sameFilter && day >= from && day <= to) {
+            tooClose[day] -= CLOSE[Weights.APART_DAYS - 1];
         }
     }
 
-    /** Packed price of an occurrence for each day from one to another, given all that lies; valid until the next call. */
-    long[] prices(int lane, int fromInclusive, int toInclusive) {
-        int[] close = tooClose(lane);
-        for (int day = fromInclusive; day <= toInclusive; day++) {
+    /** Every day. */
+    DaySet everyDay() {
+        return everyDay;
+    }
+
+    /** Days off which a lane breaks rules: those on which somebody has time, or every day. */
+    DaySet openDays(int lane) {
+        return needsTime[lane] ? openDays : everyDay;
+    }
+
+    /** Packed price of an occurrence for each of some days from one to another, given all that lies; valid until the next call. */
+    long[] prices(int lane, DaySet of, int fromInclusive, int toInclusive) {
+        int[] close = tooClose(lane, fromInclusive, toInclusive);
+        for (int i = of.first(fromInclusive); i < of.end(toInclusive); i++) {
+            int day = of.day(i);
             prices[day] = price(lane, day, close[day]);
         }
         return prices;
@@ -265,8 +278,11 @@ final class Board {
 
     /** Packed cost of some occurrences that are not on the board, if they lay on these days, with the gaps around them. */
     long cost(int lane, int[] on, int first, int end) {
+        if (first == end) {
+            return 0;
+        }
         Lane one = lanes.get(lane);
-        int[] close = tooClose(lane);
+        int[] close = tooClose(lane, on[first], on[end - 1]);
         long cost = end < on.length ? one.gap(on[end] - on[end - 1]) : 0;
         for (int k = first; k < end; k++) {
             cost += one.own(k, k == 0 ? 0 : on[k - 1], on[k]) + (one.skipped[k] ? 0 : price(lane, on[k], close[on[k]]));

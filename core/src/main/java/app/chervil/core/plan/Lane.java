@@ -26,6 +26,7 @@ final class Lane {
 
     private final long[] firstCost;
     private final long[] gapCost;
+    private final int bestGap;
 
     Lane(Instance instance, Closures closures, Timings timings, Chain chain, int index) {
         this.chain = chain;
@@ -49,6 +50,7 @@ final class Lane {
         fixed.stream().filter(one -> one.k() < count).forEach(this::fix);
         firstCost = timings.of(chain.rhythm().first(), interval(), false);
         gapCost = timings.of(chain.rhythm().gap(), interval(), chain.demand().spaced());
+        bestGap = chain.demand().spaced() ? Math.max(Weights.APART_DAYS, interval()) : interval();
     }
 
     int count() {
@@ -61,13 +63,23 @@ final class Lane {
 
     /** Packed cost of an occurrence by its own day, its distance from the one before and what was published. */
     long own(int k, int before, int day) {
+        return byDay(k, day) + (k == 0 ? 0 : gapCost[day - before]);
+    }
+
+    /** Packed cost of an occurrence but for its distance from the one before. */
+    long byDay(int k, int day) {
         long moved = published[k] >= 0 ? Weights.moved(published[k], day) : 0;
-        return moved + (k == 0 ? firstCost[day] : gapCost[day - before]);
+        return k == 0 ? moved + firstCost[day] : moved;
     }
 
     /** Packed cost of a distance between neighbours. */
     long gap(int days) {
         return gapCost[days];
+    }
+
+    /** The distance between neighbours that costs least; the farther from it, the more or as much. */
+    int bestGap() {
+        return bestGap;
     }
 
     private int reachAfter() {

@@ -5,6 +5,9 @@ import java.util.Arrays;
 /**
  * The best days of one lane, given all others: an exact shortest path over (occurrence, day). What a day costs given the others
  * does not depend on the lane's other days, so nothing is lost. Ties go to the earliest day.
+ *
+ * <p>Days on which nobody has time are looked at only where there is no way without them that keeps all rules, since no saving
+ * outweighs a rule; most days of a week are such where people have time on few.
  */
 final class Path {
     private static final long NEVER = Long.MAX_VALUE / 4;
@@ -16,8 +19,15 @@ final class Path {
     private long[] leastBefore;
     private final int[][] cameFrom;
     private final int[] none;
+
+    /** First and last day of each occurrence that moves. */
     private final int[] from;
+
     private final int[] to;
+
+    /** Days looked at. */
+    private DaySet days;
+
     private long[] prices = {};
     private long cost;
 
@@ -28,6 +38,7 @@ final class Path {
         leastReached = new long[board.days];
         leastBefore = new long[board.days];
         none = new int[board.days];
+        days = board.everyDay();
         int most = board.lanes.stream().mapToInt(Lane::count).max().orElse(0);
         cameFrom = new int[most][board.days];
         from = new int[most];
@@ -55,19 +66,21 @@ final class Path {
     int[] find(Piece piece, int[] more) {
         Lane one = board.lanes.get(piece.lane);
         cost = 0;
-        if (piece.first == piece.end) {
+        if (piece.isEmpty()) {
             return piece.was;
         }
         bound(one, piece);
-        price(piece, more);
-        for (int k = piece.first; k < piece.end; k++) {
-            swap();
-            step(one, k, piece);
+        days = board.openDays(piece.lane);
+        int end = reach(one, piece, more);
+        if (days != board.everyDay() && (end < 0 || reached[end] >= Score.HALF)) {
+            days = board.everyDay();
+            end = reach(one, piece, more);
         }
-        if (piece.end < one.count()) {
-            leave(one, piece);
+        if (end < 0) {
+            throw new IllegalStateException("no days fit chain " + one.chain.id() + " " + Arrays.toString(one.from));
         }
-        return back(one, piece);
+        cost = reached[end];
+        return back(piece, end);
     }
 
     /** First and last day of each occurrence that may move. */
@@ -79,14 +92,43 @@ final class Path {
     }
 
     private void price(Piece piece, int[] more) {
-        int last = to[piece.first];
+        int first = from[piece.first];
+        int last = first;
         for (int k = piece.first; k < piece.end; k++) {
             last = Math.max(last, to[k]);
         }
-        prices = board.prices(piece.lane, from[piece.first], last);
-        for (int day = from[piece.first]; day <= last; day++) {
+        prices = board.prices(piece.lane, days, first, last);
+        for (int day = first; day <= last; day++) {
             prices[day] += more[day];
         }
+    }
+
+    /**
+     * Reaches every occurrence on each of its days.
+     *
+     * @return the cheapest day of the last, or -1 if there is no way
+     */
+    private int reach(Lane one, Piece piece, int[] more) {
+        price(piece, more);
+        for (int k = piece.first; k < piece.end; k++) {
+            swap();
+            step(one, k, piece);
+        }
+        int standing = piece.end < one.count() ? piece.was[piece.end] : -1;
+        int k = piece.end - 1;
+        int end = -1;
+        long least = NEVER;
+        for (int i = days.first(from[k]); i < days.end(to[k]); i++) {
+            int day = days.day(i);
+            if (standing >= 0 && reached[day] < NEVER) {
+                reached[day] = day < standing ? reached[day] + one.gap(standing - day) : NEVER;
+            }
+            if (reached[day] < least) {
+                least = reached[day];
+                end = day;
+            }
+        }
+        return end;
     }
 
     private void swap() {
@@ -101,9 +143,10 @@ final class Path {
     /** Reaches occurrence k on each of its days; the first that moves comes from a day that stands. */
     private void step(Lane one, int k, Piece piece) {
         long least = NEVER;
-        for (int day = from[k]; day <= to[k]; day++) {
-            long best = k > piece.first ? arrive(one, k, day) : enter(one, piece, day);
-            long own = ownWithoutGap(one, k, day) + (one.skipped[k] ? 0 : prices[day]);
+        for (int i = days.first(from[k]); i < days.end(to[k]); i++) {
+            int day = days.day(i);
+            long best = k > piece.first ? arrive(one, k, i) : enter(one, piece, day);
+            long own = one.byDay(k, day) + (one.skipped[k] ? 0 : prices[day]);
             reached[day] = best >= NEVER ? NEVER : best + own;
             least = Math.min(least, reached[day]);
             leastReached[day] = least;
@@ -119,12 +162,15 @@ final class Path {
     }
 
     /** Cheapest way to a day from any day of the occurrence before; looks back only as far as it can still gain. */
-    private long arrive(Lane one, int k, int day) {
+    private long arrive(Lane one, int k, int place) {
+        int day = days.day(place);
+        int first = days.first(from[k - 1]);
         long best = NEVER;
         int came = -1;
-        for (int prior = Math.min(to[k - 1], day - 1); prior >= from[k - 1]; prior--) {
+        for (int i = Math.min(days.end(to[k - 1]), place) - 1; i >= first; i--) {
+            int prior = days.day(i);
             long gap = one.gap(day - prior);
-            if (day - prior > one.interval() && best < gap + leastBefore[prior]) {
+            if (day - prior > one.bestGap() && best < gap + leastBefore[prior]) {
                 break;
             }
             long through = before[prior] + gap;
@@ -137,28 +183,9 @@ final class Path {
         return best;
     }
 
-    private static long ownWithoutGap(Lane one, int k, int day) {
-        return k == 0 ? one.own(0, 0, day) : one.own(k, day, day) - one.gap(0);
-    }
-
-    /** Adds the gap to the next occurrence, which stands. */
-    private void leave(Lane one, Piece piece) {
-        int standing = piece.was[piece.end];
-        for (int day = from[piece.end - 1]; day <= to[piece.end - 1]; day++) {
-            reached[day] = day < standing && reached[day] < NEVER ? reached[day] + one.gap(standing - day) : NEVER;
-        }
-    }
-
-    private int[] back(Lane one, Piece piece) {
-        int day = from[piece.end - 1];
-        for (int other = day; other <= to[piece.end - 1]; other++) {
-            day = reached[other] < reached[day] ? other : day;
-        }
-        cost = reached[day];
-        if (cost >= NEVER) {
-            throw new IllegalStateException("no days fit chain " + one.chain.id() + " " + Arrays.toString(one.from));
-        }
+    private int[] back(Piece piece, int end) {
         int[] on = piece.was.clone();
+        int day = end;
         for (int k = piece.end - 1; k >= piece.first; k--) {
             on[k] = day;
             day = cameFrom[k][day];

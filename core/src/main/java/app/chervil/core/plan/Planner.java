@@ -16,9 +16,6 @@ public final class Planner {
     /** Turns for each chain of a tank on which a replan left a rule broken. */
     private static final int REPAIRS_A_LANE = 60;
 
-    private static final int LEAST_TURNS = 30_000;
-    private static final int MOST_TURNS_A_LANE = 900;
-
     private Planner() {}
 
     /** How long to look. */
@@ -28,7 +25,7 @@ public final class Planner {
         /** While somebody waits. */
         INTERACTIVE(30),
         /** While nobody waits. */
-        BACKGROUND(700);
+        BACKGROUND(1000);
 
         private final int turnsALane;
 
@@ -37,11 +34,9 @@ public final class Planner {
         }
     }
 
-    /** Plans from nothing. A small site is looked at longer: chance weighs more where there is little to average over. */
+    /** Plans from nothing. */
     public static Plan plan(Instance instance, Effort effort, long seed) {
-        int lanes = Math.max(1, instance.chains().size());
-        boolean small = effort == Effort.BACKGROUND && lanes * effort.turnsALane < LEAST_TURNS;
-        return plan(instance, small ? Math.min(MOST_TURNS_A_LANE, LEAST_TURNS / lanes) : effort.turnsALane, seed);
+        return plan(instance, effort.turnsALane, seed);
     }
 
     /**

@@ -89,7 +89,7 @@ public final class Pricing {
     }
 
     private void add(Map<Part, Long> parts, Lane lane, int[] on) {
-        int[] close = board.tooClose(lane.index).clone();
+        int[] close = board.tooClose(lane.index, 0, board.days - 1).clone();
         for (int k = 0; k < on.length; k++) {
             int day = on[k];
             Score own = Score.unpack(lane.own(k, k == 0 ? 0 : on[k - 1], day));

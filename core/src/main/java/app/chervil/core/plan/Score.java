@@ -8,7 +8,9 @@ package app.chervil.core.plan;
  */
 public record Score(long hard, long soft) implements Comparable<Score> {
     private static final int SHIFT = 36;
-    private static final long HALF = 1L << (SHIFT - 1);
+
+    /** Packed scores from here on break a rule; those below its negative mend one. */
+    static final long HALF = 1L << (SHIFT - 1);
 
     @Override
     public int compareTo(Score other) {

@@ -2,6 +2,7 @@ package app.chervil.core.plan;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
@@ -18,7 +19,8 @@ final class Search {
     private static final int TRIES = 8;
     private static final int FREQUENT_DAYS = 14;
     private static final int MOST_FREQUENT = 20;
-    private static final int MOST_NOISE = 300;
+    private static final int MOST_NOISE = 600;
+    private static final int WEEK = 7;
 
     /** One in so many turns takes whole lanes off, the others what lies within one to four weeks. */
     private static final int WHOLE_EVERY = 4;
@@ -36,7 +38,7 @@ final class Search {
     private long total;
     private long best;
     private final int[][] bestDays;
-    private final Set<Integer> sinceBest = new LinkedHashSet<>();
+    private final BitSet sinceBest = new BitSet();
 
     Search(Board board, long seed) {
         this.board = board;
@@ -127,7 +129,7 @@ final class Search {
         board.place(lane, better ? on : was);
         if (better) {
             total += path.cost() - old;
-            sinceBest.add(lane);
+            sinceBest.set(lane);
         }
         return better;
     }
@@ -188,7 +190,7 @@ final class Search {
             delta -= board.cost(piece.lane, piece.was, piece.first, piece.end);
         }
         shuffle(pieces);
-        int noisy = disturb();
+        int noisy = disturb(pieces);
         for (Piece piece : pieces) {
             int[] on = path.find(piece, noise);
             delta += noisy == 0 ? path.cost() : board.cost(piece.lane, on, piece.first, piece.end);
@@ -196,7 +198,7 @@ final class Search {
         }
         if (accepts(Score.unpack(delta), heat)) {
             total += delta;
-            pieces.forEach(piece -> sinceBest.add(piece.lane));
+            pieces.forEach(piece -> sinceBest.set(piece.lane));
             if (total < best) {
                 keep();
             }
@@ -225,16 +227,30 @@ final class Search {
     }
 
     /**
-     * Makes some days dearer for all of the ruined lanes alike, so that they may meet on days that none would try alone; half of
-     * the time by weekday, so that what comes round weekly may change its weekday whole.
+     * Makes some days dearer for all of the ruined lanes alike, so that they may meet on days that none would try alone; in two
+     * turns of three the days of every week alike, or of every interval of one of them, so that what comes round may change its
+     * weekday, or its week, whole.
+     *
+     * @return the most that it makes a day dearer by, zero in half of the turns
      */
-    private int disturb() {
-        int most = random.nextBoolean() ? 0 : 1 + random.nextInt(MOST_NOISE);
-        int period = random.nextBoolean() ? 7 : noise.length;
+    private int disturb(List<Piece> pieces) {
+        int most = pieces.isEmpty() || random.nextBoolean() ? 0 : 1 + random.nextInt(MOST_NOISE);
+        int period = most == 0 ? 1 : period(pieces);
         for (int day = 0; day < noise.length; day++) {
             noise[day] = most == 0 ? 0 : day < period ? random.nextInt(most) : noise[day - period];
         }
         return most;
+    }
+
+    private int period(List<Piece> pieces) {
+        return switch (random.nextInt(3)) {
+            case 0 -> noise.length;
+            case 1 -> WEEK;
+            default -> {
+                Piece one = pieces.get(random.nextInt(pieces.size()));
+                yield Math.max(WEEK, board.lanes.get(one.lane).interval());
+            }
+        };
     }
 
     private boolean accepts(Score delta, double heat) {
@@ -250,7 +266,10 @@ final class Search {
         }
     }
 
-    /** A few lanes around one: of its tank, its filter, or what is frequent on two or three tanks; linked lanes go together. */
+    /**
+     * A few lanes around one: of its tank, its filter, what disturbs its tank, or what is frequent on two or three tanks; linked
+     * lanes go together.
+     */
     private int[] ruined(int seed) {
         Set<Integer> chosen = new LinkedHashSet<>();
         add(chosen, seed);
@@ -277,6 +296,8 @@ final class Search {
             }
         } else if (way == 3 && ofTank.size() <= 3 * MOST_RUINED) {
             ofTank.forEach(other -> add(chosen, other));
+        } else if (way == 4 && ofTank.size() <= 3 * MOST_RUINED) {
+            board.sites().spacedOfTank.get(board.sites().tankOf[seed]).forEach(other -> add(chosen, other));
         }
         return chosen.stream().mapToInt(lane -> lane).toArray();
     }
@@ -303,7 +324,9 @@ final class Search {
     private void add(Set<Integer> chosen, int lane) {
         chosen.add(lane);
         if (board.sites().linked[lane]) {
-            chosen.addAll(board.sites().partners.get(lane));
+            for (int other : board.sites().partners[lane]) {
+                chosen.add(other);
+            }
             if (board.sites().partner[lane] >= 0) {
                 chosen.add(board.sites().partner[lane]);
             }
@@ -312,25 +335,19 @@ final class Search {
 
     /** Remembers the plan as it lies as the best so far. */
     private void keep() {
-        for (int lane : sinceBest) {
-            bestDays[lane] = board.placed(lane);
-        }
+        sinceBest.stream().forEach(lane -> bestDays[lane] = board.placed(lane));
         sinceBest.clear();
         best = total;
     }
 
     private void keepAll() {
-        board.lanes.forEach(lane -> sinceBest.add(lane.index));
+        board.lanes.forEach(lane -> sinceBest.set(lane.index));
         keep();
     }
 
     private void restoreBest() {
-        for (int lane : sinceBest) {
-            board.remove(lane);
-        }
-        for (int lane : sinceBest) {
-            board.place(lane, bestDays[lane]);
-        }
+        sinceBest.stream().forEach(board::remove);
+        sinceBest.stream().forEach(lane -> board.place(lane, bestDays[lane]));
         sinceBest.clear();
         total = best;
     }

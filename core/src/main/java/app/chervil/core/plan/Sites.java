@@ -8,6 +8,8 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** Numbers for tanks, filters and rooms, and which lanes meet where. */
 final class Sites {
@@ -20,7 +22,7 @@ final class Sites {
     final int[] openingMinutes;
     final int[] partner;
     final boolean[] linked;
-    final List<List<Integer>> partners = new ArrayList<>();
+    final int[][] partners;
     final List<List<Integer>> lanesOfTank = new ArrayList<>();
     final List<List<Integer>> spacedOfTank = new ArrayList<>();
     final List<List<Logged>> loggedOfTank = new ArrayList<>();
@@ -51,7 +53,6 @@ final class Sites {
             if (lane.chain.demand().spaced()) {
                 spacedOfTank.get(tank).add(lane.index);
             }
-            partners.add(new ArrayList<>());
             tankOf[lane.index] = tank;
             filterOf[lane.index] = number(filterNumbers, place.filter());
             roomOf[lane.index] = number(roomNumbers, instance.setUps().rooms().getOrDefault(place.tank(), 0));
@@ -60,12 +61,16 @@ final class Sites {
                     : 0;
             lane.chain.demand().with().ifPresent(id -> partner[lane.index] = byId.getOrDefault(id, -1));
         }
-        for (Lane lane : lanes) {
-            if (partner[lane.index] >= 0) {
-                partners.get(partner[lane.index]).add(lane.index);
-                linked[lane.index] = true;
-                linked[partner[lane.index]] = true;
-            }
+        Map<Integer, List<Integer>> withPartner = IntStream.range(0, count)
+                .boxed()
+                .filter(lane -> partner[lane] >= 0)
+                .collect(Collectors.groupingBy(lane -> partner[lane]));
+        partners = new int[count][];
+        for (int lane = 0; lane < count; lane++) {
+            partners[lane] = withPartner.getOrDefault(lane, List.of()).stream()
+                    .mapToInt(other -> other)
+                    .toArray();
+            linked[lane] = partner[lane] >= 0 || partners[lane].length > 0;
         }
         for (Logged logged : instance.before().logged()) {
             Integer tank = tankNumbers.get(logged.place().tank());
