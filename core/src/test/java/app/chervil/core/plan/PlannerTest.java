@@ -23,7 +23,7 @@ class PlannerTest {
     }
 
     /** The site of a seed with published days, decisions and logged work thrown in at random. */
-    private static Instance troubled(long seed) {
+    static Instance troubled(long seed) {
         Instance plain = PlanWorlds.of(1 + (int) (seed % 6), 4, seed);
         SplittableRandom random = new SplittableRandom(seed);
         Map<Long, List<Integer>> published = new HashMap<>();
