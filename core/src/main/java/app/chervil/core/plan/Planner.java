@@ -25,7 +25,7 @@ public final class Planner {
         /** While somebody waits. */
         INTERACTIVE(30),
         /** While nobody waits. */
-        BACKGROUND(1300);
+        BACKGROUND(1000);
 
         private final int turnsALane;
 
