@@ -121,6 +121,38 @@ class WaterBookTest {
     }
 
     @Test
+    void the_latest_trusted_value_since_a_moment_counts_and_noise_as_nothing() {
+        WaterBook book = book(
+                OLD, reading(NITRITE, 3, 0.4), reading(NITRITE, 2, 0.1), early(NITRITE, 1, 2), reading(AMMONIA, 0, 3));
+
+        assertThat(book.latest(NITRITE, TODAY.minusDays(3).atTime(9, 0))).hasValue(0);
+        assertThat(book(OLD, reading(NITRITE, 3, 0.4), reading(NITRITE, 5, 0.5))
+                        .latest(NITRITE, TODAY.minusDays(3).atTime(9, 0)))
+                .hasValue(0.4);
+        assertThat(book.latest(NITRITE, TODAY.minusDays(2).atTime(9, 1))).isEmpty();
+        assertThat(book.latest(Parameter.PH, OLD.atStartOfDay())).isEmpty();
+    }
+
+    private static Hold hold(Cause cause, Optional<LocalDate> until) {
+        return new Hold(cause, TODAY, until, "", "");
+    }
+
+    @Test
+    void what_only_readings_or_a_word_end_comes_before_what_ends_by_itself() {
+        Hold nitrite = hold(Cause.NITRITE, Optional.of(TODAY.plusDays(2)));
+        Hold ammonia = hold(Cause.AMMONIA, Optional.of(TODAY.plusDays(1)));
+        Hold open = hold(Cause.MEDICATION, Optional.empty());
+        Hold ending = hold(Cause.MEDICATION, Optional.of(TODAY.plusDays(20)));
+        Hold young = hold(Cause.YOUNG_TANK, Optional.of(TODAY.plusDays(40)));
+
+        assertThat(List.of(nitrite, ammonia, open)).allMatch(Hold::endless);
+        assertThat(List.of(ending, young)).noneMatch(Hold::endless);
+        assertThat(java.util.stream.Stream.of(ending, young, ammonia, open, nitrite)
+                        .sorted(Hold.LONGEST_FIRST))
+                .containsExactly(open, nitrite, ammonia, young, ending);
+    }
+
+    @Test
     void holds_concern_work_that_disturbs_by_two_or_more() {
         assertThat(Hold.concerns(1)).isFalse();
         assertThat(Hold.concerns(2)).isTrue();

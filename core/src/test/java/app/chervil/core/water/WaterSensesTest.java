@@ -26,6 +26,16 @@ class WaterSensesTest {
         "NITRATE, 2, 25, true",
         "NITRITE, 0.5, 0, true",
         "AMMONIA, 0.4, 0.02, false",
+        "PH, 8.1, 7.2, false",
+        "PH, 4, 4.5, false",
+        "PH, 9.5, 9.5, false",
+        "NITRATE, 20, 1, false",
+        "NITRATE, 10, 1, false",
+        "NITRATE, 2.5, 25, true",
+        "NITRATE, 2.6, 25, false",
+        "TEMPERATURE, 24, 18, true",
+        "TEMPERATURE, 23.9, 18, false",
+        "TEMPERATURE, 18, 24, true",
         "TEMPERATURE, 25, 18, true",
         "TEMPERATURE, 35, 34, true"
     })
@@ -34,7 +44,61 @@ class WaterSensesTest {
     }
 
     @Test
+    void a_doubt_names_what_was_typed_with_its_unit() {
+        assertThat(Parameter.NITRATE.doubt(300, Optional.empty()))
+                .contains(
+                        "Nitrate 300 mg/L is outside what any tank has, 0 mg/L to 250 mg/L. Did you type it as you read it?");
+        assertThat(Parameter.PH.doubt(8.4, Optional.of(7.2))).contains("The last pH was 7.2. Is a jump to 8.4 right?");
+        assertThat(Parameter.PH.unit()).isEmpty();
+        assertThat(Parameter.KH.unit()).isEqualTo("°dH");
+    }
+
+    @Test
+    void a_step_of_a_colour_card_reaches_half_way_to_its_neighbours() {
+        TestMethod card = new TestMethod(Parameter.NITRITE, "card", 0, List.of(), List.of(0.0, 1.0, 0.5));
+
+        assertThat(card.amount(0.5)).isEqualTo(new Amount.Step(0.5, 0.25, 0.75));
+        assertThat(card.amount(1)).isEqualTo(new Amount.Step(1, 0.75, Seen.NO_END));
+        assertThat(card.amount(0)).isEqualTo(new Amount.Step(0, -0.25, 0.25));
+        assertThat(card.amount(0.3)).isEqualTo(new Amount.Exact(0.3));
+    }
+
+    @Test
+    void a_method_without_a_limit_is_as_noisy_as_a_simple_kit() {
+        assertThat(new TestMethod(Parameter.NITRITE, "drops", 0, List.of()).noise())
+                .isEqualTo(Parameter.NITRITE.noise());
+        assertThat(new TestMethod(Parameter.NITRITE, "drops", 0.02, List.of()).noise())
+                .isEqualTo(0.02);
+    }
+
+    @Test
+    void two_ways_are_apart_where_their_band_leaves_out_zero() {
+        assertThat(pair(-0.2, 0.3).apart()).isFalse();
+        assertThat(pair(0, 0.3).apart()).isFalse();
+        assertThat(pair(-0.3, 0).apart()).isFalse();
+        assertThat(pair(0.1, 0.3).apart()).isTrue();
+        assertThat(pair(-0.3, -0.1).apart()).isTrue();
+    }
+
+    @Test
+    void what_is_known_twice_as_well_counts_four_times() {
+        assertThat(production(0, 2).weight()).isEqualTo(1);
+        assertThat(production(2, 3).weight()).isEqualTo(4);
+    }
+
+    private static Production production(double low, double high) {
+        return new Production((low + high) / 2, low, high, 9, false, List.of());
+    }
+
+    private static Production.Pair pair(double low, double high) {
+        return new Production.Pair(1, 0, production(low, high), Optional.empty(), 0.1);
+    }
+
+    @Test
     void only_a_temperature_may_lie_below_zero() {
+        assertThat(Parameter.TEMPERATURE.possible(-5)).isTrue();
+        assertThat(Parameter.TEMPERATURE.possible(-5.1)).isFalse();
+        assertThat(Parameter.NITRATE.possible(0)).isTrue();
         assertThat(Parameter.TEMPERATURE.possible(-1)).isTrue();
         assertThat(Parameter.NITRATE.possible(-0.1)).isFalse();
         assertThat(Parameter.NITRATE.possible(Double.NaN)).isFalse();
