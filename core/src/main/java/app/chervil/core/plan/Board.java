@@ -90,8 +90,7 @@ final class Board {
         openDays = DaySet.of(days, day -> capacity[day] > 0);
         needsTime = new boolean[lanes.size()];
         for (int lane = 0; lane < needsTime.length; lane++) {
-            int saved = spots[lane].changesWater() ? instance.setUps().tankMinutes() : 0;
-            needsTime[lane] = minutes[lane] > saved && sites.partners[lane].length == 0;
+            needsTime[lane] = minutes[lane] > spots[lane].mostSaved() && sites.partners[lane].length == 0;
         }
         levels = new int[days];
         overs = new int[days];
@@ -209,19 +208,15 @@ final class Board {
         if (!lanes.get(lane).chain.demand().spaced()) {
             return nothingClose;
         }
-        if (fromInclusive <= toInclusive) {
-            Arrays.fill(tooClose, fromInclusive, toInclusive + 1, 0);
-        }
+        Arrays.fill(tooClose, fromInclusive, toInclusive + 1, 0);
         int tank = sites.tankOf[lane];
-        int filter = sites.filterOf[lane];
+        long filter = lanes.get(lane).chain.place().filter();
         for (Logged logged : sites.loggedOfTank.get(tank)) {
-            boolean same =
-                    logged.place().filter() == lanes.get(lane).chain.place().filter();
-            markAround(logged.day(), same, fromInclusive, toInclusive);
+            markAround(logged.day(), logged.place().filter() == filter, fromInclusive, toInclusive);
         }
         for (int other : sites.spacedOfTank.get(tank)) {
             int[] on = other == lane ? NOWHERE : placed[other];
-            boolean same = sites.filterOf[other] == filter;
+            boolean same = lanes.get(other).chain.place().filter() == filter;
             for (int k = 0; k < on.length; k++) {
                 if (!lanes.get(other).skipped[k]) {
                     markAround(on[k], same, fromInclusive, toInclusive);

@@ -98,8 +98,8 @@ final class Path {
             last = Math.max(last, to[k]);
         }
         prices = board.prices(piece.lane, days, first, last);
-        for (int day = first; day <= last; day++) {
-            prices[day] += more[day];
+        for (int i = days.first(first); i < days.end(last); i++) {
+            prices[days.day(i)] += more[days.day(i)];
         }
     }
 

@@ -294,10 +294,9 @@ final class Search {
             if (random.nextBoolean()) {
                 addFrequent(chosen, board.sites().tankOf[alike(seed)]);
             }
-        } else if (way == 3 && ofTank.size() <= 3 * MOST_RUINED) {
-            ofTank.forEach(other -> add(chosen, other));
-        } else if (way == 4 && ofTank.size() <= 3 * MOST_RUINED) {
-            board.sites().spacedOfTank.get(board.sites().tankOf[seed]).forEach(other -> add(chosen, other));
+        } else if (ofTank.size() <= 3 * MOST_RUINED) {
+            List<Integer> spaced = board.sites().spacedOfTank.get(board.sites().tankOf[seed]);
+            (way == 3 ? ofTank : spaced).forEach(other -> add(chosen, other));
         }
         return chosen.stream().mapToInt(lane -> lane).toArray();
     }

@@ -42,8 +42,9 @@ final class Spot {
         }
     }
 
-    boolean changesWater() {
-        return changesWater;
+    /** Set-up minutes that an occurrence may spare a day. */
+    int mostSaved() {
+        return changesWater ? tankMinutes : 0;
     }
 
     /**
