@@ -22,6 +22,7 @@ import java.util.SplittableRandom;
 import java.util.function.BiPredicate;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /**
  * One graded task kept by somebody who follows the engine: served on the first working day from its ideal day, graded from
@@ -34,13 +35,15 @@ public final class KeptStage<K> {
     private static final double MISSED = 0.05;
     private static final double FLOW_EXPONENT = 2.2;
     private static final int FARTHEST_BACK = 400;
+    private static final int LIVES = 12;
+    private static final int LEFT_OUT = 2;
     private static final int[] GRADES_OFF = {0, 1, -1, 2};
 
     private final Plan plan;
     private final Map<K, Truth> parts;
     private final Eye eye;
     private final SplittableRandom random;
-    private final long looks;
+    private long looks;
 
     /**
      * How it is kept.
@@ -85,13 +88,28 @@ public final class KeptStage<K> {
     }
 
     /**
-     * Lives up to today, with a last service such that the window stands as wanted.
+     * Lives up to today, with a last service such that the window stands as wanted. Where no last service can bring that about,
+     * up to two before it are left out, and then it lives again with other eyes and slips.
      *
      * @param ending what the last service's day and the window after it must be like
      * @param sooner share of its interval within which the last service is not to lie, unless nothing else fits; 0 to 1
-     * @return oldest first; the last as near to the wanted window as the stage allows
+     * @return oldest first; as it went the first time where no life ends as wanted
      */
     public List<Done<K>> keep(BiPredicate<LocalDate, Window> ending, double sooner) {
+        List<Done<K>> went = live();
+        List<Done<K>> done = went;
+        for (int life = 0; life < LIVES; life++) {
+            Optional<List<Done<K>>> wanted = ended(done, ending, sooner);
+            if (wanted.isPresent()) {
+                return wanted.get();
+            }
+            looks = random.nextLong();
+            done = live();
+        }
+        return went;
+    }
+
+    private List<Done<K>> live() {
         List<Done<K>> done = new ArrayList<>();
         plan.putIn().ifPresent(day -> done.add(new Done<>(day, Map.of(), OptionalDouble.empty())));
         LocalDate next = due(done, served(done));
@@ -99,12 +117,28 @@ public final class KeptStage<K> {
             done.add(serve(served(done), next, 0));
             next = due(done, next);
         }
-        LocalDate cut = plan.today().minusDays(Math.max(3, Math.round(1.5 * interval(done))));
-        List<Done<K>> kept = new ArrayList<>(
-                done.stream().filter(one -> one.on().isBefore(cut)).toList());
+        return done;
+    }
+
+    private Optional<List<Done<K>>> ended(List<Done<K>> done, BiPredicate<LocalDate, Window> ending, double sooner) {
+        int putIn = plan.putIn().isPresent() ? 1 : 0;
         int first = (int) Math.max(1, Math.round(sooner * interval(done)));
-        last(kept, ending, first).or(() -> last(kept, ending, 1)).ifPresent(kept::add);
-        return kept;
+        int most = Math.max(putIn, before(done));
+        for (int kept = most; kept >= Math.max(putIn, most - LEFT_OUT); kept--) {
+            List<Done<K>> earlier = done.subList(0, kept);
+            Optional<Done<K>> last = last(earlier, ending, first).or(() -> last(earlier, ending, 1));
+            if (last.isPresent()) {
+                return last.map(
+                        one -> Stream.concat(earlier.stream(), Stream.of(one)).toList());
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** How many were done before the last interval and half of the one before it. */
+    private int before(List<Done<K>> done) {
+        LocalDate cut = plan.today().minusDays(Math.max(3, Math.round(1.5 * interval(done))));
+        return (int) done.stream().filter(one -> one.on().isBefore(cut)).count();
     }
 
     private Optional<Done<K>> last(List<Done<K>> kept, BiPredicate<LocalDate, Window> ending, int firstAgo) {

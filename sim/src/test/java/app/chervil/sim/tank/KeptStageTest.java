@@ -72,6 +72,29 @@ class KeptStageTest {
     }
 
     @Test
+    void an_end_that_few_lives_come_to_is_lived_for() {
+        LocalDate today = LocalDate.of(2026, 6, 1);
+
+        for (int seed = 0; seed < 15; seed++) {
+            List<Done<String>> done = kept(today, seed, (last, window) -> fortnight(last, window, today));
+
+            assertThat(fortnight(done.get(done.size() - 1).on(), window(today, done), today))
+                    .as("seed %d", seed)
+                    .isTrue();
+        }
+    }
+
+    @Test
+    void where_nothing_brings_the_wanted_end_about_it_ends_as_it_went() {
+        LocalDate today = LocalDate.of(2026, 6, 1);
+
+        assertThat(kept(today, 5, (last, window) -> false).get(0).on())
+                .isEqualTo(kept(today, 5, (last, window) -> true).get(0).on());
+        assertThat(window(today, kept(today, 5, (last, window) -> false)).ideal())
+                .isBetween(today, today.plusDays(20));
+    }
+
+    @Test
     void a_fixed_interval_is_kept_whatever_is_found() {
         LocalDate today = LocalDate.of(2026, 6, 1);
         KeptStage<String> stage = new KeptStage<>(
@@ -89,6 +112,11 @@ class KeptStageTest {
 
         assertThat(slower.loading(day, day.plusDays(10))).isCloseTo(0.5, within(1e-9));
         assertThat(slower.loading(day, day.plusDays(20))).isCloseTo(0.75, within(1e-9));
+    }
+
+    /** Nothing for some days, and two weeks from one service to the next. */
+    private static boolean fortnight(LocalDate last, Window window, LocalDate today) {
+        return window.ideal().isAfter(today.plusDays(3)) && Truth.days(last, window.ideal()) == 14;
     }
 
     private static List<Done<String>> kept(LocalDate today, long seed, BiPredicate<LocalDate, Window> ending) {
