@@ -310,9 +310,15 @@ public final class Course {
     /** What is believed of the present run, with what a meter says of it. */
     private RunBelief ofThisRun() {
         RunBelief expected = RunBelief.of(belief);
-        return metered.map(read ->
-                        expected.metered(read.share(), graded.flowAtOverload().orElseThrow(), logExposureOn(read.on())))
-                .orElse(expected);
+        return metered.map(read -> metered(expected, read)).orElse(expected);
+    }
+
+    /** While it is nearly clean a meter can only put a service off: less flow would else be believed to last longer. */
+    private RunBelief metered(RunBelief expected, Metered read) {
+        RunBelief seen =
+                expected.metered(read.share(), graded.flowAtOverload().orElseThrow(), logExposureOn(read.on()));
+        boolean sooner = Decision.idealLogExposure(graded, seen) < Decision.idealLogExposure(graded, expected);
+        return sooner && read.share() > RunBelief.SAYS_LITTLE_ABOVE ? expected : seen;
     }
 
     Optional<Metered> metered() {

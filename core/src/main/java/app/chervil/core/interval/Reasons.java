@@ -1,5 +1,6 @@
 package app.chervil.core.interval;
 
+import app.chervil.core.calc.Digits;
 import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.interval.Course.Lesson;
@@ -25,6 +26,8 @@ final class Reasons {
     private static final double METER_WORTH_TELLING = 0.03;
     private static final double HARDLY_ANY = 0.02;
     private static final double EVERY_SECOND = 0.45;
+    private static final double MOST = 0.6;
+    private static final double NEARLY_ALL = 0.9;
 
     private final Course course;
     private final LocalDate today;
@@ -95,8 +98,7 @@ final class Reasons {
                 ? "about " + percent(1 - factor) + " less" + than
                 : factor < 2
                         ? "about " + percent(factor - 1) + " more" + than
-                        : "about " + Math.round(factor * 10) / 10.0 + " times as much"
-                                + (than.isEmpty() ? "" : " dirt as usual");
+                        : "about " + Digits.of(factor, 2) + " times as much" + (than.isEmpty() ? "" : " dirt as usual");
     }
 
     private List<Term> taught(Lesson lesson) {
@@ -206,12 +208,17 @@ final class Reasons {
         if (!course.run().start().known()) {
             return "Nobody knows when it was last cleaned, so look at it first.";
         }
-        String chance = decision.risk() < HARDLY_ANY
-                ? "hardly any"
-                : decision.risk() >= EVERY_SECOND
-                        ? "about every second one"
-                        : "about 1 in " + Math.round(1 / decision.risk());
-        return "By the latest day " + chance + " would already be full.";
+        return "By the latest day " + of(decision.risk()) + " would already be full.";
+    }
+
+    private static String of(double chance) {
+        if (chance < HARDLY_ANY) {
+            return "hardly any";
+        }
+        if (chance < EVERY_SECOND) {
+            return "about 1 in " + Math.round(1 / chance);
+        }
+        return chance < MOST ? "about every second one" : chance < NEARLY_ALL ? "most" : "nearly all";
     }
 
     private Optional<String> limit(Decision decision) {

@@ -18,7 +18,9 @@ record RunBelief(double mean, double variance) {
     private static final double READING_SD = 0.04;
 
     private static final double LEAST_SHARE = 0.10;
-    private static final double SAYS_LITTLE_ABOVE = 0.92;
+    /** Above this share of the clean flow a reading tells only how long the run lasts at least. */
+    static final double SAYS_LITTLE_ABOVE = 0.92;
+
     private static final double MOST_SURPRISE = 2.5;
 
     static RunBelief of(Belief belief) {
@@ -31,7 +33,7 @@ record RunBelief(double mean, double variance) {
 
     /**
      * One Kalman step from the flow that is left: ln L = ln((1/f − 1)/κ) ÷ p. At an overload every curve leaves the same,
-     * so it tells more the fuller the stage is.
+     * so it tells more the fuller the stage is. What is nearly clean counts as no more than that.
      *
      * @param exposure on the day it was read
      */
@@ -39,9 +41,6 @@ record RunBelief(double mean, double variance) {
         double f = Math.min(Math.max(share, LEAST_SHARE), SAYS_LITTLE_ABOVE);
         double lost = Math.log((1 / f - 1) / (1 / shareAtOverload - 1));
         double observed = exposure.mean() - INVERSE_EXPONENT * lost;
-        if (share > SAYS_LITTLE_ABOVE && observed < mean) {
-            return this;
-        }
         double curve = INVERSE_EXPONENT_SD * lost;
         double reading = INVERSE_EXPONENT * READING_SD / (f * (1 - f));
         double noise = curve * curve + reading * reading + exposure.variance();

@@ -49,9 +49,13 @@ class MeteredTest {
     }
 
     @ParameterizedTest
-    @ValueSource(doubles = {0.95, 0.9, 0.85, 0.8, 0.75, 0.7, 0.65, 0.5, 0.3, 0.01})
-    void Less_flow_never_puts_a_service_off(double share) {
-        assertThat(ideal(metered(50, share))).isLessThanOrEqualTo(ideal(metered(50, Math.min(1, share + 0.05))));
+    @ValueSource(ints = {40, 50, 60, 70, 72, 74, 80, 95, 110})
+    void Less_flow_never_puts_a_service_off(int day) {
+        for (double share = 0.1; share < 1; share += 0.01) {
+            assertThat(ideal(metered(day, share)))
+                    .as("%.2f of the flow on day %d", share, day)
+                    .isLessThanOrEqualTo(ideal(metered(day, share + 0.01)) + 1);
+        }
     }
 
     @Test
