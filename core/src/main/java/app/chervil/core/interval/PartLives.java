@@ -202,8 +202,10 @@ final class PartLives {
                 since,
                 ideal,
                 ideal * 1.2,
-                "Rinsed " + count + " of " + bears + " times, about every " + days(Math.max(1, Math.round(each)))
-                        + ".");
+                count == 0
+                        ? "Not rinsed yet; it bears about " + bears + " rinses."
+                        : "Rinsed " + count + " of " + bears + " times, about every "
+                                + days(Math.max(1, Math.round(each))) + ".");
     }
 
     private static Optional<Forecast> wornOut(TaskHistory history) {
@@ -215,7 +217,7 @@ final class PartLives {
     static Optional<Look> wornSince(TaskHistory history) {
         LocalDate since = history.since();
         return history.evidence()
-                .firstAfter(history.services().isEmpty() ? since.minusDays(1) : since, Sign.WORN)
+                .firstAfter(history.anew() ? since : since.minusDays(1), Sign.WORN)
                 .filter(worn ->
                         history.evidence().firstAfter(worn.on(), Sign.SOUND).isEmpty());
     }

@@ -119,7 +119,7 @@ final class SpentMedia {
                 .ifPresent(look -> reasons.add(
                         Math.round(look.amount()) + " % coloured after " + days(daysTo(since, look)) + "."));
         reasons.add("Regenerated at three quarters coloured, thought to come after about " + days(Math.round(ideal))
-                + ". Regenerated " + times(history.services().size()) + " so far.");
+                + ". " + regenerated(history.services().size()));
         return new Forecast(
                 since,
                 Window.after(since, new Window.Days(0.75 * ideal, ideal, latest)),
@@ -178,8 +178,10 @@ final class SpentMedia {
         return Math.toIntExact(ChronoUnit.DAYS.between(since, look.on()));
     }
 
-    private static String times(int count) {
-        return count == 1 ? "once" : count + " times";
+    private static String regenerated(int times) {
+        return times == 0
+                ? "Not regenerated yet."
+                : "Regenerated " + (times == 1 ? "once" : times + " times") + " so far.";
     }
 
     private static double clamp(double value, double least, double most) {

@@ -65,7 +65,12 @@ public record TaskHistory(
 
     /** Whether anyone knows when the present part began to run. */
     boolean ageKnown() {
-        return !services.isEmpty() || !renewals.isEmpty() || start.known();
+        return anew() || start.known();
+    }
+
+    /** Whether anything was done to it since its start, so that what was seen on that day was seen before. */
+    boolean anew() {
+        return !services.isEmpty() || !renewals.isEmpty();
     }
 
     /** Plays it in the order of days; of one day the service comes first, then a renewal, then changes. */

@@ -1,244 +1,30 @@
 package app.chervil.core.interval;
 
+import static app.chervil.core.interval.PartHistory.START;
+import static app.chervil.core.interval.PartHistory.forecast;
+import static app.chervil.core.interval.PartHistory.look;
+import static app.chervil.core.interval.PartHistory.rule;
+import static app.chervil.core.interval.PartHistory.seen;
+import static app.chervil.core.interval.PartHistory.window;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.within;
 
 import app.chervil.core.filter.CareAction;
-import app.chervil.core.filter.CareCatalogue;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.Endurance;
-import app.chervil.core.filter.Stage;
+import app.chervil.core.filter.Learning.ByAge;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.TaskSetting.Learned;
-import app.chervil.core.tank.Schools;
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 
 /** Parts that are not graded. Expected numbers are worked out by hand from docs/sources.md#other-lives. */
 class PartLivesTest {
-    private static final LocalDate START = LocalDate.of(2026, 1, 1);
-
-    @Nested
-    class A_lamp {
-        private final CareRule rule = rule(StageKind.UV_LAMP, CareAction.REPLACE);
-
-        @ParameterizedTest
-        @CsvSource({"0, 1.0", "300, 0.942097", "4500, 0.81", "9000, 0.70"})
-        void fades_from_its_first_light_to_seven_tenths(double hours, double output) {
-            assertThat(app.chervil.core.filter.LampOutput.after(hours, 9000)).isCloseTo(output, within(1e-6));
-        }
-
-        /** 8,000 h at 10 + 2 × 3 = 16 h a day: 500 days; 425, 475 and 525. */
-        @Test
-        void lasts_by_its_own_label_and_a_start_counts_two_hours() {
-            Evidence lit = new Evidence(
-                    new Endurance(
-                            OptionalDouble.of(8000),
-                            OptionalDouble.of(10),
-                            OptionalInt.of(3),
-                            OptionalDouble.empty(),
-                            OptionalInt.empty()),
-                    List.of(),
-                    List.of());
-
-            Forecast forecast = forecast(rule, lit, START.plusDays(100));
-
-            assertThat(forecast.window()).isEqualTo(window(425, 475, 525));
-            assertThat(forecast.reasons().get(0)).startsWith("About 1,600 of 8,000 lit hours, 16 h a day");
-        }
-
-        /** 100 days at 8 h as counted, 8,200 h more to 9,000: (8,550 − 800) ÷ 8 = 968.75 days after the count. */
-        @Test
-        void is_spent_by_the_hours_that_were_counted_and_not_by_those_that_were_guessed() {
-            Forecast forecast = forecast(
-                    rule,
-                    seen(look(0, Sign.BURNT, 5000), look(60, Sign.BURNT, 5480), look(100, Sign.BURNT, 5800)),
-                    START.plusDays(110));
-
-            assertThat(forecast.window()).isEqualTo(window(956, 1069, 1181));
-            assertThat(forecast.reasons().get(0))
-                    .isEqualTo("Its counter read 5,800 h on 11 April. About 880 of 9,000 lit hours, 8 h a day with its"
-                            + " starts; it gives about 90 % of its first light.");
-        }
-
-        @Test
-        void whose_counter_was_set_back_with_it_goes_on_from_there() {
-            Forecast setBack =
-                    forecast(rule, seen(look(-10, Sign.BURNT, 7000), look(100, Sign.BURNT, 800)), START.plusDays(100));
-            Forecast begunWithIt = forecast(rule, seen(look(100, Sign.BURNT, 800)), START.plusDays(100));
-
-            assertThat(begunWithIt.reasons().get(0)).contains("About 800 of 9,000 lit hours, 8 h a day");
-            assertThat(setBack.reasons().get(0)).contains("About 727 of 9,000 lit hours");
-        }
-
-        @Test
-        void whose_counter_came_later_is_guessed_until_then() {
-            Forecast forecast =
-                    forecast(rule, seen(look(50, Sign.BURNT, 0), look(60, Sign.BURNT, 80)), START.plusDays(60));
-
-            assertThat(forecast.reasons().get(0)).contains("About 1,280 of 9,000 lit hours, 8 h a day");
-        }
-
-        @Test
-        void burns_no_faster_than_the_day_whatever_a_counter_says() {
-            Forecast forecast =
-                    forecast(rule, seen(look(0, Sign.BURNT, 0), look(10, Sign.BURNT, 150_000)), START.plusDays(10));
-
-            assertThat(forecast.reasons().get(0)).contains("About 240 of 9,000 lit hours, 24 h a day");
-        }
-
-        @Test
-        void is_not_judged_by_a_count_that_is_yet_to_come_or_of_its_forerunner() {
-            LocalDate today = START.plusDays(5);
-            Forecast uncounted = forecast(rule, Evidence.NONE, today);
-
-            assertThat(forecast(rule, seen(look(-3, Sign.BURNT, 4000)), today)).isEqualTo(uncounted);
-            assertThat(forecast(rule, seen(look(50, Sign.BURNT, 4000)), today)).isEqualTo(uncounted);
-        }
-
-        @Test
-        void that_is_spent_by_its_counter_was_due_the_day_it_was() {
-            Forecast forecast =
-                    forecast(rule, seen(look(0, Sign.BURNT, 0), look(400, Sign.BURNT, 9600)), START.plusDays(400));
-
-            assertThat(forecast.window()).isEqualTo(window(319, 356, 394));
-        }
-
-        @Test
-        void that_is_dark_is_due_now() {
-            assertThat(forecast(rule, seen(look(40, Sign.DARK, 0)), START.plusDays(41))
-                            .window())
-                    .isEqualTo(window(40, 40, 40));
-        }
-
-        @Test
-        void is_brought_forward_by_green_water_and_never_put_off_by_it() {
-            Forecast soon = forecast(rule, seen(look(100, Sign.GREEN_WATER, 0)), START.plusDays(101));
-            Forecast nearlyDue = forecast(rule, seen(look(350, Sign.GREEN_WATER, 0)), START.plusDays(351));
-
-            assertThat(soon.window()).isEqualTo(window(100, 130, 130));
-            assertThat(nearlyDue.window())
-                    .isEqualTo(forecast(rule, Evidence.NONE, START).window());
-        }
-
-        @Test
-        void that_was_replaced_forgets_its_dark_forerunner() {
-            TaskHistory history = new TaskHistory(
-                    Start.exact(START),
-                    StartingLoad.NORMAL,
-                    List.of(Serviced.unseen(START.plusDays(42))),
-                    List.of(),
-                    seen(look(40, Sign.DARK, 0)));
-
-            assertThat(Forecaster.forecast(rule, new Learned(), history, START.plusDays(43))
-                            .window()
-                            .ideal())
-                    .isEqualTo(START.plusDays(42 + 356));
-        }
-    }
-
-    @Nested
-    class Carbon {
-        private final CareRule rule = rule(StageKind.CARBON, CareAction.CHANGE);
-
-        /** θ ~ N(ln 28, 0.25): 28 e^−0.3, 28, 28 e^0.3. */
-        @Test
-        void starts_at_four_weeks() {
-            assertThat(forecast(rule, Evidence.NONE, START).window()).isEqualTo(window(21, 28, 38));
-        }
-
-        @Test
-        void is_due_the_day_its_tint_is_back() {
-            assertThat(forecast(rule, seen(look(21, Sign.TINT_BACK, 0)), START.plusDays(22))
-                            .window())
-                    .isEqualTo(window(21, 21, 21));
-        }
-
-        @Test
-        void that_clears_a_medicine_is_used_once_and_teaches_nothing() {
-            Evidence cleared =
-                    seen(look(0, Sign.FOR_MEDICATION, 0), look(2, Sign.TINT_BACK, 0), look(4, Sign.FOR_MEDICATION, 0));
-            TaskHistory once = new TaskHistory(Start.exact(START), StartingLoad.NORMAL, List.of(), List.of(), cleared);
-            TaskHistory twice = new TaskHistory(
-                    Start.exact(START),
-                    StartingLoad.NORMAL,
-                    List.of(Serviced.unseen(START.plusDays(4)), Serviced.unseen(START.plusDays(8))),
-                    List.of(),
-                    cleared);
-
-            assertThat(Forecaster.forecast(rule, new Learned(), once, START.plusDays(1))
-                            .window())
-                    .isEqualTo(window(1, 3, 7));
-            assertThat(Forecaster.forecast(rule, new Learned(), twice, START.plusDays(9))
-                            .window())
-                    .isEqualTo(window(8 + 21, 8 + 28, 8 + 38));
-        }
-
-        /** y = ln 17.5, R = 0.04 + (3.5 ÷ 21)² = 0.0678, g = 0.787: m = 2.9625, v = 0.0533; e^m = 19.3, latest 22.2. */
-        @Test
-        void learns_from_the_run_before() {
-            TaskHistory history = new TaskHistory(
-                    Start.exact(START),
-                    StartingLoad.NORMAL,
-                    List.of(Serviced.unseen(START.plusDays(22))),
-                    List.of(),
-                    seen(look(21, Sign.TINT_BACK, 0)));
-
-            Window window = Forecaster.forecast(rule, new Learned(), history, START.plusDays(23))
-                    .window();
-
-            assertThat(window.ideal()).isEqualTo(START.plusDays(22 + 19));
-            assertThat(window.latest()).isEqualTo(START.plusDays(22 + 22));
-        }
-
-        /** Not back at 35 days: α = 0.4463, hazard 1.1019: m = 3.8832, e^m = 48.6. */
-        @Test
-        void that_still_shows_no_tint_lasts_longer() {
-            Forecast forecast =
-                    forecast(rule, seen(look(28, Sign.NO_TINT, 0), look(35, Sign.NO_TINT, 0)), START.plusDays(36));
-
-            assertThat(forecast.window().ideal()).isEqualTo(START.plusDays(49));
-            assertThat(forecast.reasons().get(0))
-                    .isEqualTo("No tint yet after 35 days, so it lasts at least that long.");
-        }
-
-        @Test
-        void never_lasts_beyond_the_eight_weeks_of_a_clean_path() {
-            Forecast forecast = forecast(rule, seen(look(69, Sign.NO_TINT, 0)), START.plusDays(69));
-
-            assertThat(forecast.window().latest()).isEqualTo(START.plusDays(56));
-        }
-    }
-
-    @Nested
-    class Resin {
-        private final CareRule rule = rule(StageKind.RESIN, CareAction.REGENERATE);
-
-        @Test
-        void starts_at_two_months() {
-            assertThat(forecast(rule, Evidence.NONE, START).window()).isEqualTo(window(45, 60, 80));
-        }
-
-        /** y = ln 50, g = 0.25 ÷ 0.29: e^m = 53.3 days to full colour, regenerated at 0.75 of it. */
-        @Test
-        void follows_its_colour() {
-            Forecast forecast = forecast(rule, seen(look(25, Sign.COLOURED, 50)), START.plusDays(25));
-
-            assertThat(forecast.window().ideal()).isEqualTo(START.plusDays(40));
-            assertThat(forecast.reasons().get(0)).isEqualTo("50 % coloured after 25 days.");
-            assertThat(forecast.basis()).isEqualTo(Forecast.Basis.LEARNED);
-        }
-    }
-
     @Nested
     class A_roll {
         private final CareRule rule = rule(StageKind.FLEECE_ROLL, CareAction.REPLACE);
@@ -260,6 +46,26 @@ class PartLivesTest {
 
             assertThat(forecast(rule, evidence, START.plusDays(20)).window().ideal())
                     .isEqualTo(START.plusDays(180));
+        }
+
+        @Test
+        void nobody_checked_is_counted_as_its_usual_days() {
+            Evidence unlooked = new Evidence(roll(10), List.of(look(5, Sign.DARK, 0)), List.of());
+
+            Forecast forecast = forecast(rule, unlooked, START.plusDays(20));
+
+            assertThat(forecast.window()).isEqualTo(window(23, 30, 36));
+            assertThat(forecast.reasons()).containsExactly("Nobody has checked how much is left; counted as 30 days.");
+        }
+
+        @Test
+        void is_judged_by_its_last_look_and_no_other_sign() {
+            Evidence evidence = new Evidence(
+                    roll(10),
+                    List.of(look(10, Sign.LEFT, 2), look(20, Sign.LEFT, 6), look(21, Sign.SOUND, 0)),
+                    List.of());
+
+            assertThat(forecast(rule, evidence, START.plusDays(22)).window()).isEqualTo(window(34, 45, 50));
         }
 
         @Test
@@ -297,6 +103,33 @@ class PartLivesTest {
             assertThat(forecast.window().ideal()).isEqualTo(START.plusDays(150));
             assertThat(forecast.reasons()).containsExactly("Rinsed 4 of 10 times, about every 15 days.");
         }
+
+        @Test
+        void that_was_never_rinsed_says_what_it_bears() {
+            Forecast forecast = forecast(rule, Evidence.NONE, START.plusDays(61));
+
+            assertThat(forecast.window().ideal()).isEqualTo(START.plusDays(rule.startDays()));
+            assertThat(forecast.reasons()).containsExactly("Not rinsed yet; it bears about 10 rinses.");
+        }
+
+        /** Its second rinse is the last it bears; the first, before it was put in, was another's. */
+        @Test
+        void that_bears_less_says_so_on_its_label() {
+            Evidence twice = new Evidence(
+                    new Endurance(
+                            OptionalDouble.empty(),
+                            OptionalDouble.empty(),
+                            OptionalInt.empty(),
+                            OptionalDouble.empty(),
+                            OptionalInt.of(2)),
+                    List.of(),
+                    IntStream.of(-5, 40, 80).mapToObj(START::plusDays).toList());
+
+            Forecast forecast = forecast(rule, twice, START.plusDays(81));
+
+            assertThat(forecast.window().ideal()).isEqualTo(START.plusDays(80));
+            assertThat(forecast.reasons()).containsExactly("Rinsed 2 of 2 times, about every 40 days.");
+        }
     }
 
     @Nested
@@ -325,6 +158,51 @@ class PartLivesTest {
         }
 
         @Test
+        void that_was_replaced_on_the_day_it_was_found_worn_is_new() {
+            CareRule rinse = rule(StageKind.COARSE_FOAM, CareAction.RINSE);
+            TaskHistory renewed = new TaskHistory(
+                    Start.exact(START),
+                    StartingLoad.NORMAL,
+                    List.of(),
+                    List.of(START.plusDays(50)),
+                    List.of(),
+                    Pauses.NONE,
+                    seen(look(50, Sign.WORN, 0)));
+
+            assertThat(Forecaster.forecast(rinse, new Learned(), renewed, START.plusDays(51))
+                            .reasons())
+                    .noneMatch(reason -> reason.startsWith("Found to crumble"));
+            assertThat(forecast(rinse, seen(look(0, Sign.WORN, 0)), START.plusDays(1))
+                            .reasons()
+                            .get(0))
+                    .startsWith("Found to crumble on 1 January");
+        }
+
+        @Test
+        void of_which_nobody_knows_the_age_says_from_when_it_is_counted() {
+            TaskHistory unknown = new TaskHistory(Start.unknown(START), StartingLoad.NORMAL, List.of(), List.of());
+
+            assertThat(Forecaster.forecast(rule, new Learned(), unknown, START)
+                            .reasons()
+                            .get(0))
+                    .startsWith("By age, every 1095 days: ")
+                    .endsWith(" Age unknown: counted from the day it was entered.");
+            assertThat(forecast(rule, Evidence.NONE, START).reasons().get(0)).doesNotContain("Age unknown");
+        }
+
+        @Test
+        void has_a_window_around_its_days() {
+            CareRule aged = rule(StageKind.SEALS, CareAction.INSPECT);
+            ByAge age = (ByAge) aged.learning();
+
+            Window window = forecast(aged, Evidence.NONE, START).window();
+
+            assertThat(window)
+                    .isEqualTo(window((int) Math.round(age.earliest() * aged.startDays()), aged.startDays(), (int)
+                            Math.round(Math.min(age.latest() * aged.startDays(), age.ceilingDays()))));
+        }
+
+        @Test
         void found_worn_does_not_wait_for_an_opening() {
             Forecast worn = forecast(rule, seen(look(50, Sign.WORN, 0)), START.plusDays(60));
             Forecast opening = new Forecast(
@@ -340,26 +218,5 @@ class PartLivesTest {
         assertThatThrownBy(() -> look(1, Sign.LEFT, -0.1)).isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> look(1, Sign.DARK, 1)).isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> look(1, Sign.LEFT, Double.NaN)).isInstanceOf(IllegalArgumentException.class);
-    }
-
-    private static Forecast forecast(CareRule rule, Evidence evidence, LocalDate today) {
-        TaskHistory history = new TaskHistory(Start.exact(START), StartingLoad.NORMAL, List.of(), List.of(), evidence);
-        return Forecaster.forecast(rule, new Learned(), history, today);
-    }
-
-    private static Evidence seen(Look... looks) {
-        return new Evidence(Endurance.UNKNOWN, Arrays.asList(looks), List.of());
-    }
-
-    private static Look look(int day, Sign sign, double amount) {
-        return new Look(START.plusDays(day), sign, amount);
-    }
-
-    private static Window window(int earliest, int ideal, int latest) {
-        return new Window(START.plusDays(earliest), START.plusDays(ideal), START.plusDays(latest));
-    }
-
-    private static CareRule rule(StageKind kind, CareAction action) {
-        return CareCatalogue.find(Stage.washable(kind), action, Schools.DEFAULT).orElseThrow();
     }
 }
