@@ -57,8 +57,12 @@ class RevisionTest {
     }
 
     private long revision() {
+        return revision(keeper);
+    }
+
+    private long revision(SignedIn who) {
         return database.queryForObject(
-                "select revision from site_revision where site_id = ?", Long.class, keeper.siteId());
+                "select revision from site_revision where site_id = ?", Long.class, who.siteId());
     }
 
     private long revisionOf(long one) {
@@ -131,6 +135,27 @@ class RevisionTest {
 
         site.get(keeper, "/api/forecasts")
                 .andExpect(jsonPath("$[0].subject.name").value("Open canister Creek"));
+    }
+
+    /** Eight weeks follow from all the rest; who asked for more first is not left with a plan that is no longer kept. */
+    @Test
+    void the_first_plan_raises_it_where_it_is_of_more_weeks_than_usual() {
+        SignedIn neighbour = site.keeper();
+        long ofKeeper = revision();
+        long ofNeighbour = revision(neighbour);
+
+        keep(keeper, 13);
+        keep(neighbour, 8);
+
+        assertThat(revision()).isEqualTo(ofKeeper + 1);
+        assertThat(revision(neighbour)).isEqualTo(ofNeighbour);
+    }
+
+    private void keep(SignedIn who, int weeks) {
+        database.update(
+                "insert into plan (site_id, version, made_on, fingerprint, weeks, snapshot) values (?, 1, '2026-06-01', 'm', ?, '{}')",
+                who.siteId(),
+                weeks);
     }
 
     @Test
