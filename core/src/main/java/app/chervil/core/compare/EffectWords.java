@@ -1,5 +1,6 @@
 package app.chervil.core.compare;
 
+import app.chervil.core.calc.Count;
 import app.chervil.core.calc.Digits;
 import app.chervil.core.compare.Effects.Effect;
 
@@ -35,8 +36,7 @@ public final class EffectWords {
     }
 
     private static String days(double days) {
-        long whole = Math.max(1, Math.round(days));
-        return whole == 1 ? "1 day" : whole + " days";
+        return Count.days(Math.max(1, Math.round(days)));
     }
 
     private static String number(double value) {

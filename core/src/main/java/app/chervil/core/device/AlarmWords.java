@@ -1,7 +1,9 @@
 package app.chervil.core.device;
 
+import app.chervil.core.calc.Count;
+import app.chervil.core.calc.Quantity;
+import app.chervil.core.calc.Units;
 import java.time.Duration;
-import java.util.Locale;
 import java.util.Optional;
 
 /** Alarms in a keeper's words: one sentence for what is, one for what to do. */
@@ -19,18 +21,22 @@ public final class AlarmWords {
      */
     public record Told(String device, String at, Duration standing, Optional<Double> read, Optional<Double> usual) {}
 
-    /** What is. */
-    public static String what(Alarm alarm, Told told) {
+    /**
+     * What is.
+     *
+     * @param units in which to say it
+     */
+    public static String what(Alarm alarm, Told told, Units units) {
         return switch (alarm) {
             case LEAK -> "Water at " + told.device() + ", " + told.at() + ".";
             case FILTER_OFF -> told.at() + " is off.";
             case FILTER_OFF_LONG -> told.at() + " has been off for " + span(told.standing()) + ".";
             case NO_WATER -> told.at() + " runs and moves little or no water.";
             case FLOW_FELL ->
-                "The flow of " + told.at() + " fell to " + amount(told.read(), "L/h") + " from "
-                        + amount(told.usual(), "L/h") + ", too suddenly for dirt.";
-            case TOO_COLD -> told.at() + " is at " + degrees(told.read()) + ", usually " + degrees(told.usual()) + ".";
-            case TOO_WARM -> told.at() + " is at " + degrees(told.read()) + ", usually " + degrees(told.usual()) + ".";
+                "The flow of " + told.at() + " fell to " + flow(told.read(), units) + " from "
+                        + flow(told.usual(), units) + ", too suddenly for dirt.";
+            case TOO_COLD, TOO_WARM ->
+                told.at() + " is at " + degrees(told.read(), units) + ", usually " + degrees(told.usual(), units) + ".";
             case LOW -> "The water is low at " + told.device() + ", " + told.at() + ".";
             case SILENT -> told.device() + " at " + told.at() + " has said nothing for " + span(told.standing()) + ".";
         };
@@ -57,18 +63,17 @@ public final class AlarmWords {
     private static String span(Duration standing) {
         long minutes = standing.toMinutes();
         if (minutes < 120) {
-            return minutes == 1 ? "1 minute" : minutes + " minutes";
+            return Count.of(minutes, "minute");
         }
         long hours = standing.toHours();
         return hours < 48 ? hours + " hours" : standing.toDays() + " days";
     }
 
-    private static String amount(Optional<Double> value, String unit) {
-        return value.map(number -> Math.round(number) + " " + unit).orElse("an unknown flow");
+    private static String flow(Optional<Double> value, Units units) {
+        return value.map(litres -> units.say(Quantity.FLOW, litres)).orElse("an unknown flow");
     }
 
-    private static String degrees(Optional<Double> value) {
-        return value.map(number -> String.format(Locale.ENGLISH, "%.1f °C", number))
-                .orElse("an unknown temperature");
+    private static String degrees(Optional<Double> value, Units units) {
+        return value.map(celsius -> units.say(Quantity.TEMPERATURE, celsius)).orElse("an unknown temperature");
     }
 }

@@ -1,5 +1,6 @@
 package app.chervil.core.interval;
 
+import app.chervil.core.calc.Count;
 import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.filter.Learning;
@@ -58,7 +59,7 @@ public final class Forecaster {
         LocalDate wanted = opening.window().ideal();
         LocalDate ideal = wanted.isBefore(notBefore) ? notBefore : wanted.isAfter(cap) ? cap : wanted;
         String reason =
-                "Looked after when the canister is opened, by " + Reasons.days(capDays) + " of age at the latest.";
+                "Looked after when the canister is opened, by " + Count.days(capDays) + " of age at the latest.";
         return new Forecast(
                 own.since(), new Window(notBefore, ideal, cap), own.basis(), own.loading(), List.of(reason));
     }
@@ -120,8 +121,8 @@ public final class Forecaster {
         String would = otherwise >= Pauses.MOST_DAYS
                 ? "It’s off at the moment."
                 : learned.basis() == Basis.LEARNED
-                        ? "What was found would make it about " + Reasons.days(otherwise) + "."
-                        : "Left to learn it would start at about " + Reasons.days(otherwise) + ".";
+                        ? "What was found would make it about " + Count.days(otherwise) + "."
+                        : "Left to learn it would start at about " + Count.days(otherwise) + ".";
         return new Forecast(
                 learned.since(),
                 new Window(due, due, due),

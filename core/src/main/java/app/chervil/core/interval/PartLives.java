@@ -1,7 +1,7 @@
 package app.chervil.core.interval;
 
+import static app.chervil.core.calc.Count.days;
 import static app.chervil.core.interval.Reasons.DAY;
-import static app.chervil.core.interval.Reasons.days;
 
 import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.filter.CareAction;
@@ -172,13 +172,9 @@ final class PartLives {
                 since,
                 full * (1 - ROLL_KEPT) / pace,
                 full / pace,
-                String.format(
-                        Locale.ENGLISH,
-                        "%.1f of %.1f m left on %s, %.2f m a day.",
-                        last.get().amount(),
-                        full,
-                        DAY.format(last.get().on()),
-                        pace));
+                Math.round(100 * last.get().amount() / full) + " % of it was left on "
+                        + DAY.format(last.get().on()) + "; at its pace a whole one lasts about "
+                        + days(Math.round(full / pace)) + ".");
     }
 
     /** A washable pad after so many rinses, at the pace of its rinses so far. */

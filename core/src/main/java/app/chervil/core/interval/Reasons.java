@@ -1,5 +1,7 @@
 package app.chervil.core.interval;
 
+import static app.chervil.core.calc.Count.days;
+
 import app.chervil.core.calc.Digits;
 import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.filter.CareRule;
@@ -256,10 +258,6 @@ final class Reasons {
         return asPlanned
                 ? "Held to " + days(held) + ", as it was planned, because nobody could tell how full it was."
                 : "Held to " + days(held) + ": it grows by half at most from one service to the next.";
-    }
-
-    static String days(long count) {
-        return count == 1 ? "1 day" : count + " days";
     }
 
     private static String percent(double share) {

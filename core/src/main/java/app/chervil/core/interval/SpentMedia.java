@@ -1,7 +1,7 @@
 package app.chervil.core.interval;
 
+import static app.chervil.core.calc.Count.days;
 import static app.chervil.core.interval.Reasons.DAY;
-import static app.chervil.core.interval.Reasons.days;
 
 import app.chervil.core.calc.Normal;
 import app.chervil.core.filter.CareRule;

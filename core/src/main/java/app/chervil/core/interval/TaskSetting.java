@@ -1,6 +1,7 @@
 package app.chervil.core.interval;
 
 import app.chervil.core.calc.Check;
+import app.chervil.core.calc.Count;
 
 /** Whether a task's interval is learned, fixed by someone, or not wanted at all. */
 public sealed interface TaskSetting {
@@ -21,7 +22,7 @@ public sealed interface TaskSetting {
         String reason() {
             return by == By.TRIED_WITHOUT
                     ? "A trial runs without it just now, so nothing is due."
-                    : by.words() + ": every " + Reasons.days(days) + ".";
+                    : by.words() + ": every " + Count.days(days) + ".";
         }
 
         public Fixed {

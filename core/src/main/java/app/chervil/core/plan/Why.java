@@ -1,5 +1,6 @@
 package app.chervil.core.plan;
 
+import app.chervil.core.calc.Count;
 import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.plan.Plan.Occurrence;
 import app.chervil.core.plan.Price.Part;
@@ -138,10 +139,10 @@ public final class Why {
         if (off == 0) {
             return task + " falls on its best day.";
         }
-        String days = Math.abs(off) == 1 ? "1 day" : Math.abs(off) + " days";
+        String days = Count.days(Math.abs(off));
         int late = one.day() - plan.span(one).latest();
         if (late > 0) {
-            return task + " is " + (late == 1 ? "1 day" : late + " days") + " overdue.";
+            return task + " is " + Count.days(late) + " overdue.";
         }
         return task + " is " + days + (off < 0 ? " before" : " after") + " its best day, within its window.";
     }
@@ -162,7 +163,7 @@ public final class Why {
         long minutes = Math.round(Math.abs(dearer.soft()) / (double) Weights.POINTS_A_MINUTE);
         String cost = minutes == 0
                 ? "costs about the same"
-                : "would be " + minutes + (minutes == 1 ? " minute " : " minutes ")
+                : "would be " + Count.of(minutes, "minute") + " "
                         + (dearer.hard() < 0 || dearer.soft() < 0 ? "better" : "worse");
         return new Other(price.day(), dearer, day + " " + cost + (minutes == 0 ? "." : ": " + reason + "."));
     }
@@ -197,7 +198,7 @@ public final class Why {
         if (capacity == 0) {
             return "nobody has time that day";
         }
-        return price.part(Part.NO_TIME) - planned.part(Part.NO_TIME) + " minutes more than people have";
+        return Count.of(price.part(Part.NO_TIME) - planned.part(Part.NO_TIME), "minute") + " more than people have";
     }
 
     private String nearest(int day, Collection<Occurrence> together) {
@@ -220,6 +221,6 @@ public final class Why {
         if (off == 0) {
             return "the same day as ";
         }
-        return (off == 1 ? "1 day" : off + " days") + (days > 0 ? " after " : " before ");
+        return Count.days(off) + (days > 0 ? " after " : " before ");
     }
 }

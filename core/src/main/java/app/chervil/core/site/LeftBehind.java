@@ -1,5 +1,6 @@
 package app.chervil.core.site;
 
+import app.chervil.core.calc.Count;
 import app.chervil.core.filter.FilterKind;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -36,8 +37,12 @@ public final class LeftBehind {
                 ? Optional.empty()
                 : others.stream()
                         .max(Comparator.comparingLong(one -> days(one, today)))
-                        .map(oldest -> oldest.name() + " has run here for only " + days(oldest, today)
-                                + " days; it takes six weeks until a new filter carries a tank.");
+                        .map(oldest -> oldest.name() + " has run here " + since(days(oldest, today))
+                                + "; it takes six weeks until a new filter carries a tank.");
+    }
+
+    private static String since(long days) {
+        return days < 1 ? "only since today" : "for only " + Count.days(days);
     }
 
     /** A filter of unknown age was there before anybody wrote it down. */

@@ -1,5 +1,6 @@
 package app.chervil.core.water;
 
+import app.chervil.core.calc.Count;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
@@ -45,7 +46,7 @@ public final class MediaShare {
         String sum = Words.number(wanted.grams()) + " g of " + Words.number(totalGrams) + " g is "
                 + Words.percent(wanted.grams() / totalGrams)
                 + (used > 0 ? ", with " + Words.number(used) + " g exchanged within 28 days" : "")
-                + ". At " + age + " days of age the tank may exchange " + Words.percent(allowed(age)) + ", "
+                + ". At " + Count.days(age) + " of age the tank may exchange " + Words.percent(allowed(age)) + ", "
                 + Words.number(allowed) + " g, within 28 days: at most " + Words.number(left) + " g now.";
         return new Verdict(wanted.grams() <= left * (1 + 1e-9), left, sum);
     }

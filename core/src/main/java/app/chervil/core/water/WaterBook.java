@@ -1,5 +1,6 @@
 package app.chervil.core.water;
 
+import app.chervil.core.calc.Count;
 import app.chervil.core.water.Hold.Cause;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -207,8 +208,8 @@ public record WaterBook(
                 Cause.YOUNG_TANK,
                 establishedOn,
                 Optional.of(until),
-                "This tank is " + ChronoUnit.DAYS.between(establishedOn, today)
-                        + " days old; its bacteria are still settling.",
+                "This tank is " + Count.days(ChronoUnit.DAYS.between(establishedOn, today))
+                        + " old; its bacteria are still settling.",
                 "Ends on " + Words.day(until) + ".");
     }
 

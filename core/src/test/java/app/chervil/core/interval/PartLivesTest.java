@@ -37,7 +37,8 @@ class PartLivesTest {
             Forecast forecast = forecast(rule, evidence, START.plusDays(20));
 
             assertThat(forecast.window()).isEqualTo(window(34, 45, 50));
-            assertThat(forecast.reasons()).containsExactly("6.0 of 10.0 m left on 21 January, 0.20 m a day.");
+            assertThat(forecast.reasons())
+                    .containsExactly("60 % of it was left on 21 January; at its pace a whole one lasts about 50 days.");
         }
 
         @Test

@@ -48,6 +48,10 @@ class LeftBehindTest {
     void one_that_came_lately_does_not_carry_the_tank_yet() {
         assertThat(warning(beside(Optional.of(TODAY.minusDays(10)))))
                 .hasValueSatisfying(words -> assertThat(words).startsWith("Ebb has run here for only 10 days"));
+        assertThat(warning(beside(Optional.of(TODAY.minusDays(1)))))
+                .hasValueSatisfying(words -> assertThat(words).startsWith("Ebb has run here for only 1 day;"));
+        assertThat(warning(beside(Optional.of(TODAY))))
+                .hasValueSatisfying(words -> assertThat(words).startsWith("Ebb has run here only since today;"));
         assertThat(warning(beside(Optional.of(TODAY.minusDays(41))))).isPresent();
     }
 

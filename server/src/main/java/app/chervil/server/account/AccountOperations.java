@@ -30,7 +30,13 @@ public class AccountOperations {
     /** Units of the site. */
     @Transactional(readOnly = true)
     public SiteUnits units(SignedIn who) {
-        return mapper.findUnits(who.siteId());
+        return unitsOf(who.siteId());
+    }
+
+    /** Units of a site, for what is written while nobody asks. */
+    @Transactional(readOnly = true)
+    public SiteUnits unitsOf(long site) {
+        return mapper.findUnits(site);
     }
 
     /**

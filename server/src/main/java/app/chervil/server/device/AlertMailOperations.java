@@ -1,7 +1,9 @@
 package app.chervil.server.device;
 
+import app.chervil.core.calc.Units;
 import app.chervil.core.device.Alarm;
 import app.chervil.core.device.AlarmWords;
+import app.chervil.server.account.AccountOperations;
 import app.chervil.server.device.AlertMapper.AlertRow;
 import app.chervil.server.device.AlertMapper.MailWish;
 import app.chervil.server.mail.Post;
@@ -17,12 +19,14 @@ import org.springframework.transaction.annotation.Transactional;
 public class AlertMailOperations {
     private final AlertMapper mapper;
     private final DeviceMapper devices;
+    private final AccountOperations accounts;
     private final Post post;
     private final Clock clock;
 
-    AlertMailOperations(AlertMapper mapper, DeviceMapper devices, Post post, Clock clock) {
+    AlertMailOperations(AlertMapper mapper, DeviceMapper devices, AccountOperations accounts, Post post, Clock clock) {
         this.mapper = mapper;
         this.devices = devices;
+        this.accounts = accounts;
         this.post = post;
         this.clock = clock;
     }
@@ -43,13 +47,14 @@ public class AlertMailOperations {
         }
         List<MailWish> wishes = mapper.listMails(site);
         Map<Long, DeviceRow> known = DeviceRow.byId(devices.list(site, null));
+        Units units = accounts.unitsOf(site).measures();
         int hour = now.atZone(clock.getZone()).getHour();
         for (AlertRow alert : unsent) {
             DeviceRow device = known.get(alert.deviceId());
             boolean danger = Alarm.valueOf(alert.alarm()).danger();
             boolean waits = wishes.stream().anyMatch(wish -> !danger && quiet(wish, hour));
             if (device != null && !waits && mapper.updateSent(site, alert.id(), now) == 1) {
-                String what = AlertOperations.words(alert, device, now);
+                String what = AlertOperations.words(alert, device, now, units);
                 wishes.forEach(wish -> post.send(
                         wish.address(),
                         device.tankName() + ": " + what,

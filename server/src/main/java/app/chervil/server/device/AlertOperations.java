@@ -1,5 +1,6 @@
 package app.chervil.server.device;
 
+import app.chervil.core.calc.Units;
 import app.chervil.core.device.Alarm;
 import app.chervil.core.device.AlarmWords;
 import app.chervil.core.device.Vigil;
@@ -110,7 +111,7 @@ public class AlertOperations {
                 device.filterId(),
                 pressed
                         ? device.at() + ": " + device.stageName().orElse("a stage") + ", logged by its button."
-                        : words(row, device, now),
+                        : words(row, device, now, Units.METRIC),
                 pressed ? "" : AlarmWords.then(Alarm.valueOf(row.alarm())),
                 !pressed && Alarm.valueOf(row.alarm()).danger(),
                 row.beganAt(),
@@ -121,8 +122,8 @@ public class AlertOperations {
                 row.serviceId());
     }
 
-    /** What an alert says at a moment. */
-    static String words(AlertRow row, DeviceRow device, Instant now) {
+    /** What an alert says at a moment, in units; a front end writes those of its site where a sentence has metric ones. */
+    static String words(AlertRow row, DeviceRow device, Instant now, Units units) {
         Instant until = Optional.ofNullable(row.endedAt()).orElse(now);
         return AlarmWords.what(
                 Alarm.valueOf(row.alarm()),
@@ -131,7 +132,8 @@ public class AlertOperations {
                         device.at(),
                         Duration.between(row.beganAt(), until),
                         Optional.ofNullable(row.readValue()),
-                        Optional.ofNullable(row.usual())));
+                        Optional.ofNullable(row.usual())),
+                units);
     }
 
     private AlertRow find(SignedIn who, long id) {

@@ -2,6 +2,7 @@ package app.chervil.server.mail;
 
 import app.chervil.core.agenda.Standing.Visit;
 import app.chervil.core.agenda.VisitWords;
+import app.chervil.core.calc.Count;
 import app.chervil.server.account.AccountOperations;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
@@ -122,8 +123,7 @@ public class DigestOperations {
 
     private static String subject(List<Visit> visits, LocalDate day) {
         int minutes = visits.stream().mapToInt(Visit::minutes).sum();
-        String tanks = visits.size() == 1 ? "1 tank" : visits.size() + " tanks";
-        return DAY.format(day) + ": " + tanks + ", " + minutes + " minutes";
+        return DAY.format(day) + ": " + Count.of(visits.size(), "tank") + ", " + Count.of(minutes, "minute");
     }
 
     private String text(SignedIn who, List<Visit> visits) {

@@ -4,6 +4,7 @@ import app.chervil.core.agenda.Agenda;
 import app.chervil.core.agenda.Carried;
 import app.chervil.core.agenda.Moved;
 import app.chervil.core.agenda.Standing;
+import app.chervil.core.calc.Count;
 import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.plan.Plan.Occurrence;
 import app.chervil.core.plan.Plan.Visit;
@@ -125,21 +126,22 @@ final class PlanViews {
         String day = DAY.format(on);
         if (trouble instanceof Trouble.TooMuch much) {
             String words = much.capacity() == 0
-                    ? day + ": " + much.minutes() + " minutes of work, and nobody has time."
-                    : day + ": " + (much.minutes() - much.capacity()) + " minutes more than the " + much.capacity()
-                            + " people have.";
+                    ? day + ": " + Count.of(much.minutes(), "minute") + " of work, and nobody has time."
+                    : day + ": " + Count.of(much.minutes() - much.capacity(), "minute") + " more than the "
+                            + much.capacity() + " people have.";
             return new PlanTrouble(PlanTrouble.Kind.TOO_MUCH, on, words, "");
         }
         if (trouble instanceof Trouble.TooMuchForKeeper much) {
-            String words = day + ": " + (much.minutes() - much.capacity())
-                    + " minutes more for a keeper alone than keepers have.";
+            String words = day + ": " + Count.of(much.minutes() - much.capacity(), "minute")
+                    + " more for a keeper alone than keepers have.";
             return new PlanTrouble(PlanTrouble.Kind.TOO_MUCH, on, words, "");
         }
         if (trouble instanceof Trouble.TooClose close) {
             return new PlanTrouble(
                     PlanTrouble.Kind.TOO_CLOSE,
                     on,
-                    day + ": " + named(close.chain()) + ", only " + (close.day() - close.otherDay()) + " days after "
+                    day + ": " + named(close.chain()) + ", only " + Count.days(close.day() - close.otherDay())
+                            + " after "
                             + standing.agenda().of(close.other()).subject().words() + "; seven are asked for.",
                     "Each disturbs the bacteria; the tank needs time between.");
         }
@@ -152,7 +154,7 @@ final class PlanViews {
                     "");
         }
         Trouble.Late late = (Trouble.Late) trouble;
-        String days = late.daysLate() == 1 ? "1 day" : late.daysLate() + " days";
+        String days = Count.days(late.daysLate());
         return new PlanTrouble(
                 PlanTrouble.Kind.LATE,
                 on,

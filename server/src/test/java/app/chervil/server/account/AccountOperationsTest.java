@@ -1,5 +1,6 @@
 package app.chervil.server.account;
 
+import static app.chervil.server.TestUnits.american;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
@@ -15,7 +16,6 @@ import app.chervil.core.calc.Unit;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import java.time.Clock;
-import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -174,22 +174,6 @@ class AccountOperationsTest {
                         .extracting(Rejected.Violation::field)
                         .containsExactly("volume"));
         verify(mapper, never()).updateUnits(anyLong(), any());
-    }
-
-    private static SiteUnits american(Unit volume) {
-        return new SiteUnits(
-                volume,
-                Unit.OUNCE,
-                Unit.FOOT,
-                Unit.US_TEASPOON,
-                Unit.FAHRENHEIT,
-                Unit.PPM,
-                Unit.PPM_CACO3,
-                Unit.SPECIFIC_GRAVITY,
-                SiteUnits.DateOrder.MONTH_FIRST,
-                DayOfWeek.SUNDAY,
-                SiteUnits.DecimalSign.POINT,
-                "USD");
     }
 
     @ParameterizedTest

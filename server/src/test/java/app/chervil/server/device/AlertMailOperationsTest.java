@@ -1,5 +1,6 @@
 package app.chervil.server.device;
 
+import static app.chervil.server.TestUnits.american;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyLong;
@@ -11,7 +12,9 @@ import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import app.chervil.core.calc.Unit;
 import app.chervil.core.device.DeviceKind;
+import app.chervil.server.account.AccountOperations;
 import app.chervil.server.device.AlertMapper.AlertRow;
 import app.chervil.server.device.AlertMapper.MailWish;
 import app.chervil.server.mail.Post;
@@ -32,15 +35,21 @@ class AlertMailOperationsTest {
 
     private final AlertMapper alerts = mock(AlertMapper.class);
     private final DeviceMapper devices = mock(DeviceMapper.class);
+    private final AccountOperations accounts = mock(AccountOperations.class);
     private final Post post = mock(Post.class);
 
     private AlertMailOperations at(Instant now) {
-        return new AlertMailOperations(alerts, devices, post, Clock.fixed(now, ZoneOffset.UTC));
+        return new AlertMailOperations(alerts, devices, accounts, post, Clock.fixed(now, ZoneOffset.UTC));
     }
 
     private static AlertRow alert(String alarm, @Nullable Instant quietUntil) {
         return new AlertRow(
                 5, 7, 3, alarm, MIDNIGHT.minusSeconds(2000), null, null, null, null, null, quietUntil, null, null);
+    }
+
+    private static AlertRow measured(String alarm, double read, double usual) {
+        return new AlertRow(
+                5, 7, 3, alarm, MIDNIGHT.minusSeconds(2000), null, read, usual, null, null, null, null, null);
     }
 
     @BeforeEach
@@ -66,6 +75,7 @@ class AlertMailOperationsTest {
                         null)));
         when(alerts.listMails(1)).thenReturn(List.of(MARIT));
         when(alerts.updateSent(anyLong(), anyLong(), any())).thenReturn(1);
+        when(accounts.unitsOf(1)).thenReturn(american(Unit.US_GALLON));
     }
 
     @Test
@@ -75,6 +85,15 @@ class AlertMailOperationsTest {
         at(MIDNIGHT).send(1);
 
         verify(post).send(eq(MARIT.address()), eq("Brook: Water at Under the stand, Brook."), contains("breaker"));
+    }
+
+    @Test
+    void what_was_measured_is_mailed_in_the_units_of_the_site() {
+        when(alerts.list(eq(1L), any())).thenReturn(List.of(measured("TOO_WARM", 31, 25)));
+
+        at(Instant.parse("2026-06-01T12:00:00Z")).send(1);
+
+        verify(post).send(any(), eq("Brook: Brook is at 87.8 °F, usually 77 °F."), any());
     }
 
     @Test

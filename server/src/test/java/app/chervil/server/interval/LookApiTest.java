@@ -74,7 +74,7 @@ class LookApiTest {
                 .andExpect(status().isOk());
 
         assertThat(forecast("Replace the fleece roll").get("reasons").get(0).asString())
-                .isEqualTo("1.0 of 10.0 m left on 30 May, 0.06 m a day.");
+                .isEqualTo("10 % of it was left on 30 May; at its pace a whole one lasts about 164 days.");
     }
 
     @ParameterizedTest
