@@ -15,7 +15,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
@@ -69,53 +68,12 @@ class DemoSiteTest {
 
     @Test
     void every_situation_of_the_story_is_there() throws Exception {
-        JsonNode rounds = read("/api/rounds");
-        List<JsonNode> due = read("/api/forecasts")
-                .valueStream()
-                .filter(one ->
-                        one.path("hold").isMissingNode() || one.get("hold").isNull())
-                .filter(one -> Set.of(TODAY, TODAY.plusDays(1))
-                        .contains(LocalDate.parse(one.get("window").get("ideal").asString())))
-                .toList();
-
-        assertThat(rounds.get("visits").valueStream())
-                .filteredOn(visit -> visit.get("standing").asString().equals("LATE"))
-                .singleElement()
-                .satisfies(visit ->
-                        assertThat(visit.get("effort").get("daysLate").asInt()).isEqualTo(2));
-        assertThat(due.size()).isBetween(4, 6);
-        assertThat(rounds.get("held")
-                        .valueStream()
-                        .map(held -> held.get("tank").get("name").asString()))
-                .containsExactly("Newt nursery");
-        assertThat(rounds.get("readings")
-                        .valueStream()
-                        .map(watch -> watch.get("tank").get("name").asString()))
-                .containsExactly("Mangrove edge", "Newt nursery");
-        assertThat(read("/api/stores").get("items").valueStream())
-                .filteredOn(
-                        item -> !item.get("outlook").get("standing").asString().equals("ENOUGH"))
-                .singleElement()
-                .satisfies(item -> assertThat(item.get("shelf").get("ready").asDouble())
-                        .isLessThan(item.get("item").get("reorderAt").asDouble())
-                        .isPositive());
-        assertThat(read("/api/trials").valueStream()).singleElement().satisfies(trial -> {
-            assertThat(trial.get("state").asString()).isEqualTo("RUNNING");
-            assertThat(trial.get("subject").get("task").asString()).isEqualTo("Change the sock");
-            assertThat(trial.get("verdict").asString()).isNotEqualTo("TOO_FEW");
-        });
-        assertThat(read("/api/tanks").size()).isEqualTo(7);
-        assertThat(read("/api/services").get("total").asInt()).isBetween(400, 900);
+        new DemoStory(this::read, TODAY).holds();
     }
 
     @Test
-    void brook_bench_learned_to_open_its_canister_after_about_150_days() throws Exception {
-        assertThat(read("/api/forecasts").valueStream())
-                .filteredOn(forecast ->
-                        forecast.get("subject").get("name").asString().equals("Open canister Weir"))
-                .singleElement()
-                .satisfies(forecast ->
-                        assertThat(forecast.get("intervalDays").asInt()).isBetween(140, 160));
+    void brook_bench_learned_to_open_its_canister_after_about_150_days_and_is_due_its_pre_filter() throws Exception {
+        new DemoStory(this::read, TODAY).brookBenchIsDueItsPreFilter();
     }
 
     /** Write it anew with {@code -Dchervil.write-openapi=true}. */
