@@ -3,6 +3,7 @@ package app.chervil.server.book;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
 
+import app.chervil.core.agenda.Replanning;
 import app.chervil.server.ChervilTest;
 import app.chervil.server.TestSite;
 import app.chervil.server.account.SignedIn;
@@ -144,8 +145,8 @@ class RevisionTest {
         long ofKeeper = revision();
         long ofNeighbour = revision(neighbour);
 
-        keep(keeper, 13);
-        keep(neighbour, 8);
+        keep(keeper, Replanning.USUAL_WEEKS + 1);
+        keep(neighbour, Replanning.USUAL_WEEKS);
 
         assertThat(revision()).isEqualTo(ofKeeper + 1);
         assertThat(revision(neighbour)).isEqualTo(ofNeighbour);

@@ -97,16 +97,12 @@ public final class KeptStage<K> {
      */
     public List<Done<K>> keep(BiPredicate<LocalDate, Window> ending, double sooner) {
         List<Done<K>> went = live();
-        List<Done<K>> done = went;
-        for (int life = 0; life < LIVES; life++) {
-            Optional<List<Done<K>>> wanted = ended(done, ending, sooner);
-            if (wanted.isPresent()) {
-                return wanted.get();
-            }
+        Optional<List<Done<K>>> wanted = ended(went, ending, sooner);
+        for (int life = 1; wanted.isEmpty() && life < LIVES; life++) {
             looks = random.nextLong();
-            done = live();
+            wanted = ended(live(), ending, sooner);
         }
-        return went;
+        return wanted.orElse(went);
     }
 
     private List<Done<K>> live() {
