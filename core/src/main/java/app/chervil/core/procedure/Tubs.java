@@ -1,6 +1,7 @@
 package app.chervil.core.procedure;
 
 import app.chervil.core.calc.Check;
+import app.chervil.core.calc.Count;
 import app.chervil.core.calc.Quantity;
 import app.chervil.core.calc.Unit;
 import app.chervil.core.calc.Units;
@@ -135,7 +136,7 @@ public record Tubs(int count, double litresEach, boolean bio) {
     }
 
     private String counted(int vessels) {
-        return vessels == 1 ? "1 " + vessel() : vessels + " " + vessel() + "s";
+        return Count.of(vessels, vessel());
     }
 
     /** Litres drawn in all. */

@@ -1,22 +1,17 @@
 package app.chervil.core.interval;
 
+import static app.chervil.core.interval.Courses.CANISTER;
+import static app.chervil.core.interval.Courses.DAY;
+import static app.chervil.core.interval.Courses.PREFILTER;
+import static app.chervil.core.interval.Courses.found;
+import static app.chervil.core.interval.Courses.served;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import app.chervil.core.filter.CareAction;
-import app.chervil.core.filter.CareCatalogue;
-import app.chervil.core.filter.CareRule;
-import app.chervil.core.filter.FilterKind;
-import app.chervil.core.filter.Stage;
-import app.chervil.core.filter.StageKind;
 import app.chervil.core.tank.ContextChange;
 import app.chervil.core.tank.ContextChange.Kind;
 import app.chervil.core.tank.Feeding;
-import app.chervil.core.tank.Schools;
 import app.chervil.core.tank.Stocking;
-import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
@@ -27,12 +22,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** What each event makes of a course: docs/sources.md#learning. A canister starts at 90 days, a pre-filter at 14. */
 class CourseTest {
-    private static final LocalDate DAY = LocalDate.of(2026, 1, 1);
-    private static final CareRule CANISTER = CareCatalogue.find(FilterKind.CANISTER, CareAction.OPEN, Schools.DEFAULT)
-            .orElseThrow();
-    private static final CareRule PREFILTER = CareCatalogue.find(
-                    Stage.washable(StageKind.PREFILTER_SPONGE), CareAction.RINSE, Schools.DEFAULT)
-            .orElseThrow();
 
     @Nested
     class So_soon_after_a_service {
@@ -40,7 +29,7 @@ class CourseTest {
         @ParameterizedTest
         @CsvSource({"1, true", "3, true", "4, false"})
         void a_canister_opened_again_within_three_days_is_the_same_service(int days, boolean same) {
-            Course course = served(CANISTER, at(80, Finding.MODERATE), at(80 + days, Finding.MODERATE));
+            Course course = served(CANISTER, found(80, Finding.MODERATE), found(80 + days, Finding.MODERATE));
 
             assertThat(course.findings()).isEqualTo(same ? 1 : 2);
             assertThat(course.notes().contains(Note.MERGED)).isEqualTo(same);
@@ -50,17 +39,17 @@ class CourseTest {
         @ParameterizedTest
         @CsvSource({"2, true", "3, false"})
         void a_pre_filter_within_two(int days, boolean same) {
-            assertThat(served(PREFILTER, at(12, Finding.MODERATE), at(12 + days, Finding.MODERATE))
+            assertThat(served(PREFILTER, found(12, Finding.MODERATE), found(12 + days, Finding.MODERATE))
                             .findings())
                     .isEqualTo(same ? 1 : 2);
         }
 
         @Test
         void it_begins_the_run_anew_and_believes_what_it_did() {
-            Course once = served(CANISTER, at(80, Finding.MODERATE));
+            Course once = served(CANISTER, found(80, Finding.MODERATE));
             Belief believed = once.belief();
             Window.Days wanted = once.decision().days();
-            once.serve(at(82, Finding.HEAVY));
+            once.serve(found(82, Finding.HEAVY));
 
             assertThat(once.belief()).isEqualTo(believed);
             assertThat(once.decision().days()).isEqualTo(wanted);
@@ -72,14 +61,14 @@ class CourseTest {
             Serviced apart = new Serviced(
                     DAY.plusDays(82), Optional.of(Finding.LIGHT), OptionalDouble.empty(), CalibratedEye.UNTESTED, true);
 
-            assertThat(served(CANISTER, at(80, Finding.MODERATE), apart).findings())
+            assertThat(served(CANISTER, found(80, Finding.MODERATE), apart).findings())
                     .isEqualTo(2);
         }
 
         @Test
         void after_a_start_that_nobody_knows_it_teaches_too() {
             Course course = Course.begin(CANISTER, Start.unknown(DAY), 1, Pauses.NONE);
-            course.serve(at(2, Finding.MODERATE));
+            course.serve(found(2, Finding.MODERATE));
 
             assertThat(course.findings()).isEqualTo(1);
             assertThat(course.notes()).contains(Note.START_UNKNOWN).doesNotContain(Note.MERGED);
@@ -87,11 +76,11 @@ class CourseTest {
 
         @Test
         void full_once_it_is_asked_about_and_full_again_it_is_believed() {
-            Course course = served(PREFILTER, at(12, Finding.MODERATE), at(14, Finding.HEAVY));
+            Course course = served(PREFILTER, found(12, Finding.MODERATE), found(14, Finding.HEAVY));
 
             assertThat(course.notes()).contains(Note.SOON_FULL).doesNotContain(Note.MERGED);
             assertThat(course.findings()).isEqualTo(1);
-            course.serve(at(16, Finding.CLOGGED));
+            course.serve(found(16, Finding.CLOGGED));
             assertThat(course.findings()).isEqualTo(2);
         }
 
@@ -99,10 +88,10 @@ class CourseTest {
         void light_after_that_belongs_to_it_still_and_then_nothing_is_left_of_the_alarm() {
             Course course = served(
                     PREFILTER,
-                    at(12, Finding.MODERATE),
-                    at(14, Finding.HEAVY),
-                    at(16, Finding.MODERATE),
-                    at(18, Finding.HEAVY));
+                    found(12, Finding.MODERATE),
+                    found(14, Finding.HEAVY),
+                    found(16, Finding.MODERATE),
+                    found(18, Finding.HEAVY));
 
             assertThat(course.findings()).isEqualTo(1);
             assertThat(course.notes()).contains(Note.SOON_FULL, Note.MERGED);
@@ -111,10 +100,10 @@ class CourseTest {
         @Test
         void a_pre_filter_that_was_planned_so_soon_is_learned_from() {
             Course course = Course.begin(PREFILTER, DAY, StartingLoad.NORMAL);
-            IntStream.rangeClosed(1, 12).forEach(time -> course.serve(at(3 * time, Finding.CLOGGED)));
+            IntStream.rangeClosed(1, 12).forEach(time -> course.serve(found(3 * time, Finding.CLOGGED)));
             double earliest = course.decision().days().earliest();
             int findings = course.findings();
-            course.serve(at(38, Finding.HEAVY));
+            course.serve(found(38, Finding.HEAVY));
 
             assertThat(earliest).isLessThan(2);
             assertThat(course.findings()).isEqualTo(findings + 1);
@@ -127,7 +116,7 @@ class CourseTest {
         @ParameterizedTest
         @CsvSource({"730, false", "731, true"})
         void of_more_than_twice_the_ceiling_nothing_is_learned(int days, boolean gap) {
-            Course course = served(CANISTER, at(days, Finding.LIGHT));
+            Course course = served(CANISTER, found(days, Finding.LIGHT));
 
             assertThat(course.notes().contains(Note.LONG_GAP)).isEqualTo(gap);
             assertThat(course.belief().mean() > Belief.prior(90).mean()).isNotEqualTo(gap);
@@ -135,21 +124,21 @@ class CourseTest {
 
         @Test
         void it_is_asked_about_where_a_service_stands_at_its_beginning() {
-            Course first = served(CANISTER, at(750, Finding.HEAVY));
-            Course second = served(CANISTER, at(80, Finding.MODERATE), at(850, Finding.HEAVY));
+            Course first = served(CANISTER, found(750, Finding.HEAVY));
+            Course second = served(CANISTER, found(80, Finding.MODERATE), found(850, Finding.HEAVY));
 
             assertThat(first.gapBefore(DAY.plusDays(750), true)).isTrue();
             assertThat(first.gapBefore(DAY.plusDays(750), false)).isFalse();
             assertThat(second.gapBefore(DAY.plusDays(850), false)).isTrue();
             assertThat(second.gapBefore(DAY.plusDays(849), true)).isFalse();
-            assertThat(served(CANISTER, at(80, Finding.MODERATE)).gapBefore(DAY.plusDays(80), true))
+            assertThat(served(CANISTER, found(80, Finding.MODERATE)).gapBefore(DAY.plusDays(80), true))
                     .isFalse();
         }
 
         @Test
         void or_without_a_look_the_next_is_no_longer_than_this_one_was_planned() {
             Course unseen = served(CANISTER, Serviced.unseen(DAY.plusDays(200)));
-            Course gap = served(CANISTER, at(750, Finding.CLEAN));
+            Course gap = served(CANISTER, found(750, Finding.CLEAN));
             double planned = Course.begin(CANISTER, DAY, StartingLoad.NORMAL)
                     .decision()
                     .days()
@@ -165,7 +154,7 @@ class CourseTest {
     class A_replacement {
         @Test
         void begins_the_run_anew_and_forgets_its_meter_its_changes_and_its_last_lesson() {
-            Course course = served(CANISTER, at(80, Finding.MODERATE));
+            Course course = served(CANISTER, found(80, Finding.MODERATE));
             course.change(new ContextChange(DAY.plusDays(90), Kind.STOCKING, 1));
             course.meter(new Metered(DAY.plusDays(100), 0.7));
             course.renew(DAY.plusDays(110));
@@ -179,7 +168,7 @@ class CourseTest {
 
         @Test
         void on_the_day_of_a_service_is_part_of_it() {
-            Course course = served(CANISTER, at(80, Finding.MODERATE));
+            Course course = served(CANISTER, found(80, Finding.MODERATE));
             course.renew(DAY.plusDays(80));
 
             assertThat(course.lesson()).isPresent();
@@ -217,18 +206,18 @@ class CourseTest {
             course.change(change);
 
             assertThat(course.changesInRun()).containsExactly(change);
-            course.serve(at(60, Finding.MODERATE));
+            course.serve(found(60, Finding.MODERATE));
             assertThat(course.changesInRun()).isEmpty();
         }
 
         /** From an unknown start the plan alone may grow, from a known one also the days it ran. */
         @Test
         void may_last_half_as_long_again_as_the_one_before() {
-            Course known = served(CANISTER, at(200, Finding.CLEAN));
+            Course known = served(CANISTER, found(200, Finding.CLEAN));
             Course unknown = Course.begin(CANISTER, Start.unknown(DAY), 1, Pauses.NONE);
             double planned = unknown.decision().days().ideal();
             double limit = unknown.run().limitDays();
-            unknown.serve(at(200, Finding.CLEAN));
+            unknown.serve(found(200, Finding.CLEAN));
 
             assertThat(known.run().limitDays()).isCloseTo(300, within(1e-9));
             assertThat(unknown.run().limitDays()).isCloseTo(Math.max(limit, 1.5 * planned), within(1e-9));
@@ -237,8 +226,8 @@ class CourseTest {
 
     @Test
     void clean_early_and_clogged_late_are_no_news() {
-        Course early = served(CANISTER, at(8, Finding.CLEAN));
-        Course late = served(CANISTER, at(290, Finding.CLOGGED));
+        Course early = served(CANISTER, found(8, Finding.CLEAN));
+        Course late = served(CANISTER, found(290, Finding.CLOGGED));
 
         assertThat(early.notes()).containsExactly(Note.EARLY_CLEAN);
         assertThat(late.notes()).containsExactly(Note.LATE_FULL);
@@ -250,32 +239,35 @@ class CourseTest {
     @Test
     void clean_is_believed_at_least_as_far_as_light() {
         for (int days = 5; days < 730; days += 5) {
-            assertThat(served(CANISTER, at(days, Finding.CLEAN)).window().ideal())
+            assertThat(served(CANISTER, found(days, Finding.CLEAN)).window().ideal())
                     .as("after %d days", days)
-                    .isAfterOrEqualTo(
-                            served(CANISTER, at(days, Finding.LIGHT)).window().ideal());
+                    .isAfterOrEqualTo(served(CANISTER, found(days, Finding.LIGHT))
+                            .window()
+                            .ideal());
         }
     }
 
     /** A pre-filter is small when it was clogged twice running within max(1.25 × 5, 14 ÷ 3) = 6.25 days. */
     @ParameterizedTest
     @CsvSource({
-        "CLOGGED CLOGGED,          6, true",
-        "CLOGGED CLOGGED,          7, false",
-        "CLOGGED,                  6, false",
-        "CLOGGED HEAVY CLOGGED,    6, false",
-        "CLOGGED NONE CLOGGED,     6, true",
-        "CLOGGED CLOGGED HEAVY,    6, true",
-        "CLOGGED CLOGGED HEAVY,    0, false"
+        "6 CLOGGED 6 CLOGGED,           true",
+        "7 CLOGGED 7 CLOGGED,           false",
+        "6 CLOGGED,                     false",
+        "6 CLOGGED 6 HEAVY 6 CLOGGED,   false",
+        "6 CLOGGED 6 NONE 6 CLOGGED,    true",
+        "6 CLOGGED 6 CLOGGED 6 HEAVY,   true",
+        "1 CLOGGED 1 CLOGGED 9 HEAVY,   false"
     })
-    void full_so_soon_twice_running_it_is_too_small_until_it_lasts(String findings, int days, boolean small) {
-        FullRuns runs = FullRuns.NONE;
-        for (String finding : findings.trim().split(" ")) {
-            Optional<Finding> found = finding.equals("NONE") ? Optional.empty() : Optional.of(Finding.valueOf(finding));
-            runs = runs.after(found, days == 0 && finding.equals("HEAVY") ? 9 : Math.max(days, 1), PREFILTER, true);
+    void full_so_soon_twice_running_it_is_too_small_until_it_lasts(String runs, boolean small) {
+        String[] told = runs.split(" ");
+        FullRuns full = FullRuns.NONE;
+        for (int i = 0; i < told.length; i += 2) {
+            Optional<Finding> found =
+                    told[i + 1].equals("NONE") ? Optional.empty() : Optional.of(Finding.valueOf(told[i + 1]));
+            full = full.after(found, Integer.parseInt(told[i]), PREFILTER, true);
         }
 
-        assertThat(runs.small()).isEqualTo(small);
+        assertThat(full.small()).isEqualTo(small);
     }
 
     @Test
@@ -284,16 +276,5 @@ class CourseTest {
 
         assertThat(once.after(Optional.of(Finding.CLOGGED), 3, PREFILTER, false))
                 .isEqualTo(once);
-    }
-
-    private static Course served(CareRule rule, Serviced... services) {
-        Course course = Course.begin(rule, DAY, StartingLoad.NORMAL);
-        List<Serviced> all = new ArrayList<>(List.of(services));
-        all.forEach(course::serve);
-        return course;
-    }
-
-    private static Serviced at(int days, Finding finding) {
-        return Serviced.found(DAY.plusDays(days), finding);
     }
 }

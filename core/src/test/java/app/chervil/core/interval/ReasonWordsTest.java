@@ -1,31 +1,22 @@
 package app.chervil.core.interval;
 
+import static app.chervil.core.interval.Courses.CANISTER;
+import static app.chervil.core.interval.Courses.DAY;
+import static app.chervil.core.interval.Courses.PREFILTER;
+import static app.chervil.core.interval.Courses.found;
+import static app.chervil.core.interval.Courses.served;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.chervil.core.filter.CareAction;
-import app.chervil.core.filter.CareCatalogue;
-import app.chervil.core.filter.CareRule;
-import app.chervil.core.filter.FilterKind;
-import app.chervil.core.filter.Stage;
-import app.chervil.core.filter.StageKind;
 import app.chervil.core.tank.ContextChange;
 import app.chervil.core.tank.ContextChange.Kind;
-import app.chervil.core.tank.Schools;
-import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** The sentences a keeper reads under a date, one history each. A canister starts at 90 days. */
 class ReasonWordsTest {
-    private static final LocalDate DAY = LocalDate.of(2026, 1, 1);
     private static final String START =
             "No findings yet, so it starts from the usual 90 days, a little early because tanks differ.";
-    private static final CareRule CANISTER = CareCatalogue.find(FilterKind.CANISTER, CareAction.OPEN, Schools.DEFAULT)
-            .orElseThrow();
-    private static final CareRule PREFILTER = CareCatalogue.find(
-                    Stage.washable(StageKind.PREFILTER_SPONGE), CareAction.RINSE, Schools.DEFAULT)
-            .orElseThrow();
 
     /** It would be due after 72 days unread. */
     @ParameterizedTest
@@ -203,17 +194,5 @@ class ReasonWordsTest {
                 .contains("It counts for about 48 %, as there are few findings yet.");
         assertThat(three.reasons(DAY.plusDays(211)).get(1)).startsWith("It counts for about ");
         assertThat(four.reasons(DAY.plusDays(281))).noneMatch(reason -> reason.startsWith("It counts"));
-    }
-
-    private static Course served(CareRule rule, Serviced... services) {
-        Course course = Course.begin(rule, DAY, StartingLoad.NORMAL);
-        for (Serviced service : services) {
-            course.serve(service);
-        }
-        return course;
-    }
-
-    private static Serviced found(int days, Finding finding) {
-        return Serviced.found(DAY.plusDays(days), finding);
     }
 }
