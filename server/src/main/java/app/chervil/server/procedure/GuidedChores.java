@@ -9,14 +9,11 @@ import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.water.MediaOperations;
 import app.chervil.server.water.MediaOperations.MediaDone;
-import app.chervil.server.water.MediaOperations.MediaPlan;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What is done along with a guided service and kept elsewhere: chores of the tank, and media exchanged in part. */
 @Component
@@ -28,13 +25,11 @@ class GuidedChores {
     private final MediaOperations media;
     private final ChoreOperations chores;
     private final TankOperations tanks;
-    private final JsonMapper json;
 
-    GuidedChores(MediaOperations media, ChoreOperations chores, TankOperations tanks, JsonMapper json) {
+    GuidedChores(MediaOperations media, ChoreOperations chores, TankOperations tanks) {
         this.media = media;
         this.chores = chores;
         this.tanks = tanks;
-        this.json = json;
     }
 
     /**
@@ -56,12 +51,10 @@ class GuidedChores {
      */
     void record(SignedIn who, GuidedRow row, GuidedWork work, @Nullable String reason) {
         if (row.media() != null && work.did(Chore.BIO_PART_REPLACED.work())) {
-            MediaPlan plan = json.readValue(row.media(), MediaPlan.class);
-            media.replace(who, row.tankId(), row.id(), new MediaDone(plan, tanks.today(), reason));
+            media.replace(who, row.tankId(), row.id(), new MediaDone(row.media(), tanks.today(), reason));
         }
-        Set<Chore> asked = json.readValue(row.chores(), GuidedOperations.CHORES);
         PLANNED.forEach((chore, kind) -> {
-            if (asked.contains(chore) && work.did(chore.work())) {
+            if (row.chores().kinds().contains(chore) && work.did(chore.work())) {
                 UUID done = UUID.nameUUIDFromBytes((row.id() + kind.name()).getBytes(StandardCharsets.UTF_8));
                 chores.record(who, row.tankId(), kind, done, tanks.today());
             }

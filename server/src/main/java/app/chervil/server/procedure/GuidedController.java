@@ -32,9 +32,11 @@ import org.springframework.web.bind.annotation.RestController;
 class GuidedController {
     private final ProcedureOperations procedures;
     private final GuidedOperations guided;
+    private final GuidedEndOperations ends;
 
-    GuidedController(ProcedureOperations procedures, GuidedOperations guided) {
+    GuidedController(ProcedureOperations procedures, GuidedOperations guided, GuidedEndOperations ends) {
         this.procedures = procedures;
+        this.ends = ends;
         this.guided = guided;
     }
 
@@ -106,19 +108,19 @@ class GuidedController {
             @AuthenticationPrincipal SignedIn who,
             @PathVariable("guided") UUID id,
             @Valid @RequestBody GuidedFinish input) {
-        return guided.finish(who, id, input);
+        return ends.finish(who, id, input);
     }
 
     @PostMapping("/guided-services/{guided}/running")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void confirmRunning(@AuthenticationPrincipal SignedIn who, @PathVariable("guided") UUID id) {
-        guided.confirmRunning(who, id);
+        ends.confirmRunning(who, id);
     }
 
     @DeleteMapping("/guided-services/{guided}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void drop(@AuthenticationPrincipal SignedIn who, @PathVariable("guided") UUID id) {
-        guided.drop(who, id);
+        ends.drop(who, id);
     }
 
     /** Events in the order they happened. */

@@ -18,7 +18,6 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Services of a tank's filters that follow each other: what was before, what comes, and a heater that waits meanwhile. */
 @Component
@@ -26,13 +25,11 @@ class GuidedLine {
     private final GuidedMapper mapper;
     private final FilterOperations filters;
     private final FollowUpOperations followUps;
-    private final JsonMapper json;
 
-    GuidedLine(GuidedMapper mapper, FilterOperations filters, FollowUpOperations followUps, JsonMapper json) {
+    GuidedLine(GuidedMapper mapper, FilterOperations filters, FollowUpOperations followUps) {
         this.mapper = mapper;
         this.filters = filters;
         this.followUps = followUps;
-        this.json = json;
     }
 
     /** What is served around a service that begins. */
@@ -41,7 +38,7 @@ class GuidedLine {
             return input.next().isEmpty() ? Around.NOTHING : new Around(List.of(), input.next());
         }
         GuidedRow before = before(who, input.after());
-        List<Long> rest = new ArrayList<>(tasks(before.thenTasks()));
+        List<Long> rest = new ArrayList<>(before.thenTasks().ids());
         rest.removeAll(input.tasks());
         return new Around(served(who, before), rest);
     }
@@ -79,7 +76,7 @@ class GuidedLine {
         GuidedRow before = before(who, input.after());
         new Rejected.Gatherer()
                 .check(
-                        before.tankId() == tank && tasks(before.thenTasks()).containsAll(input.tasks()),
+                        before.tankId() == tank && before.thenTasks().ids().containsAll(input.tasks()),
                         "after",
                         "not-asked-for",
                         "The service before did not ask for this. Begin it by itself.")
@@ -100,7 +97,7 @@ class GuidedLine {
 
     /** Filters that follow a service, those that are still there. */
     List<Coming> coming(SignedIn who, GuidedRow row) {
-        List<Long> tasks = tasks(row.thenTasks());
+        List<Long> tasks = row.thenTasks().ids();
         if (tasks.isEmpty()) {
             return List.of();
         }
@@ -138,15 +135,11 @@ class GuidedLine {
 
     /** Tasks of a service and of all before it, first to last. */
     private List<Long> served(SignedIn who, GuidedRow last) {
-        List<Long> tasks = new ArrayList<>(tasks(last.tasks()));
+        List<Long> tasks = new ArrayList<>(last.tasks().ids());
         if (last.afterId() != null) {
             mapper.find(who.siteId(), last.afterId()).ifPresent(earlier -> tasks.addAll(0, served(who, earlier)));
         }
         return tasks;
-    }
-
-    private List<Long> tasks(String stored) {
-        return json.readValue(stored, GuidedOperations.TASKS);
     }
 
     private static UUID heater(UUID service) {

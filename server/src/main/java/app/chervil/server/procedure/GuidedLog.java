@@ -22,7 +22,6 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What a finished guided service comes to in the log. */
 @Component
@@ -32,19 +31,17 @@ class GuidedLog {
 
     private final FilterOperations filters;
     private final TankOperations tanks;
-    private final JsonMapper json;
     private final Clock clock;
 
-    GuidedLog(FilterOperations filters, TankOperations tanks, JsonMapper json, Clock clock) {
+    GuidedLog(FilterOperations filters, TankOperations tanks, Clock clock) {
         this.filters = filters;
         this.tanks = tanks;
-        this.json = json;
         this.clock = clock;
     }
 
     ServiceInput told(SignedIn who, GuidedRow row, GuidedWork work, GuidedFinish input) {
         Filter filter = filters.find(who, row.filterId());
-        List<Long> asked = json.readValue(row.tasks(), GuidedOperations.TASKS);
+        List<Long> asked = row.tasks().ids();
         List<ServiceInput.Done> tasks = filter.tasks().stream()
                 .filter(task -> asked.contains(task.id()) && work.finished(task.id(), task.action()))
                 .map(task -> new ServiceInput.Done(task.id(), finding(work, task)))
@@ -85,7 +82,7 @@ class GuidedLog {
     /** Chores belong to no filter, so the log tells them in its note. */
     private String note(GuidedFinish input, GuidedWork work, GuidedRow row) {
         Stream<String> told = row.occasion().hasTasks()
-                ? json.readValue(row.chores(), GuidedOperations.CHORES).stream()
+                ? row.chores().kinds().stream()
                         .sorted()
                         .filter(chore -> work.did(chore.work()))
                         .map(Chore::told)

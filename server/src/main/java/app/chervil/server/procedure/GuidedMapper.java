@@ -24,7 +24,7 @@ interface GuidedMapper {
     /** Adds a service unless one with that id is there. */
     int insert(long site, GuidedRow row);
 
-    int updateSteps(long site, UUID id, String tasks, String steps);
+    int updateSteps(long site, UUID id, TaskIds tasks, KeptSteps steps);
 
     int updateOff(long site, UUID id, @Nullable Instant offSince);
 

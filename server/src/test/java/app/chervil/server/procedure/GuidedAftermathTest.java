@@ -25,6 +25,7 @@ import app.chervil.server.visit.LogChange;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -51,7 +52,7 @@ class GuidedAftermathTest {
     }
 
     private static GuidedRow row(Occasion occasion) {
-        return Sump.row(ID, 1, "[]", "[]", null, occasion);
+        return Sump.row(ID, 1, List.of(), List.of(), null, occasion);
     }
 
     private void logged(LocalDate on, Long... tasks) {
@@ -95,9 +96,9 @@ class GuidedAftermathTest {
                 new UUID(0, 9),
                 Sump.TANK,
                 1,
-                "[]",
-                "[]",
-                "[]",
+                new TaskIds(List.of()),
+                new AskedChores(Set.of()),
+                new KeptSteps(List.of()),
                 Sump.NOON,
                 "Osei",
                 Sump.NOON,
@@ -105,7 +106,7 @@ class GuidedAftermathTest {
                 null,
                 null,
                 Occasion.MOVE,
-                "[]",
+                new TaskIds(List.of()),
                 null);
         when(mapper.listOpen(3)).thenReturn(List.of(off));
 

@@ -28,7 +28,6 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What is kept elsewhere of a guided service; the other features are pretended. */
 class GuidedChoresTest {
@@ -39,8 +38,7 @@ class GuidedChoresTest {
     private final MediaOperations media = mock(MediaOperations.class);
     private final ChoreOperations chores = mock(ChoreOperations.class);
     private final TankOperations tanks = mock(TankOperations.class);
-    private final JsonMapper json = JsonMapper.builder().build();
-    private final GuidedChores done = new GuidedChores(media, chores, tanks, json);
+    private final GuidedChores done = new GuidedChores(media, chores, tanks);
 
     @BeforeEach
     void today() {
@@ -52,17 +50,17 @@ class GuidedChoresTest {
                 ID,
                 Sump.TANK,
                 1,
-                "[]",
-                json.writeValueAsString(asked),
-                "[]",
+                new TaskIds(List.of()),
+                new AskedChores(asked),
+                new KeptSteps(List.of()),
                 Sump.NOON,
                 "Marit",
                 null,
                 null,
                 null,
-                exchange == null ? null : json.writeValueAsString(exchange),
+                exchange,
                 Occasion.SERVICE,
-                "[]",
+                new TaskIds(List.of()),
                 null);
     }
 

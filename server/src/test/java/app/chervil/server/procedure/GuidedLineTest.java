@@ -28,7 +28,6 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Three filters of a tank in one go, of which the first was served; tables and other features are pretended. */
 class GuidedLineTest {
@@ -37,13 +36,13 @@ class GuidedLineTest {
     private static final Filter SECOND = Sump.of(2, "Creek");
     private static final Filter THIRD = Sump.of(3, "Lagoon");
     private static final UUID ID = new UUID(0, 1);
-    private static final GuidedRow SERVED = Sump.row(ID, 1, "[11]", "[21, 20, 31]", null, Occasion.SERVICE);
+    private static final GuidedRow SERVED =
+            Sump.row(ID, 1, List.of(11L), List.of(21L, 20L, 31L), null, Occasion.SERVICE);
 
     private final GuidedMapper mapper = mock(GuidedMapper.class);
     private final FilterOperations filters = mock(FilterOperations.class);
     private final FollowUpOperations followUps = mock(FollowUpOperations.class);
-    private final GuidedLine line =
-            new GuidedLine(mapper, filters, followUps, JsonMapper.builder().build());
+    private final GuidedLine line = new GuidedLine(mapper, filters, followUps);
 
     @BeforeEach
     void three_filters() {
@@ -69,7 +68,7 @@ class GuidedLineTest {
 
     @Test
     void the_third_knows_of_both_before_it() {
-        GuidedRow second = Sump.row(new UUID(0, 2), 2, "[21, 20]", "[31]", ID, Occasion.SERVICE);
+        GuidedRow second = Sump.row(new UUID(0, 2), 2, List.of(21L, 20L), List.of(31L), ID, Occasion.SERVICE);
         when(mapper.find(3, second.id())).thenReturn(Optional.of(second));
 
         assertThat(line.around(MARIT, start(List.of(31L), null, second.id())))
@@ -119,7 +118,8 @@ class GuidedLineTest {
     @Test
     void a_heater_that_is_on_or_that_nothing_waits_for_is_asked_for_by_nobody() {
         line.heaterWaits(MARIT, SERVED, Sump.did(Effect.HEATER_OFF, Effect.HEATER_ON));
-        line.heaterWaits(MARIT, Sump.row(ID, 1, "[11]", "[]", null, Occasion.SERVICE), Sump.did(Effect.HEATER_OFF));
+        line.heaterWaits(
+                MARIT, Sump.row(ID, 1, List.of(11L), List.of(), null, Occasion.SERVICE), Sump.did(Effect.HEATER_OFF));
 
         verify(followUps, never()).ask(any(), any(), any(), any());
     }

@@ -78,15 +78,16 @@ final class Sump {
                 id, 1, stage, rule, "Task " + id, TaskMode.LEARN, OptionalInt.empty(), false, Start.exact(TODAY));
     }
 
-    /** A guided service as it is stored, with tasks and what follows as JSON. */
-    static GuidedRow row(UUID id, long filter, String tasks, String then, @Nullable UUID after, Occasion occasion) {
+    /** A guided service as it is stored. */
+    static GuidedRow row(
+            UUID id, long filter, List<Long> tasks, List<Long> then, @Nullable UUID after, Occasion occasion) {
         return new GuidedRow(
                 id,
                 TANK,
                 filter,
-                tasks,
-                "[]",
-                "[]",
+                new TaskIds(tasks),
+                new AskedChores(Set.of()),
+                new KeptSteps(List.of()),
                 NOON,
                 "Marit",
                 null,
@@ -94,7 +95,7 @@ final class Sump {
                 "Fish are away.",
                 null,
                 occasion,
-                then,
+                new TaskIds(then),
                 after);
     }
 
