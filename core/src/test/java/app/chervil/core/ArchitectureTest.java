@@ -67,8 +67,18 @@ class ArchitectureTest {
     static final ArchRule plans_rest_on_intervals = only("plan", "interval", "filter", "tank", "calc");
 
     @ArchTest
-    static final ArchRule the_picture_of_a_site_rests_on_visits_procedures_and_water =
-            only("site", "visit", "procedure", "trouble", "passport", "water", "interval", "filter", "tank", "calc");
+    static final ArchRule the_picture_of_a_site_rests_on_visits_procedures_and_water = only(
+            "site",
+            "visit",
+            "procedure",
+            "trouble",
+            "passport",
+            "water",
+            "interval",
+            "device",
+            "filter",
+            "tank",
+            "calc");
 
     @ArchTest
     static final ArchRule comparisons_rest_on_the_picture =

@@ -198,7 +198,7 @@ public final class CareBook {
 
     /** What its flow meter read, a day at a time. */
     public MeterDays meter() {
-        return tank.records().meters().getOrDefault(filter.id(), MeterDays.NONE);
+        return tank.records().devices().meter(filter.id());
     }
 
     private Optional<FlowRate> plate() {

@@ -22,6 +22,7 @@ import java.util.Set;
  * @param version raised with every change of it
  * @param room empty where the site has none
  * @param netVolumeL water held, 1 to 100,000 L
+ * @param quarantine whether what was in it goes into no other tank
  * @param deletedAt empty while it is in use
  */
 public record Tank(
@@ -33,6 +34,7 @@ public record Tank(
         LocalDate establishedOn,
         Setting setting,
         Practice practice,
+        boolean quarantine,
         Optional<Instant> deletedAt) {
     /** The order in which tanks are walked: by room, then by name. */
     public static final Comparator<Tank> AS_WALKED =

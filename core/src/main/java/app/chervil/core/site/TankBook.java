@@ -6,7 +6,6 @@ import app.chervil.core.filter.BacteriaHomes.Home;
 import app.chervil.core.filter.BacteriaHomes.Touched;
 import app.chervil.core.interval.CalibratedEye;
 import app.chervil.core.interval.Look;
-import app.chervil.core.visit.MeterDays;
 import app.chervil.core.water.Hold;
 import app.chervil.core.water.Permission;
 import app.chervil.core.water.Permission.Earlier;
@@ -39,7 +38,6 @@ public final class TankBook {
      * @param chores that are planned
      * @param waterChanged the day of the latest water change
      * @param faults of its filters, found or still being looked for
-     * @param meters what flow meters read, by filter id
      */
     public record Records(
             Tank tank,
@@ -53,10 +51,9 @@ public final class TankBook {
             List<PlannedChore> chores,
             Optional<LocalDate> waterChanged,
             List<FilterFault> faults,
-            Map<Long, MeterDays> meters) {
+            TankDevices devices) {
         public Records {
             faults = List.copyOf(faults);
-            meters = Map.copyOf(meters);
             filters = List.copyOf(filters);
             changes = List.copyOf(changes);
             services = List.copyOf(services);
@@ -68,7 +65,7 @@ public final class TankBook {
 
         Records with(List<PastService> others) {
             return new Records(
-                    tank, filters, changes, others, looks, pauses, water, aside, chores, waterChanged, faults, meters);
+                    tank, filters, changes, others, looks, pauses, water, aside, chores, waterChanged, faults, devices);
         }
     }
 

@@ -15,11 +15,6 @@ public record KeptRules(Map<String, Double> values) {
         values = Map.copyOf(values);
     }
 
-    /** The site's value of a rule, or ours. */
-    public double valueOf(RuleBook.Entry rule) {
-        return kept(rule.key()).orElse(rule.ours());
-    }
-
     Optional<Double> kept(String key) {
         return Optional.ofNullable(values.get(key));
     }

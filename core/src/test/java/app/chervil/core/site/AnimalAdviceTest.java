@@ -37,6 +37,7 @@ class AnimalAdviceTest {
                         0.25,
                         Set.of(animals)),
                 usual.practice(),
+                usual.quarantine(),
                 usual.deletedAt());
     }
 

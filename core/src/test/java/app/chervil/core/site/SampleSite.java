@@ -76,7 +76,7 @@ public final class SampleSite {
                         List.of(new PlannedChore(id, id, TankChore.WATER_CHANGE, 7, TODAY.minusDays(3), List.of())),
                         Optional.of(TODAY.minusDays(3)),
                         List.of(),
-                        Map.of()));
+                        TankDevices.NONE));
         return this;
     }
 
@@ -97,6 +97,7 @@ public final class SampleSite {
                         8,
                         0.25),
                 new Tank.Practice(Schools.DEFAULT, RinseWater.TANK_WATER, Thoroughness.LIGHT),
+                false,
                 Optional.empty());
     }
 
@@ -177,7 +178,7 @@ public final class SampleSite {
                         chores,
                         had.waterChanged(),
                         had.faults(),
-                        had.meters()));
+                        had.devices()));
         return this;
     }
 
@@ -273,7 +274,7 @@ public final class SampleSite {
                         had.chores(),
                         had.waterChanged(),
                         had.faults(),
-                        had.meters()));
+                        had.devices()));
         return this;
     }
 

@@ -240,8 +240,8 @@ class SiteBookTest {
     void a_tank_holds_water(double litres) {
         Tank tank = SampleSite.tank(1, "Brook", "");
 
-        assertThatThrownBy(() ->
-                        new Tank(1, 1, "Brook", "", litres, TODAY, tank.setting(), tank.practice(), Optional.empty()))
+        assertThatThrownBy(() -> new Tank(
+                        1, 1, "Brook", "", litres, TODAY, tank.setting(), tank.practice(), false, Optional.empty()))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageStartingWith("netVolumeL must be within");
     }

@@ -66,7 +66,7 @@ class UndatedTest {
                 was.chores(),
                 was.waterChanged(),
                 was.faults(),
-                was.meters());
+                was.devices());
         return new TankBook(records, SAMPLE.shared()).filters().get(0).undated();
     }
 

@@ -10,7 +10,7 @@ import app.chervil.core.site.Pause;
 import app.chervil.core.site.SiteBook;
 import app.chervil.core.site.Tank;
 import app.chervil.core.site.TankBook;
-import app.chervil.core.visit.MeterDays;
+import app.chervil.core.site.TankDevices;
 import app.chervil.core.water.Permission.Earlier;
 import app.chervil.server.book.ChoreLog.Chores;
 import app.chervil.server.book.WaterLog.Water;
@@ -24,7 +24,6 @@ import java.util.stream.Stream;
  * What one statement a table answered for some tanks, sorted by tank.
  *
  * @param looks by stage
- * @param meters by filter
  */
 record Loading(
         Map<Long, List<Filter>> filters,
@@ -35,7 +34,7 @@ record Loading(
         Map<Long, Water> waters,
         Map<Long, Chores> chores,
         Map<Long, List<FilterFault>> faults,
-        Map<Long, MeterDays> meters) {
+        Map<Long, TankDevices> devices) {
 
     TankBook book(Tank tank, SiteBook.Shared shared) {
         return new TankBook(records(tank), shared);
@@ -58,7 +57,7 @@ record Loading(
                 work.planned(),
                 water.changed(),
                 faults.getOrDefault(id, List.of()),
-                read(ofTank));
+                devices.getOrDefault(id, TankDevices.NONE));
     }
 
     private Map<Long, List<Look>> seen(List<Filter> ofTank) {
@@ -66,12 +65,6 @@ record Loading(
                 .flatMap(filter -> filter.stages().stream())
                 .filter(stage -> looks.containsKey(stage.id()))
                 .collect(Collectors.toMap(FilterStage::id, stage -> looks.getOrDefault(stage.id(), List.of())));
-    }
-
-    private Map<Long, MeterDays> read(List<Filter> ofTank) {
-        return ofTank.stream()
-                .filter(filter -> meters.containsKey(filter.id()))
-                .collect(Collectors.toMap(Filter::id, filter -> meters.getOrDefault(filter.id(), MeterDays.NONE)));
     }
 
     private static List<Earlier> aside(Water water, Chores work) {

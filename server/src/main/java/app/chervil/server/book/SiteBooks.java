@@ -126,7 +126,7 @@ public class SiteBooks {
                 waters,
                 sources.chores().chores(site, tank, changed(waters)),
                 sources.faults().faults(site, tank),
-                sources.meters().meters(site, tank));
+                sources.devices().devices(site, tank));
         return some.stream().map(one -> loaded.book(one, shared)).toList();
     }
 

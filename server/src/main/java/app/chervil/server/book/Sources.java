@@ -11,7 +11,7 @@ class Sources {
     private final CareLog care;
     private final TrialBook trials;
     private final FaultLog faults;
-    private final MeterLog meters;
+    private final DeviceLog devices;
 
     Sources(
             ServiceLog services,
@@ -20,8 +20,8 @@ class Sources {
             CareLog care,
             TrialBook trials,
             FaultLog faults,
-            MeterLog meters) {
-        this.meters = meters;
+            DeviceLog devices) {
+        this.devices = devices;
         this.faults = faults;
         this.services = services;
         this.water = water;
@@ -50,8 +50,8 @@ class Sources {
         return faults;
     }
 
-    MeterLog meters() {
-        return meters;
+    DeviceLog devices() {
+        return devices;
     }
 
     TrialBook trials() {

@@ -1,7 +1,9 @@
 package app.chervil.server.device;
 
-import app.chervil.core.device.DeviceTest;
+import app.chervil.core.device.Fitted.DueTest;
+import app.chervil.core.site.TankBook;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.book.SiteBooks;
 import app.chervil.server.followup.DueLooks;
 import app.chervil.server.followup.FollowUpOperations.Asked;
 import java.nio.charset.StandardCharsets;
@@ -16,34 +18,37 @@ import org.springframework.stereotype.Component;
 @Component
 class DeviceTests implements DueLooks {
     private final DeviceMapper devices;
+    private final SiteBooks books;
     private final Clock clock;
 
-    DeviceTests(DeviceMapper devices, Clock clock) {
+    DeviceTests(DeviceMapper devices, SiteBooks books, Clock clock) {
+        this.books = books;
         this.devices = devices;
         this.clock = clock;
     }
 
     @Override
     public List<Asked> due(SignedIn who, LocalDate today) {
-        return devices.list(who.siteId(), null).stream()
-                .flatMap(device -> asked(device, today).stream())
+        return books.site(who).tanks().stream()
+                .flatMap(tank -> tank.records().devices().fitted().stream().flatMap(device -> device.due(today).stream()
+                        .map(due -> asked(idOf(who.siteId(), device.id(), due.lastTried()), tank, due))))
                 .toList();
     }
 
-    private Optional<Asked> asked(DeviceRow device, LocalDate today) {
-        LocalDate last = device.lastTried();
-        return DeviceTest.of(device.kind(), device.name())
-                .filter(test -> !last.plusDays(test.days()).isAfter(today))
-                .map(test -> new Asked(
-                        idOf(device, last),
-                        device.tankId(),
-                        test.words(),
-                        last.plusDays(test.days()).atStartOfDay(clock.getZone()).toInstant()));
+    private Asked asked(UUID id, TankBook tank, DueTest due) {
+        return new Asked(
+                id,
+                tank.tank().id(),
+                due.test().words(),
+                due.since().atStartOfDay(clock.getZone()).toInstant());
+    }
+
+    private static UUID idOf(long site, long device, LocalDate last) {
+        return UUID.nameUUIDFromBytes(("test " + site + " " + device + " " + last).getBytes(StandardCharsets.UTF_8));
     }
 
     private static UUID idOf(DeviceRow device, LocalDate last) {
-        return UUID.nameUUIDFromBytes(
-                ("test " + device.siteId() + " " + device.id() + " " + last).getBytes(StandardCharsets.UTF_8));
+        return idOf(device.siteId(), device.id(), last);
     }
 
     @Override

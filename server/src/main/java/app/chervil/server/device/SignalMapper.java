@@ -109,16 +109,6 @@ interface SignalMapper {
             """)
     void saveFlow(long site, long filter, DayMean mean);
 
-    /** Flows of a site's filters, or of one tank's. */
-    @Select("""
-            select metered_flow.filter_id, metered_flow.day, metered_flow.litres_per_hour
-            from metered_flow
-            join filter on filter.site_id = metered_flow.site_id and filter.id = metered_flow.filter_id
-            where metered_flow.site_id = #{site} and filter.tank_id = coalesce(#{tank}::bigint, filter.tank_id)
-            order by metered_flow.filter_id, metered_flow.day
-            """)
-    List<FlowDay> listFlows(long site, @Nullable Long tank);
-
     /** Readings since a moment, of each of so many stretches the least and the greatest. */
     @Select("""
             select min(read_at) as at, min(value) as least, max(value) as greatest, avg(value) as mean
@@ -169,9 +159,6 @@ interface SignalMapper {
 
     /** What a day's readings come to in the middle, those apart at which nothing moved; 0 if nothing ever did. */
     record DayMean(LocalDate day, double mean) {}
-
-    /** A day's flow. */
-    record FlowDay(long filterId, LocalDate day, double litresPerHour) {}
 
     /** A stretch of a curve. */
     record Stretch(Instant at, double least, double greatest, double mean) {}

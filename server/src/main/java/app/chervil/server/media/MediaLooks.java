@@ -28,7 +28,7 @@ class MediaLooks implements DueLooks {
 
     @Override
     public List<Asked> due(SignedIn who, LocalDate today) {
-        if (mapper.listMoves(who.siteId()).stream().noneMatch(move -> move.spot() == SpotKind.SEEDING)) {
+        if (books.kept(who).moves().stream().noneMatch(move -> move.spot() == SpotKind.SEEDING)) {
             return List.of();
         }
         PieceBook book = books.of(who);

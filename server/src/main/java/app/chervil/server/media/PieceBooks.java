@@ -5,19 +5,20 @@ import app.chervil.core.media.Ripening;
 import app.chervil.core.site.SiteBook;
 import app.chervil.core.site.Tank;
 import app.chervil.core.site.TankBook;
+import app.chervil.core.sums.RuleBook;
 import app.chervil.core.tank.WaterKind;
 import app.chervil.core.water.Medication;
 import app.chervil.core.water.Parameter;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteBooks;
+import app.chervil.server.media.PieceMapper.Kept;
 import app.chervil.server.media.PieceRows.MoveRow;
-import app.chervil.server.sums.SumOperations;
-import app.chervil.server.tank.TankEver;
 import app.chervil.server.tank.TankOperations;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Reads a site's media, and of its tanks what bears on it. */
@@ -30,10 +31,8 @@ class PieceBooks {
     private final PieceMapper mapper;
     private final TankOperations tanks;
     private final SiteBooks books;
-    private final SumOperations sums;
 
-    PieceBooks(PieceMapper mapper, TankOperations tanks, SiteBooks books, SumOperations sums) {
-        this.sums = sums;
+    PieceBooks(PieceMapper mapper, TankOperations tanks, SiteBooks books) {
         this.mapper = mapper;
         this.tanks = tanks;
         this.books = books;
@@ -41,13 +40,18 @@ class PieceBooks {
 
     PieceBook of(SignedIn who) {
         SiteBook site = books.site(who);
-        List<MoveRow> moves = mapper.listMoves(who.siteId());
+        Kept kept = kept(who);
         return new PieceBook(
-                mapper.listPieces(who.siteId()),
-                moves,
-                living(who, site),
-                filters(site, moves),
-                new Ripening(sums.ripeDays(who)));
+                kept.pieces(),
+                kept.moves(),
+                living(who, site, kept.moves()),
+                filters(site, kept.moves()),
+                kept.ripeDays() == null ? Ripening.USUAL : new Ripening(kept.ripeDays()));
+    }
+
+    /** What is on record of media, without the tanks. */
+    Kept kept(SignedIn who) {
+        return mapper.find(who.siteId(), RuleBook.RIPE_DAYS.key());
     }
 
     /** Names of filters in use, and of those that something was in. */
@@ -63,31 +67,32 @@ class PieceBooks {
         return names;
     }
 
-    private Map<Long, Living> living(SignedIn who, SiteBook site) {
+    /** Of tanks in use, and of those that media was in or for before they were deleted. */
+    private Map<Long, Living> living(SignedIn who, SiteBook site, List<MoveRow> moves) {
         Map<Long, Living> living = new HashMap<>();
-        for (TankEver ever : tanks.listEver(who)) {
-            Tank tank = ever.tank();
-            living.put(
-                    tank.id(),
-                    site.tank(tank.id())
-                            .map(book -> living(book, site.today(), ever.quarantine()))
-                            .orElseGet(
-                                    () -> living(tank, usual(tank.setting().water()), List.of(), ever.quarantine())));
+        site.tanks().forEach(book -> living.put(book.tank().id(), living(book, site.today())));
+        boolean gone = moves.stream()
+                .flatMap(move -> Stream.of(move.tankId(), move.forTankId()))
+                .anyMatch(tank -> tank != null && !living.containsKey(tank));
+        if (gone) {
+            tanks.listEver(who)
+                    .forEach(tank -> living.computeIfAbsent(
+                            tank.id(), id -> living(tank, usual(tank.setting().water()), List.of())));
         }
         return living;
     }
 
-    private static Living living(TankBook book, LocalDate today, boolean quarantine) {
+    private static Living living(TankBook book, LocalDate today) {
         Tank tank = book.tank();
         double celsius = book.records()
                 .water()
                 .latest(Parameter.TEMPERATURE, today.minusDays(LATELY_DAYS).atStartOfDay())
                 .orElse(usual(tank.setting().water()));
         return living(
-                tank, Math.min(40, Math.max(1, celsius)), book.records().water().medications(), quarantine);
+                tank, Math.min(40, Math.max(1, celsius)), book.records().water().medications());
     }
 
-    private static Living living(Tank tank, double celsius, List<Medication> treatments, boolean quarantine) {
+    private static Living living(Tank tank, double celsius, List<Medication> treatments) {
         return new Living(
                 tank.name(),
                 tank.setting().water(),
@@ -95,7 +100,7 @@ class PieceBooks {
                 celsius,
                 tank.establishedOn(),
                 treatments,
-                quarantine);
+                tank.quarantine());
     }
 
     private static double usual(WaterKind water) {

@@ -15,13 +15,33 @@ import org.jspecify.annotations.Nullable;
 /** Tables media_piece and media_move. */
 @Mapper
 interface PieceMapper {
+    /**
+     * All media on record, and the site's own rule of when it is ripe.
+     *
+     * @param ripe the key of that rule
+     */
     @Select("""
-            select id, name, kind, grams, since, from_id, done_by
-            from media_piece
-            where site_id = #{site} and removed_at is null
-            order by name, since, id
+            select json_build_object(
+              'pieces',
+              coalesce((
+                select json_agg(media_piece order by name, since, id)
+                from media_piece
+                where site_id = #{site} and removed_at is null
+              ), '[]'),
+              'moves',
+              coalesce((
+                select json_agg(
+                  to_jsonb(move) || jsonb_build_object('filter_name', filter.name) order by move.moved_on, move.number)
+                from media_move as move
+                join media_piece as piece on piece.site_id = move.site_id and piece.id = move.piece_id
+                left join filter on filter.site_id = move.site_id and filter.id = move.filter_id
+                where move.site_id = #{site} and move.removed_at is null and piece.removed_at is null
+              ), '[]'),
+              'ripe_days',
+              (select value from sum_rule where site_id = #{site} and rule_key = #{ripe})
+            )
             """)
-    List<PieceRow> listPieces(long site);
+    Kept find(long site, String ripe);
 
     @Insert("""
             insert into media_piece (site_id, id, name, kind, grams, since, from_id, done_by)
@@ -35,19 +55,6 @@ interface PieceMapper {
 
     @Update("update media_piece set removed_at = #{now} where site_id = #{site} and id = #{id} and removed_at is null")
     int deletePiece(long site, UUID id, Instant now);
-
-    /** Moves of pieces that are on record, in the order they were made. */
-    @Select("""
-            select
-              move.id, move.number, move.piece_id, move.moved_on, move.spot, move.tank_id, move.filter_id, move.for_tank_id,
-              move.grams, move.parted, move.why, move.seen_on, move.done_by, filter.name as filter_name
-            from media_move as move
-            join media_piece as piece on piece.site_id = move.site_id and piece.id = move.piece_id
-            left join filter on filter.site_id = move.site_id and filter.id = move.filter_id
-            where move.site_id = #{site} and move.removed_at is null and piece.removed_at is null
-            order by move.moved_on, move.number
-            """)
-    List<MoveRow> listMoves(long site);
 
     @Insert("""
             insert into media_move
@@ -64,4 +71,16 @@ interface PieceMapper {
 
     @Update("update media_move set seen_on = #{on} where site_id = #{site} and id = #{id} and removed_at is null")
     int updateSeen(long site, UUID id, @Nullable LocalDate on);
+
+    /**
+     * What a statement gathered of a site's media.
+     *
+     * @param pieces by name
+     * @param moves of pieces that are on record, in the order they were made
+     * @param ripeDays null where the site goes by our rule
+     */
+    record Kept(
+            List<PieceRow> pieces,
+            List<MoveRow> moves,
+            @Nullable Double ripeDays) {}
 }

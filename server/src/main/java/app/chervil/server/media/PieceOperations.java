@@ -91,7 +91,7 @@ public class PieceOperations {
     public PieceView begin(SignedIn who, UUID id, PieceInput input) {
         PieceRow row =
                 new PieceRow(id, input.name().trim(), input.kind(), input.grams(), input.since(), null, who.name());
-        List<PieceRow> kept = mapper.listPieces(who.siteId());
+        List<PieceRow> kept = books.kept(who).pieces();
         Optional<PieceRow> same =
                 kept.stream().filter(one -> one.id().equals(id)).findFirst();
         if (same.isPresent()) {

@@ -1,6 +1,7 @@
 package app.chervil.server.people;
 
 import app.chervil.core.agenda.People;
+import app.chervil.server.account.Role;
 import app.chervil.server.people.TimeView.ExceptionInput;
 import java.time.LocalDate;
 import java.util.List;
@@ -14,19 +15,27 @@ import org.jspecify.annotations.Nullable;
 /** Tables person_hours, day_exception and keeper_only. */
 @Mapper
 interface TimeMapper {
-    /** Everything said about people's time; exceptions from a day on. */
+    /** The people and everything said about their time; exceptions from a day on. */
     @Select("""
             select json_build_object(
+              'people',
+              coalesce((
+                select json_agg(
+                  json_build_object('id', id, 'name', name, 'role', role)
+                  order by array_position(array['KEEPER', 'HELPER', 'VIEWER'], role), name, id)
+                from account
+                where site_id = #{site} and removed_at is null
+              ), '[]'),
               'hours',
-              (select json_agg(person_hours) from person_hours where site_id = #{site}),
+              coalesce((select json_agg(person_hours) from person_hours where site_id = #{site}), '[]'),
               'exceptions',
-              (
+              coalesce((
                 select json_agg(day_exception order by first_day, id)
                 from day_exception
                 where site_id = #{site} and last_day >= #{since}
-              ),
+              ), '[]'),
               'keeper_only',
-              (select json_agg(work) from keeper_only where site_id = #{site})
+              coalesce((select json_agg(work) from keeper_only where site_id = #{site}), '[]')
             )
             """)
     Said find(long site, LocalDate since);
@@ -53,11 +62,11 @@ interface TimeMapper {
     @Delete("delete from keeper_only where site_id = #{site}")
     void deleteKeeperOnly(long site);
 
-    /** Tables person_hours, day_exception and keeper_only of a site; null where nothing was said. */
-    record Said(
-            @Nullable List<HoursRow> hours,
-            @Nullable List<ExceptionRow> exceptions,
-            @Nullable List<String> keeperOnly) {}
+    /** Tables person_hours, day_exception and keeper_only of a site, and its people. */
+    record Said(List<PersonRow> people, List<HoursRow> hours, List<ExceptionRow> exceptions, List<String> keeperOnly) {}
+
+    /** Table account, of what bears on work. */
+    record PersonRow(long id, String name, Role role) {}
 
     /** Table person_hours. */
     record HoursRow(long accountId, int weekday, int minutes) {}

@@ -5,13 +5,12 @@ import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.filter.CareAction;
 import app.chervil.core.plan.Chain.Hands;
 import app.chervil.core.tank.TankChore;
-import app.chervil.server.account.Account;
-import app.chervil.server.account.AccountOperations;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteMemory;
 import app.chervil.server.people.TimeMapper.ExceptionRow;
 import app.chervil.server.people.TimeMapper.HoursRow;
+import app.chervil.server.people.TimeMapper.PersonRow;
 import app.chervil.server.people.TimeMapper.Said;
 import app.chervil.server.people.TimeView.DayException;
 import app.chervil.server.people.TimeView.ExceptionInput;
@@ -29,7 +28,6 @@ import java.util.Locale;
 import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -42,14 +40,12 @@ public class TimeOperations {
     private static final String NOTHING = "NOTHING";
 
     private final TimeMapper mapper;
-    private final AccountOperations accounts;
     private final TankOperations tanks;
     private final SiteMemory memory;
 
-    TimeOperations(TimeMapper mapper, AccountOperations accounts, TankOperations tanks, SiteMemory memory) {
+    TimeOperations(TimeMapper mapper, TankOperations tanks, SiteMemory memory) {
         this.memory = memory;
         this.mapper = mapper;
-        this.accounts = accounts;
         this.tanks = tanks;
     }
 
@@ -61,10 +57,9 @@ public class TimeOperations {
 
     private People load(SignedIn who) {
         Said said = mapper.find(who.siteId(), tanks.today());
-        List<HoursRow> hours = given(said.hours());
-        List<String> keeperOnly = given(said.keeperOnly());
+        List<HoursRow> hours = said.hours();
         return new People(
-                accounts.list(who).stream()
+                said.people().stream()
                         .map(person -> new People.Person(
                                 person.id(),
                                 person.name(),
@@ -72,12 +67,8 @@ public class TimeOperations {
                                 week(person, hours)))
                         .toList(),
                 hours.isEmpty(),
-                given(said.exceptions()).stream().map(ExceptionRow::days).toList(),
-                keeperOnly.isEmpty() ? People.USUALLY_KEEPER : Set.copyOf(keeperOnly));
-    }
-
-    private static <T> List<T> given(@Nullable List<T> rows) {
-        return rows == null ? List.of() : rows;
+                said.exceptions().stream().map(ExceptionRow::days).toList(),
+                said.keeperOnly().isEmpty() ? People.USUALLY_KEEPER : Set.copyOf(said.keeperOnly()));
     }
 
     @Transactional(readOnly = true)
@@ -119,7 +110,7 @@ public class TimeOperations {
                 : FirstLetter.upper(action.name().toLowerCase(Locale.ROOT));
     }
 
-    private static List<Integer> week(Account person, List<HoursRow> rows) {
+    private static List<Integer> week(PersonRow person, List<HoursRow> rows) {
         int usual = rows.isEmpty() && person.role() == Role.KEEPER ? People.USUAL_MINUTES : 0;
         List<Integer> week = new ArrayList<>();
         for (int weekday = 1; weekday <= 7; weekday++) {
@@ -166,7 +157,7 @@ public class TimeOperations {
                 .check(!input.lastDay().isBefore(tanks.today()), "lastDay", "over", "These days are over.")
                 .done();
         Long account = input.accountId();
-        if (account != null && accounts.list(who).stream().noneMatch(person -> person.id() == account)) {
+        if (account != null && people(who).all().stream().noneMatch(person -> person.account() == account)) {
             throw Rejected.field("accountId", "unknown", "There is no such person.");
         }
         mapper.insertException(who.siteId(), input);

@@ -95,12 +95,6 @@ public class SumOperations {
         });
     }
 
-    /** Days until new media counts as ripe in the usual tank, by the site's rule. */
-    @Transactional(readOnly = true)
-    public double ripeDays(SignedIn who) {
-        return rules(who).valueOf(RuleBook.RIPE_DAYS);
-    }
-
     private KeptRules rules(SignedIn who) {
         return new KeptRules(
                 mapper.listRules(who.siteId()).stream().collect(Collectors.toMap(RuleRow::ruleKey, RuleRow::value)));

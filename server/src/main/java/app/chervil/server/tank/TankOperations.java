@@ -50,11 +50,10 @@ public class TankOperations {
                 .toList();
     }
 
+    /** Tanks in use, and those deleted at any time, for what happened in them. */
     @Transactional(readOnly = true)
-    public List<TankEver> listEver(SignedIn who) {
-        return tanks.listEver(who.siteId()).stream()
-                .map(row -> new TankEver(row.tank(), row.quarantine()))
-                .toList();
+    public List<Tank> listEver(SignedIn who) {
+        return tanks.listEver(who.siteId()).stream().map(TankRow::tank).toList();
     }
 
     /**

@@ -56,6 +56,7 @@ record TankRow(
                 new Tank.Setting(
                         water, stocking, feeding, bacteriaHome, tapWater, bucketL, drawShare, animals.animals()),
                 new Tank.Practice(new Schools(openingSchool, sockSchool), rinseWater, thoroughness, measuresFlow),
+                quarantine,
                 Optional.ofNullable(deletedAt));
     }
 }

@@ -11,7 +11,12 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import app.chervil.server.ChervilTest;
 import app.chervil.server.TestSite;
 import jakarta.servlet.http.Cookie;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.Base64;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -66,6 +71,29 @@ class SignInTest {
                         .with(csrf()))
                 .andExpect(status().isNoContent());
         mvc.perform(get("/api/tanks").cookie(session)).andExpect(status().isUnauthorized());
+    }
+
+    @ParameterizedTest
+    @CsvSource({"45, false", "75, true"})
+    void that_a_session_was_used_is_written_once_a_minute(int secondsAgo, boolean again) throws Exception {
+        person("una" + secondsAgo);
+        Cookie session = signIn("una" + secondsAgo, "a long enough password")
+                .andReturn()
+                .getResponse()
+                .getCookie("chervil_session");
+        String id = new String(Base64.getDecoder().decode(session.getValue()), StandardCharsets.UTF_8);
+        long before = Instant.now().minusSeconds(secondsAgo).toEpochMilli();
+        jdbc.sql("update spring_session set last_access_time = ? where session_id = ?")
+                .params(before, id)
+                .update();
+
+        mvc.perform(get("/api/tanks").cookie(session)).andExpect(status().isOk());
+
+        long after = jdbc.sql("select last_access_time from spring_session where session_id = ?")
+                .param(id)
+                .query(Long.class)
+                .single();
+        assertThat(after > before).isEqualTo(again);
     }
 
     @Test

@@ -49,6 +49,7 @@ class CalendarFileTest {
             new Tank.Setting(
                     WaterKind.FRESH, Stocking.NORMAL, Feeding.NORMAL, BacteriaHome.MEDIA, TapWater.CHLORAMINE, 8, 0.25),
             new Tank.Practice(Schools.DEFAULT, RinseWater.TANK_WATER, Thoroughness.LIGHT),
+            false,
             Optional.empty());
 
     private static Visit visit(LocalDate on) {

@@ -27,6 +27,7 @@ import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.media.PieceInput.PieceMove;
 import app.chervil.server.media.PieceInput.SpotInput;
+import app.chervil.server.media.PieceMapper.Kept;
 import app.chervil.server.media.PieceRows.Carried;
 import app.chervil.server.media.PieceRows.MoveRow;
 import app.chervil.server.media.PieceRows.PieceRow;
@@ -70,7 +71,7 @@ class PieceOperationsTest {
     @BeforeEach
     void bag() {
         when(tanks.today()).thenReturn(TODAY);
-        when(mapper.listPieces(7)).thenReturn(List.of(row));
+        when(books.kept(KEEPER)).thenReturn(new Kept(List.of(row), List.of(first), null));
         when(mapper.insertPiece(eq(7L), any())).thenReturn(1);
         when(mapper.insertMove(eq(7L), any())).thenReturn(1);
         when(plans.spot(any(), any(), any())).thenReturn(new Spot.WetShelf());
