@@ -108,6 +108,19 @@ final class LampSteps {
                 .does(LAMP_IN);
     }
 
+    /** Of a filter that is put together: a new one has its lamp in, one that was moved has not. */
+    static Template seated() {
+        return step(
+                        Phase.LAMP_SHUT,
+                        "lamp-seated",
+                        "Are sleeve and lamp in, and the bay shut to its mark? If not, press the sleeve home with its ring"
+                                + " greased, and slide the lamp in with a clean cloth.")
+                .because(
+                        "Water in the lamp bay is an electrical danger. The lamp is not lit before all joints are dry.")
+                .mind(ELECTRICITY, MERCURY, GLASS)
+                .using(Material.SOFT_CLOTH, Material.GREASE);
+    }
+
     static Template bayShut() {
         return step(Phase.LAMP_SHUT, "bay-shut", "See that the bay is dry and twist it shut to its mark.")
                 .because("Water in the lamp bay is an electrical danger.")

@@ -8,12 +8,16 @@ import static app.chervil.core.procedure.Template.step;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Material;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.filter.StageKind.Texture;
 import app.chervil.core.passport.Build;
 import app.chervil.core.passport.Build.ShutOff;
 import app.chervil.core.passport.Place;
 import app.chervil.core.passport.Place.Content;
+import app.chervil.core.procedure.Situation.PathStage;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 
 /**
  * Putting a filter together and starting it on a tank, in the order hands can do it (docs/sources.md#set-up): parts counted, dust
@@ -23,6 +27,8 @@ import java.util.List;
 final class SetUpSteps {
     private static final int LEAK_MINUTES = 10;
     private static final int REST_MINUTES = 5;
+    private static final Set<Texture> NEW_IN_DUST =
+            EnumSet.of(Texture.SPONGE, Texture.COARSE, Texture.MEDIUM, Texture.FINE, Texture.GRAINS);
 
     private final Situation situation;
     private final Build build;
@@ -37,11 +43,17 @@ final class SetUpSteps {
         SetUpSteps setUp = new SetUpSteps(situation);
         setUp.prepared();
         setUp.loaded();
-        setUp.placed();
-        if (situation.build().hangsOnHoses()) {
-            setUp.hoses();
+        if (situation.hasLamp()) {
+            setUp.add(LampSteps.seated());
         }
-        setUp.intake();
+        if (situation.build().is(FilterKind.INTERNAL)) {
+            setUp.intake();
+            setUp.placed();
+        } else {
+            setUp.placed();
+            setUp.piped();
+            setUp.intake();
+        }
         AnimalSteps.guards(situation).forEach(setUp::add);
         setUp.filled();
         setUp.started();
@@ -60,10 +72,20 @@ final class SetUpSteps {
                 .because("Filling the filter lowers the tank. Out of the water a heater cracks or burns.")
                 .mind(ELECTRICITY)
                 .does(HEATER_OFF));
-        add(step(Phase.RENEW, "dust", "Rinse new foam and media under the tap until the water runs clear.")
+        if (build.is(FilterKind.AIR_SPONGE) || situation.path().stream().anyMatch(SetUpSteps::isRinsed)) {
+            add(dust());
+        }
+    }
+
+    private static boolean isRinsed(PathStage stage) {
+        return NEW_IN_DUST.contains(stage.kind().texture()) || Procedure.isBio(stage);
+    }
+
+    private static Template dust() {
+        return step(Phase.RENEW, "dust", "Rinse new foam and media under the tap until the water runs clear.")
                 .because(
                         "Nothing lives in them yet. What comes from a running tank is rinsed in tank water only, and kept"
-                                + " wet. Carbon stays in its bag."));
+                                + " wet. Carbon stays in its bag.");
     }
 
     /** From the bottom up: the last place a hand meets is filled first. */
@@ -169,6 +191,20 @@ final class SetUpSteps {
                                         .does(HANDS_IN),
                         stage))
                 .forEach(steps::add);
+    }
+
+    private void piped() {
+        if (build.is(FilterKind.SUMP)) {
+            add(step(
+                            Phase.CONNECT,
+                            "plumb",
+                            "Join drain and return, their unions tight by hand, and see that the overflow is clear.")
+                    .because("A tool cracks unions. What blocks the overflow floods the room.")
+                    .mind(FLOOD));
+        }
+        if (build.hangsOnHoses()) {
+            hoses();
+        }
     }
 
     private void hoses() {

@@ -7,11 +7,14 @@ import static app.chervil.core.procedure.Template.step;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Material;
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.filter.StageKind.Texture;
 import app.chervil.core.passport.Build;
 import app.chervil.core.passport.Place;
 import app.chervil.core.passport.Place.Content;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 
 /**
  * Taking a filter down, in the order hands can do it (docs/sources.md#take-down): along to another place with what lives in it
@@ -19,6 +22,7 @@ import java.util.List;
  */
 final class TakeDownSteps {
     private static final int HOUR = 60;
+    private static final Set<Texture> FOAM = EnumSet.of(Texture.SPONGE, Texture.COARSE, Texture.MEDIUM);
 
     private final Situation situation;
     private final Build build;
@@ -66,11 +70,7 @@ final class TakeDownSteps {
         add(CommonSteps.gloves());
         add(HeaterSteps.off(build));
         if (holdsLife()) {
-            add(step(
-                            Phase.DRAW,
-                            "keep-bucket",
-                            "Take a clean bucket, and enough tank water to cover "
-                                    + (moves ? "foam and media." : "media that shall live."))
+            add(step(Phase.DRAW, "keep-bucket", keeping())
                     .because("In their own water they keep; what tap water holds against germs kills them.")
                     .mind(SIPHON)
                     .using(Material.MEDIA_BUCKET)
@@ -78,12 +78,24 @@ final class TakeDownSteps {
         }
     }
 
+    private String keeping() {
+        if (!moves) {
+            return "Take a clean bucket, and enough tank water to cover media that shall live.";
+        }
+        return holdsFoam()
+                ? "Take two clean buckets of tank water: one deep enough to cover foam and media, one to squeeze foam in."
+                : "Take a clean bucket, and enough tank water to cover the media.";
+    }
+
     private boolean holdsLife() {
-        return situation.path().stream()
-                        .anyMatch(stage -> Procedure.isBio(stage)
-                                || stage.kind().texture() == StageKind.Texture.SPONGE
-                                || stage.kind().texture() == StageKind.Texture.COARSE)
-                || build.is(FilterKind.AIR_SPONGE);
+        return holdsFoam() || situation.path().stream().anyMatch(Procedure::isBio);
+    }
+
+    private boolean holdsFoam() {
+        return build.is(FilterKind.AIR_SPONGE)
+                || situation.path().stream()
+                        .map(stage -> stage.kind().texture())
+                        .anyMatch(FOAM::contains);
     }
 
     private void stopped() {
@@ -114,8 +126,17 @@ final class TakeDownSteps {
                     .using(Material.BUCKET)
                     .does(HANDS_IN));
         }
+        if (situation.path().stream().anyMatch(stage -> stage.kind() == StageKind.SOCK)) {
+            add(step(Phase.CARRY, "socks-out", "Lift the socks out over a bucket.")
+                    .using(Material.BUCKET)
+                    .does(HANDS_IN));
+        }
         if (build.is(FilterKind.SUMP)) {
-            add(step(Phase.CARRY, "drain-sump", "Pump or siphon the sump empty, down to a finger's width.")
+            add(step(
+                            Phase.CARRY,
+                            "drain-sump",
+                            "Pump or siphon the sump empty, down to a finger's width. Then loosen drain and return over a"
+                                    + " bucket.")
                     .because("Never lifted with water in it: its seams are not made for that.")
                     .mind(SIPHON, HEAVY)
                     .using(Material.SIPHON, Material.BUCKET)
@@ -187,11 +208,15 @@ final class TakeDownSteps {
 
     private void washed() {
         if (moves) {
-            add(step(
-                            Phase.RINSE_FIRST,
-                            "rinse",
-                            "Squeeze foam out in tank water in the other bucket, and lay it back into the clean one, wet.")
-                    .because("Dirt that travels along uses up their oxygen. Spent carbon and pads are thrown away."));
+            if (holdsFoam()) {
+                add(
+                        step(
+                                        Phase.RINSE_FIRST,
+                                        "rinse",
+                                        "Squeeze foam out in the other bucket of tank water, and lay it back into the clean one, wet.")
+                                .because(
+                                        "Dirt that travels along uses up their oxygen. Spent carbon and pads are thrown away."));
+            }
             if (holdsLife()) {
                 add(step(
                                 Phase.BENCH,
@@ -217,7 +242,10 @@ final class TakeDownSteps {
         add(step(
                         Phase.HOUSING,
                         "wash",
-                        "Wash housing, trays, hoses and dead foam under the tap. Throw pads, floss and chemical media away.")
+                        build.is(FilterKind.UV_UNIT)
+                                ? "Wash its housing and hoses under the tap."
+                                : "Wash housing, trays, hoses and dead foam under the tap. Throw pads, floss and chemical media"
+                                        + " away.")
                 .because("Nothing that lives is in them now. No soap: it stays."));
     }
 

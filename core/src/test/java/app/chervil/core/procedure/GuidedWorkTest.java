@@ -80,6 +80,49 @@ class GuidedWorkTest {
                 .isTrue());
     }
 
+    /** A clean of the whole filter that sets out its parts, empties it and wipes it; one step is a stage's own. */
+    private static GuidedWork cleaning(Event... events) {
+        return GuidedWork.replay(
+                List.of(
+                        cleaning("empty", OptionalLong.of(70), OptionalLong.empty()),
+                        cleaning("wipe", OptionalLong.of(70), OptionalLong.empty()),
+                        cleaning("foam", OptionalLong.of(70), OptionalLong.of(7)),
+                        cleaning("start", OptionalLong.empty(), OptionalLong.empty())),
+                List.of(events));
+    }
+
+    private static Step cleaning(String id, OptionalLong task, OptionalLong stage) {
+        return new Step(
+                id,
+                new Words(id, ""),
+                new About(task, stage, OptionalInt.empty(), OptionalInt.empty()),
+                new Care(List.of(), List.of(), OptionalInt.empty()),
+                Optional.empty(),
+                Set.of(),
+                0);
+    }
+
+    private static Event tick(Kind kind, String step) {
+        return new Event(kind, step, "", BEGIN);
+    }
+
+    @Test
+    void a_clean_of_the_whole_filter_is_finished_once_no_step_of_it_is_left_open() {
+        assertThat(cleaning().finished(70, CareAction.CLEAN)).isFalse();
+        assertThat(cleaning(tick(Kind.DONE, "start")).finished(70, CareAction.CLEAN))
+                .isFalse();
+        assertThat(cleaning(tick(Kind.DONE, "empty")).finished(70, CareAction.CLEAN))
+                .isFalse();
+        assertThat(cleaning(tick(Kind.DONE, "empty"), tick(Kind.DONE, "wipe")).finished(70, CareAction.CLEAN))
+                .isTrue();
+        assertThat(cleaning(tick(Kind.DONE, "empty"), tick(Kind.SKIPPED, "wipe"))
+                        .finished(70, CareAction.CLEAN))
+                .isTrue();
+        assertThat(cleaning(tick(Kind.SKIPPED, "empty"), tick(Kind.SKIPPED, "wipe"))
+                        .finished(70, CareAction.CLEAN))
+                .isFalse();
+    }
+
     /** Whoever ticks the same things in the same order, however often each is sent, comes to the same. */
     @Test
     void an_event_sent_again_at_once_changes_nothing() {

@@ -57,6 +57,55 @@ class SetUpTest {
         assertThat(words(sump, "level")).startsWith("Fill the tank to its weir");
     }
 
+    @ParameterizedTest(name = "{0}")
+    @CsvSource({
+        "CANISTER, count gloves heater-off dust load load load load stand pipes cut on-intake on-intake fill lid connect"
+                + " ends-in level start leak flow-after heater-on finish",
+        "HANG_ON_BACK, count gloves heater-off dust load load load load stand on-intake on-intake fill level start leak"
+                + " flow-after heater-on finish",
+        "INTERNAL, count gloves heater-off dust load load on-intake stand level start leak flow-after heater-on finish",
+        "AIR_SPONGE, count gloves heater-off dust sponge valve stand level start leak heater-on finish",
+        "SUMP, count gloves heater-off dust load sock stand plumb fill level start run-mark drain-test mark-off restart"
+                + " leak sump-on flow-after heater-on finish",
+        "UV_UNIT, count gloves heater-off lamp-seated stand pipes cut connect ends-in fill level start leak lamp-on"
+                + " heater-on finish"
+    })
+    void every_kind_is_put_together_in_the_order_a_hand_can_do_it(FilterKind kind, String order) {
+        assertThat(codes(usual(usualBuild(kind)))).containsExactly(order.split(" "));
+    }
+
+    private static Build usualBuild(FilterKind kind) {
+        return Build.usual(kind, kind == FilterKind.CANISTER ? Optional.of(FlowDirection.BOTTOM_UP) : Optional.empty());
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "CANISTER, stand, 'Stand Weir level below the tank, with room above to lift its head.'",
+        "HANG_ON_BACK, stand, 'Hang Weir level on the rim, resting on the glass below.'",
+        "AIR_SPONGE, valve, 'Fit the check valve outside the tank, its arrow towards the tank.'",
+        "AIR_SPONGE, start, 'Dry your hands, check the drip loop, and plug in Weir. Do bubbles rise?'",
+        "HANG_ON_BACK, start, 'Dry your hands, check the drip loop, and plug in Weir. Is water moving?'",
+        "UV_UNIT, start, 'Dry your hands, check the drip loop, and plug in the pump of Weir; the lamp waits. Is water moving?'",
+        "CANISTER, leak, 'Press dry paper round every joint after ten minutes.'",
+        "SUMP, leak, 'Watch the level and every joint for ten minutes.'",
+        "AIR_SPONGE, leak, 'See that bubbles rise evenly and the sponge stays down.'",
+        "INTERNAL, leak, 'Watch that it stays level and water runs where it should.'",
+        "SUMP, plumb, 'Join drain and return, their unions tight by hand, and see that the overflow is clear.'",
+        "SUMP, load, 'Lay the bio media in, out to the edges.'"
+    })
+    void the_words_say_what_is_true_of_its_kind(FilterKind kind, String code, String words) {
+        assertThat(words(usual(usualBuild(kind)), code)).isEqualTo(words);
+    }
+
+    @Test
+    void only_what_holds_foam_or_media_has_dust_to_rinse_off() {
+        Passport bare =
+                Passport.usual(usualBuild(FilterKind.INTERNAL), List.of(StageKind.STRAINER, StageKind.IMPELLER));
+
+        assertThat(codes(Procedure.setUp(situation(bare, path(StageKind.STRAINER, StageKind.IMPELLER)))))
+                .doesNotContain("dust");
+    }
+
     private static Procedure shutBy(ShutOff shutOff) {
         return usual(
                 Build.usual(FilterKind.CANISTER, Optional.of(FlowDirection.SIDE_THEN_TRAYS), shutOff, Fill.PRIMER));

@@ -23,6 +23,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -39,6 +40,92 @@ class TakeDownTest {
     private static Procedure takenDown(Build build, List<StageKind> path, Occasion why) {
         return Procedure.takeDown(
                 SetUpTest.situation(Passport.usual(build, path), SetUpTest.path(path.toArray(StageKind[]::new))), why);
+    }
+
+    @ParameterizedTest(name = "{0}, {1}")
+    @CsvSource({
+        "CANISTER, MOVE, beside gloves heater-off keep-bucket stop break mark uncouple pipes lid-off unload unload unload"
+                + " unload tip level heater-on rinse air pack finish",
+        "CANISTER, STORE, beside gloves heater-off keep-bucket stop break mark uncouple pipes lid-off unload unload unload"
+                + " unload tip level heater-on alive wash rotor ring dry finish",
+        "HANG_ON_BACK, MOVE, beside gloves heater-off keep-bucket stop lift-off unload unload unload unload level"
+                + " heater-on rinse air pack finish",
+        "HANG_ON_BACK, STORE, beside gloves heater-off keep-bucket stop lift-off unload unload unload unload level"
+                + " heater-on alive wash rotor dry finish",
+        "INTERNAL, MOVE, beside gloves heater-off keep-bucket stop lift-out unload unload level heater-on rinse air pack"
+                + " finish",
+        "INTERNAL, STORE, beside gloves heater-off keep-bucket stop lift-out unload unload level heater-on alive wash"
+                + " rotor dry finish",
+        "AIR_SPONGE, MOVE, beside gloves heater-off keep-bucket stop lift-out level heater-on rinse air pack finish",
+        "AIR_SPONGE, STORE, beside gloves heater-off keep-bucket stop lift-out level heater-on alive wash dry finish",
+        "SUMP, MOVE, beside gloves heater-off keep-bucket stop socks-out drain-sump unload level heater-on air pack"
+                + " finish",
+        "SUMP, STORE, beside gloves heater-off keep-bucket stop socks-out drain-sump unload level heater-on alive wash"
+                + " rotor dry finish",
+        "UV_UNIT, MOVE, beside gloves heater-off stop break mark uncouple pipes cool bay lamp-out sleeve-out wrap level"
+                + " heater-on pack finish",
+        "UV_UNIT, STORE, beside gloves heater-off stop break mark uncouple pipes cool bay lamp-out sleeve-out wrap level"
+                + " heater-on wash dry finish"
+    })
+    void every_kind_is_taken_down_in_the_order_a_hand_can_do_it(FilterKind kind, Occasion why, String order) {
+        assertThat(codes(takenDown(build(kind), path(kind), why))).containsExactly(order.split(" "));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "AIR_SPONGE, MOVE, keep-bucket, 'Take two clean buckets of tank water: one deep enough to cover foam and media, one to squeeze foam in.'",
+        "SUMP, MOVE, keep-bucket, 'Take a clean bucket, and enough tank water to cover the media.'",
+        "SUMP, STORE, keep-bucket, 'Take a clean bucket, and enough tank water to cover media that shall live.'",
+        "HANG_ON_BACK, MOVE, unload:place-0, 'Take out the coarse foam; what is porous goes into the bucket.'",
+        "HANG_ON_BACK, STORE, unload:place-0, 'Take out the coarse foam.'",
+        "SUMP, STORE, unload, 'Take out the bio media. What shall live goes into the bucket at once, under water.'",
+        "UV_UNIT, STORE, wash, 'Wash its housing and hoses under the tap.'",
+        "SUMP, MOVE, drain-sump, 'Pump or siphon the sump empty, down to a finger''s width. Then loosen drain and return over a bucket.'"
+    })
+    void the_words_say_what_is_true_of_its_kind(FilterKind kind, Occasion why, String code, String words) {
+        assertThat(words(takenDown(build(kind), path(kind), why), code)).isEqualTo(words);
+    }
+
+    @Test
+    void medium_foam_alone_is_kept_alive_as_well() {
+        assertThat(codes(takenDown(
+                        build(FilterKind.INTERNAL), List.of(StageKind.MEDIUM_FOAM, StageKind.IMPELLER), Occasion.MOVE)))
+                .contains("keep-bucket", "rinse", "air");
+    }
+
+    @Test
+    void what_lives_leaves_the_filter_as_such_and_what_does_not_only_leaves_it() {
+        Procedure moved = takenDown(
+                build(FilterKind.INTERNAL), List.of(StageKind.COARSE_FOAM, StageKind.BIO_MEDIA), Occasion.MOVE);
+
+        assertThat(moved.steps())
+                .filteredOn(step -> step.effects().contains(Effect.BIO_OUT))
+                .extracting(step -> step.what().text())
+                .isNotEmpty()
+                .allMatch(text -> text.contains("bio media"));
+    }
+
+    @Test
+    void a_heavy_canister_is_carried_to_where_there_is_room() {
+        Build heavy =
+                Build.usual(FilterKind.CANISTER, Optional.of(FlowDirection.BOTTOM_UP), ShutOff.BLOCK, Fill.PRIMER);
+
+        assertThat(codes(takenDown(heavy, path(FilterKind.CANISTER), Occasion.MOVE))
+                        .contains("carry"))
+                .isEqualTo(Extent.isCarried(heavy));
+    }
+
+    @Test
+    void a_lamp_in_a_canister_without_a_sleeve_is_packed_without_one() {
+        List<StageKind> lit = List.of(StageKind.COARSE_FOAM, StageKind.UV_LAMP, StageKind.IMPELLER);
+        List<StageKind> sleeved =
+                List.of(StageKind.COARSE_FOAM, StageKind.UV_LAMP, StageKind.UV_SLEEVE, StageKind.IMPELLER);
+
+        assertThat(codes(takenDown(build(FilterKind.CANISTER), lit, Occasion.MOVE)))
+                .contains("lamp-out")
+                .doesNotContain("sleeve-out");
+        assertThat(codes(takenDown(build(FilterKind.CANISTER), sleeved, Occasion.MOVE)))
+                .containsSubsequence("lamp-out", "sleeve-out", "wrap");
     }
 
     @Test

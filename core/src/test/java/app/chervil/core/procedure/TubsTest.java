@@ -7,6 +7,7 @@ import app.chervil.core.calc.Quantity;
 import app.chervil.core.calc.Unit;
 import app.chervil.core.calc.Units;
 import app.chervil.core.procedure.Tubs.Means;
+import app.chervil.core.procedure.Tubs.Vessel;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -53,6 +54,42 @@ class TubsTest {
                     .isTrue();
             assertThat(tubs.litresEach()).isLessThanOrEqualTo(Math.max(1, means.bucketL()));
         }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"2, true, 15", "1, true, 10", "1, false, 5", "0, true, 5"})
+    void what_is_drawn_in_all_is_each_times_their_number(int rinses, boolean bio, double litres) {
+        assertThat(Tubs.of(rinses, bio, USUAL).litres()).isEqualTo(litres);
+    }
+
+    @Test
+    void the_smallest_of_the_keepers_own_that_is_no_more_than_two_thirds_full_is_named() {
+        Means own = new Means(
+                8,
+                220,
+                0.25,
+                Units.METRIC,
+                List.of(new Vessel("Big", 12), new Vessel("Small", 3), new Vessel("Middle", 7.5)));
+
+        assertThat(own.vesselFor(2).map(Vessel::name)).hasValue("Small");
+        assertThat(own.vesselFor(2.1).map(Vessel::name)).hasValue("Middle");
+        assertThat(own.vesselFor(5).map(Vessel::name)).hasValue("Middle");
+        assertThat(own.vesselFor(8.1)).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"4, 1 bucket", "3.9, 1 tub"})
+    void four_litres_and_more_are_a_bucket(double litres, String words) {
+        assertThat(new Tubs(1, litres, false).toBring(false)).containsExactly(words);
+    }
+
+    @Test
+    void there_is_a_tub_for_foam_where_foam_has_one_and_no_tap() {
+        assertThat(new Tubs(2, 5, true).hasOneForFoam(false)).isTrue();
+        assertThat(new Tubs(2, 5, true).hasOneForFoam(true)).isFalse();
+        assertThat(new Tubs(1, 5, true).hasOneForFoam(false)).isFalse();
+        assertThat(new Tubs(1, 5, false).hasOneForFoam(false)).isTrue();
+        assertThat(new Tubs(0, 0, false).hasOneForFoam(false)).isFalse();
     }
 
     @Test
