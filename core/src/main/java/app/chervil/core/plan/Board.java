@@ -60,13 +60,7 @@ final class Board {
     Board(Instance instance) {
         this.instance = instance;
         days = instance.days();
-        List<Lane> made = new ArrayList<>();
-        Closures closures = new Closures(instance.hours());
-        Timings timings = new Timings(days);
-        for (Chain chain : instance.chains()) {
-            made.add(new Lane(instance, closures, timings, chain, made.size()));
-        }
-        lanes = List.copyOf(made);
+        lanes = lanes(instance);
         placed = new int[lanes.size()][];
         Arrays.fill(placed, NOWHERE);
         load = new int[days];
@@ -100,6 +94,16 @@ final class Board {
         prices = new long[days];
         tooClose = new int[days];
         nothingClose = new int[days];
+    }
+
+    private static List<Lane> lanes(Instance instance) {
+        List<Lane> made = new ArrayList<>();
+        Closures closures = new Closures(instance.hours());
+        Timings timings = new Timings(instance.days());
+        for (Chain chain : instance.chains()) {
+            made.add(new Lane(instance, closures, timings, chain, made.size()));
+        }
+        return List.copyOf(made);
     }
 
     Sites sites() {

@@ -27,11 +27,10 @@ final class Sites {
     final List<List<Integer>> spacedOfTank = new ArrayList<>();
     final List<List<Logged>> loggedOfTank = new ArrayList<>();
     private final Map<Long, Integer> tankNumbers = new HashMap<>();
+    private final Map<Long, Integer> filterNumbers = new HashMap<>();
+    private final Map<Integer, Integer> roomNumbers = new HashMap<>();
 
     Sites(Instance instance, List<Lane> lanes) {
-        Map<Long, Integer> filterNumbers = new HashMap<>();
-        Map<Integer, Integer> roomNumbers = new HashMap<>();
-        Map<Long, Integer> byId = new HashMap<>();
         int count = lanes.size();
         tankOf = new int[count];
         filterOf = new int[count];
@@ -39,39 +38,9 @@ final class Sites {
         openingMinutes = new int[count];
         partner = new int[count];
         linked = new boolean[count];
-        Arrays.fill(partner, -1);
-        lanes.forEach(lane -> byId.put(lane.chain.id(), lane.index));
-        for (Lane lane : lanes) {
-            Place place = lane.chain.place();
-            int tank = number(tankNumbers, place.tank());
-            if (tank == lanesOfTank.size()) {
-                lanesOfTank.add(new ArrayList<>());
-                spacedOfTank.add(new ArrayList<>());
-                loggedOfTank.add(new ArrayList<>());
-            }
-            lanesOfTank.get(tank).add(lane.index);
-            if (lane.chain.demand().spaced()) {
-                spacedOfTank.get(tank).add(lane.index);
-            }
-            tankOf[lane.index] = tank;
-            filterOf[lane.index] = number(filterNumbers, place.filter());
-            roomOf[lane.index] = number(roomNumbers, instance.setUps().rooms().getOrDefault(place.tank(), 0));
-            openingMinutes[lane.index] = lane.chain.work().reach() == Reach.OPENED
-                    ? instance.setUps().openingMinutes().getOrDefault(place.filter(), 0)
-                    : 0;
-            lane.chain.demand().with().ifPresent(id -> partner[lane.index] = byId.getOrDefault(id, -1));
-        }
-        Map<Integer, List<Integer>> withPartner = IntStream.range(0, count)
-                .boxed()
-                .filter(lane -> partner[lane] >= 0)
-                .collect(Collectors.groupingBy(lane -> partner[lane]));
         partners = new int[count][];
-        for (int lane = 0; lane < count; lane++) {
-            partners[lane] = withPartner.getOrDefault(lane, List.of()).stream()
-                    .mapToInt(other -> other)
-                    .toArray();
-            linked[lane] = partner[lane] >= 0 || partners[lane].length > 0;
-        }
+        lanes.forEach(lane -> place(lane, instance.setUps()));
+        link(lanes);
         for (Logged logged : instance.before().logged()) {
             Integer tank = tankNumbers.get(logged.place().tank());
             if (tank != null) {
@@ -81,6 +50,44 @@ final class Sites {
         tanks = lanesOfTank.size();
         filters = filterNumbers.size();
         rooms = roomNumbers.size();
+    }
+
+    private void place(Lane lane, SetUps setUps) {
+        Place place = lane.chain.place();
+        int tank = number(tankNumbers, place.tank());
+        if (tank == lanesOfTank.size()) {
+            lanesOfTank.add(new ArrayList<>());
+            spacedOfTank.add(new ArrayList<>());
+            loggedOfTank.add(new ArrayList<>());
+        }
+        lanesOfTank.get(tank).add(lane.index);
+        if (lane.chain.demand().spaced()) {
+            spacedOfTank.get(tank).add(lane.index);
+        }
+        tankOf[lane.index] = tank;
+        filterOf[lane.index] = number(filterNumbers, place.filter());
+        roomOf[lane.index] = number(roomNumbers, setUps.rooms().getOrDefault(place.tank(), 0));
+        openingMinutes[lane.index] = lane.chain.work().reach() == Reach.OPENED
+                ? setUps.openingMinutes().getOrDefault(place.filter(), 0)
+                : 0;
+    }
+
+    private void link(List<Lane> lanes) {
+        Map<Long, Integer> byId = new HashMap<>();
+        lanes.forEach(lane -> byId.put(lane.chain.id(), lane.index));
+        Arrays.fill(partner, -1);
+        lanes.forEach(
+                lane -> lane.chain.demand().with().ifPresent(id -> partner[lane.index] = byId.getOrDefault(id, -1)));
+        Map<Integer, List<Integer>> withPartner = IntStream.range(0, lanes.size())
+                .boxed()
+                .filter(lane -> partner[lane] >= 0)
+                .collect(Collectors.groupingBy(lane -> partner[lane]));
+        for (int lane = 0; lane < lanes.size(); lane++) {
+            partners[lane] = withPartner.getOrDefault(lane, List.of()).stream()
+                    .mapToInt(other -> other)
+                    .toArray();
+            linked[lane] = partner[lane] >= 0 || partners[lane].length > 0;
+        }
     }
 
     private static <K> int number(Map<K, Integer> numbers, K key) {

@@ -1,5 +1,6 @@
 package app.chervil.server.calendar;
 
+import app.chervil.server.calendar.CalendarOperations.CalendarInput;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.util.List;
@@ -21,10 +22,10 @@ interface CalendarMapper {
               returning site_id, mark
             )
             insert into calendar_feed (site_id, account_id, secret_hash, starts_at, alarm_minutes, made_at)
-            select site_id, #{account}, mark, #{startsAt}, #{alarmMinutes}, #{now}
+            select site_id, #{account}, mark, #{feed.startsAt}, #{feed.alarmMinutes}, #{now}
             from opened
             """)
-    void insert(long site, long account, String hash, LocalTime startsAt, @Nullable Integer alarmMinutes, Instant now);
+    void insert(long site, long account, String hash, CalendarInput feed, Instant now);
 
     @Select("""
             select id, starts_at, alarm_minutes, made_at, read_at

@@ -85,8 +85,7 @@ public class CalendarOperations {
         byte[] bytes = new byte[SECRET_BYTES];
         random.nextBytes(bytes);
         String secret = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-        mapper.insert(
-                who.siteId(), who.accountId(), markOf(secret), input.startsAt(), input.alarmMinutes(), clock.instant());
+        mapper.insert(who.siteId(), who.accountId(), markOf(secret), input, clock.instant());
         return new NewFeed("/calendar/" + secret + ".ics");
     }
 

@@ -38,17 +38,10 @@ interface AlertMapper {
     /** Begins an alert unless the same one holds already. */
     @Insert("""
             insert into alert (site_id, device_id, tank_id, alarm, began_at, read_value, usual, service_id, changed_at)
-            values (#{site}, #{device.id}, #{device.tankId}, #{alarm}, #{began}, #{value}, #{usual}, null, #{now})
+            values (#{site}, #{device.id}, #{device.tankId}, #{begins.alarm}, #{begins.began}, #{begins.value}, #{begins.usual}, null, #{now})
             on conflict (site_id, device_id, alarm) where ended_at is null do nothing
             """)
-    int insert(
-            long site,
-            DeviceRow device,
-            Alarm alarm,
-            Instant began,
-            @Nullable Double value,
-            @Nullable Double usual,
-            Instant now);
+    int insert(long site, DeviceRow device, Begins begins, Instant now);
 
     /** Ends what a device is no longer alarmed about. */
     @Update("""
@@ -138,4 +131,11 @@ interface AlertMapper {
 
     /** Table alert_mail: hours in the site's zone; from one to the other only danger is told. */
     record MailWish(String address, int quietFrom, int quietTo) {}
+
+    /** An alert that begins, with what was read and what is usual. */
+    record Begins(
+            Alarm alarm,
+            Instant began,
+            @Nullable Double value,
+            @Nullable Double usual) {}
 }

@@ -8,6 +8,7 @@ import app.chervil.core.device.DeviceKind;
 import app.chervil.core.device.Signal;
 import app.chervil.core.device.Vigil;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.device.AlertMapper.Begins;
 import app.chervil.server.device.SignalMapper.StateRow;
 import app.chervil.server.procedure.GuidedOperations;
 import app.chervil.server.procedure.PowerSeen;
@@ -100,12 +101,13 @@ public class VigilOperations {
             alerts.insert(
                     device.siteId(),
                     device,
-                    alarm,
-                    alarm == Alarm.SILENT
-                            ? state.heardAt()
-                            : vigil.since().or(vigil::backOn).orElse(now),
-                    vigil.last().map(Signal::value).orElse(null),
-                    Standing.usual(vigil),
+                    new Begins(
+                            alarm,
+                            alarm == Alarm.SILENT
+                                    ? state.heardAt()
+                                    : vigil.since().or(vigil::backOn).orElse(now),
+                            vigil.last().map(Signal::value).orElse(null),
+                            Standing.usual(vigil)),
                     now);
         }
     }

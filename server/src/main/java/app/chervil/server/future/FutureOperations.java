@@ -161,7 +161,12 @@ public class FutureOperations {
                 .filter(FutureOperations::worthIt)
                 .toList();
         Progress progress = new Progress(who.siteId(), run.id());
-        Comparison.run(today, asked.ways(), asked.futures(), SEED, progress::at, progress::stopped)
+        Comparison.run(
+                        today,
+                        asked.ways(),
+                        new Comparison.Chances(asked.futures(), SEED),
+                        progress::at,
+                        progress::stopped)
                 .ifPresent(lived -> mapper.end(who.siteId(), run.id(), State.DONE, ways(asked, lived)));
     }
 

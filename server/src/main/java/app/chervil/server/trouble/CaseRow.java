@@ -10,8 +10,8 @@ import org.jspecify.annotations.Nullable;
  * Table trouble_case.
  *
  * @param filterName of the filter, also once it is gone
- * @param known what was known of the filter, as JSON
- * @param weights how the site's own cases weighed, by cause, as JSON
+ * @param known what was known of the filter when it was opened
+ * @param weights how the site's own cases weighed then
  * @param closedOn the day of {@code closedAt} on the site
  * @param repair that helped
  * @param cause that it was; null where nobody knows
@@ -26,8 +26,8 @@ record CaseRow(
         LocalDate noticedOn,
         Instant openedAt,
         String openedBy,
-        String known,
-        String weights,
+        Known known,
+        CauseWeights weights,
         Standing standing,
         @Nullable Instant closedAt,
         @Nullable LocalDate closedOn,

@@ -13,18 +13,15 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
 /** How often causes are met at a site, as its own closed cases say; nothing of it is stored but since when they count. */
 @Service
 public class RateOperations {
     private final TroubleMapper mapper;
-    private final JsonMapper json;
     private final Clock clock;
 
-    RateOperations(TroubleMapper mapper, JsonMapper json, Clock clock) {
+    RateOperations(TroubleMapper mapper, Clock clock) {
         this.mapper = mapper;
-        this.json = json;
         this.clock = clock;
     }
 
@@ -47,8 +44,7 @@ public class RateOperations {
             @Nullable String cause = row.cause();
             boolean counted = at != null && since.map(at::isAfter).orElse(true);
             if (cause != null && counted) {
-                Known known = json.readValue(row.known(), Known.class);
-                closed.add(new Experience.Closed(known.history(), row.complaint(), cause));
+                closed.add(new Experience.Closed(row.known().history(), row.complaint(), cause));
             }
         }
         return closed;

@@ -33,21 +33,16 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.core.type.TypeReference;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Cases of the trouble finder. Where a case stands follows from its events; what is stored of it is for lists and learning. */
 @Service
 public class TroubleOperations {
     private static final int MOST_EVENTS = 400;
-    private static final TypeReference<Map<String, Double>> WEIGHTS = new TypeReference<>() {};
-
     private final TroubleMapper mapper;
     private final FilterOperations filters;
     private final SiteBooks books;
     private final FollowUpOperations followUps;
     private final RateOperations rates;
-    private final JsonMapper json;
     private final Clock clock;
 
     TroubleOperations(
@@ -56,20 +51,18 @@ public class TroubleOperations {
             SiteBooks books,
             FollowUpOperations followUps,
             RateOperations rates,
-            JsonMapper json,
             Clock clock) {
         this.mapper = mapper;
         this.filters = filters;
         this.books = books;
         this.followUps = followUps;
         this.rates = rates;
-        this.json = json;
         this.clock = clock;
     }
 
     /** The same by another clock, for cases that lie in the past; to be used within a transaction. */
     public TroubleOperations at(Clock then) {
-        return new TroubleOperations(mapper, filters, books, followUps, rates, json, then);
+        return new TroubleOperations(mapper, filters, books, followUps, rates, then);
     }
 
     /**
@@ -127,8 +120,8 @@ public class TroubleOperations {
                 noticed,
                 clock.instant(),
                 who.name(),
-                json.writeValueAsString(Known.of(book.clues(LocalDateTime.now(clock)))),
-                json.writeValueAsString(rates.weights(who)),
+                Known.of(book.clues(LocalDateTime.now(clock))),
+                new CauseWeights(rates.weights(who)),
                 Standing.OPEN,
                 null,
                 null,
@@ -163,8 +156,8 @@ public class TroubleOperations {
         List<TroubleEvent> events = mapper.listEvents(who.siteId(), row.id());
         return new CaseView(
                 summary(row),
-                known(row),
-                weights(row),
+                row.known(),
+                row.weights().byCause(),
                 events,
                 StandingView.of(inquiry(row).after(steps(events))),
                 books.tank(who, row.tankId()).filters().stream()
@@ -210,16 +203,11 @@ public class TroubleOperations {
                 row.overruled() != null);
     }
 
-    private Known known(CaseRow row) {
-        return json.readValue(row.known(), Known.class);
-    }
-
-    private Map<String, Double> weights(CaseRow row) {
-        return json.readValue(row.weights(), WEIGHTS);
-    }
-
     private Inquiry inquiry(CaseRow row) {
-        return Inquiry.of(Network.standard().weighing(weights(row)), known(row).history(), row.complaint());
+        return Inquiry.of(
+                Network.standard().weighing(row.weights().byCause()),
+                row.known().history(),
+                row.complaint());
     }
 
     /** What was not taken back, in order. */

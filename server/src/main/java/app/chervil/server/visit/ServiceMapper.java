@@ -84,7 +84,7 @@ interface ServiceMapper {
 
     int restore(long site, UUID id);
 
-    void insertCorrection(long site, UUID id, String by, String was, Instant now);
+    void insertCorrection(long site, ServiceView was, String by, Instant now);
 
     /** Tasks of a tank by id, also those of stages and filters no longer in use. */
     List<Long> listTaskIds(long site, long tank);

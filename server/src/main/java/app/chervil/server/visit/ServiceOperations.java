@@ -37,7 +37,6 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionOperations;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Logs services, corrects and withdraws them, and tells what each moved. */
 @Service
@@ -50,7 +49,6 @@ public class ServiceOperations {
     private final SiteBooks books;
     private final TransactionOperations transactions;
     private final ApplicationEventPublisher events;
-    private final JsonMapper json;
     private final Clock clock;
 
     ServiceOperations(
@@ -60,7 +58,6 @@ public class ServiceOperations {
             SiteBooks books,
             TransactionOperations transactions,
             ApplicationEventPublisher events,
-            JsonMapper json,
             Clock clock) {
         this.mapper = mapper;
         this.filters = filters;
@@ -68,7 +65,6 @@ public class ServiceOperations {
         this.books = books;
         this.transactions = transactions;
         this.events = events;
-        this.json = json;
         this.clock = clock;
     }
 
@@ -218,7 +214,7 @@ public class ServiceOperations {
     private void replace(SignedIn who, ServiceView before, int version, ServiceInput input) {
         UUID id = before.id();
         Conflict.unlessUpdated(mapper.update(who.siteId(), id, version, input), "service", () -> before);
-        mapper.insertCorrection(who.siteId(), id, who.name(), json.writeValueAsString(before), clock.instant());
+        mapper.insertCorrection(who.siteId(), before, who.name(), clock.instant());
         mapper.deleteDone(who.siteId(), id);
         mapper.deleteFlows(who.siteId(), id);
         mapper.deleteParts(who.siteId(), id);

@@ -40,7 +40,6 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What becomes of a case as its events come in; tables and the site's picture are pretended. */
 class TroubleOperationsTest {
@@ -48,7 +47,6 @@ class TroubleOperationsTest {
     private static final Instant NOW = Instant.parse("2026-06-03T08:00:00Z");
     private static final LocalDate TODAY = LocalDate.of(2026, 6, 3);
     private static final UUID CASE = new UUID(1, 1);
-    private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final Known CANISTER = new Known(
             FilterKind.CANISTER,
             List.of(StageKind.PREFILTER_SPONGE, StageKind.IMPELLER),
@@ -61,9 +59,9 @@ class TroubleOperationsTest {
     private final SiteBooks books = mock(SiteBooks.class);
     private final FollowUpOperations followUps = mock(FollowUpOperations.class);
     private final List<TroubleEvent> stored = new ArrayList<>();
-    private final RateOperations rates = new RateOperations(mapper, JSON, Clock.fixed(NOW, ZoneOffset.UTC));
+    private final RateOperations rates = new RateOperations(mapper, Clock.fixed(NOW, ZoneOffset.UTC));
     private final TroubleOperations operations =
-            new TroubleOperations(mapper, filters, books, followUps, rates, JSON, Clock.fixed(NOW, ZoneOffset.UTC));
+            new TroubleOperations(mapper, filters, books, followUps, rates, Clock.fixed(NOW, ZoneOffset.UTC));
 
     @BeforeEach
     void filterWeir() {
@@ -93,8 +91,8 @@ class TroubleOperationsTest {
                         TODAY.minusDays(1),
                         NOW.minusSeconds(600),
                         "Osei",
-                        JSON.writeValueAsString(CANISTER),
-                        "{}",
+                        CANISTER,
+                        new CauseWeights(Map.of()),
                         Standing.OPEN,
                         null,
                         null,

@@ -6,6 +6,7 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyInt;
 import static org.mockito.ArgumentMatchers.anyLong;
 import static org.mockito.ArgumentMatchers.anySet;
+import static org.mockito.ArgumentMatchers.argThat;
 import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
@@ -59,7 +60,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.transaction.support.TransactionOperations;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Canister 5 of tank 3 has the opening as task 81 and the rinse of its pre-filter as task 82. */
 class ServiceOperationsTest {
@@ -85,7 +85,6 @@ class ServiceOperationsTest {
             books,
             TransactionOperations.withoutTransaction(),
             events,
-            JsonMapper.builder().build(),
             Clock.fixed(NOW, ZoneOffset.UTC));
 
     @BeforeEach
@@ -206,7 +205,7 @@ class ServiceOperationsTest {
     void a_correction_keeps_what_it_said_before() {
         services.correct(KEEPER, ID, 1, rinsed());
 
-        verify(mapper).insertCorrection(eq(7L), eq(ID), eq("Ada"), any(), eq(NOW));
+        verify(mapper).insertCorrection(eq(7L), argThat(was -> was.id().equals(ID)), eq("Ada"), eq(NOW));
         verify(mapper).deleteDone(7, ID);
         verify(mapper).deleteFlows(7, ID);
         verify(mapper).deleteParts(7, ID);
@@ -241,7 +240,7 @@ class ServiceOperationsTest {
         services.merge(KEEPER, ID, OTHER);
 
         verify(mapper).delete(7, OTHER, NOW);
-        verify(mapper).insertCorrection(eq(7L), eq(ID), eq("Ada"), any(), eq(NOW));
+        verify(mapper).insertCorrection(eq(7L), argThat(was -> was.id().equals(ID)), eq("Ada"), eq(NOW));
     }
 
     @Test

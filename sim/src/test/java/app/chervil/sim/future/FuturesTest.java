@@ -91,9 +91,13 @@ class FuturesTest {
         List<Integer> told = new ArrayList<>();
 
         Optional<Map<Way, List<Outcome>>> whole = Comparison.run(
-                List.of(TANK, TANK), List.of(Way.AS_LEARNED, Way.HALF_AS_OFTEN), 3, 1, told::add, () -> false);
-        Optional<Map<Way, List<Outcome>>> stopped =
-                Comparison.run(List.of(TANK), List.of(Way.AS_LEARNED), 50, 1, done -> {}, () -> true);
+                List.of(TANK, TANK),
+                List.of(Way.AS_LEARNED, Way.HALF_AS_OFTEN),
+                new Comparison.Chances(3, 1),
+                told::add,
+                () -> false);
+        Optional<Map<Way, List<Outcome>>> stopped = Comparison.run(
+                List.of(TANK), List.of(Way.AS_LEARNED), new Comparison.Chances(50, 1), done -> {}, () -> true);
 
         assertThat(told).containsExactly(1, 2, 3, 4, 5, 6);
         assertThat(whole.orElseThrow().get(Way.HALF_AS_OFTEN)).hasSize(3);
