@@ -57,7 +57,7 @@ interface HusbandryMapper {
 
     int deleteReplacement(long site, UUID id, Instant now);
 
-    int insertCondition(long site, UUID id, long tank, Instant checkedAt, String amiss, String note, String by);
+    int insertCondition(long site, ConditionRow condition);
 
     List<ConditionView> listConditions(long site, long tank, int limit);
 
@@ -68,4 +68,7 @@ interface HusbandryMapper {
     List<OwnRow> listOwn(long site);
 
     Optional<Long> insertOwn(long site, String name, String unit);
+
+    /** Table condition_check; what was amiss as names. */
+    record ConditionRow(UUID id, long tankId, Instant checkedAt, String amiss, String note, String doneBy) {}
 }

@@ -10,6 +10,7 @@ import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.problem.Rejected.Violation;
 import app.chervil.server.tank.TankOperations;
+import app.chervil.server.water.HusbandryMapper.ConditionRow;
 import app.chervil.server.water.WaterRows.ChangeRow;
 import app.chervil.server.water.WaterRows.MedicationRow;
 import jakarta.validation.constraints.DecimalMax;
@@ -316,7 +317,8 @@ public class HusbandryOperations {
         tanks.find(who, tank);
         String amiss = input.amiss().stream().sorted().map(Condition::name).collect(Collectors.joining(","));
         mapper.insertCondition(
-                who.siteId(), id, tank, clock.instant(), amiss, input.note().strip(), who.name());
+                who.siteId(),
+                new ConditionRow(id, tank, clock.instant(), amiss, input.note().strip(), who.name()));
         Advice advice = Condition.advise(input.amiss());
         return new AdviceView(advice.readings().stream().map(Parameter::name).toList(), advice.steps());
     }

@@ -5,7 +5,6 @@ import app.chervil.core.water.Parameter;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
-import app.chervil.server.water.MethodView.MethodStep;
 import app.chervil.server.water.WaterRows.MethodRow;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -14,20 +13,14 @@ import java.util.Map;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.core.type.TypeReference;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What can be measured on a site, and with what. */
 @Service
 public class MethodOperations {
-    private static final TypeReference<List<MethodStep>> STEPS = new TypeReference<>() {};
-
     private final HusbandryMapper mapper;
-    private final JsonMapper json;
 
-    MethodOperations(HusbandryMapper mapper, JsonMapper json) {
+    MethodOperations(HusbandryMapper mapper) {
         this.mapper = mapper;
-        this.json = json;
     }
 
     /** Parameters in the order they are shown, the site's own last. */
@@ -69,7 +62,7 @@ public class MethodOperations {
     public List<MethodView> methods(SignedIn who) {
         Map<List<String>, MethodView> all = new LinkedHashMap<>();
         MethodCatalogue.all().stream().map(MethodView::of).forEach(one -> all.put(key(one), one));
-        mapper.listMethods(who.siteId()).stream().map(this::view).forEach(one -> all.put(key(one), one));
+        mapper.listMethods(who.siteId()).stream().map(MethodOperations::view).forEach(one -> all.put(key(one), one));
         return List.copyOf(all.values());
     }
 
@@ -77,9 +70,10 @@ public class MethodOperations {
     @Transactional
     public List<MethodView> saveMethod(SignedIn who, MethodView method) {
         parameter(who, method.parameter());
-        String steps = json.writeValueAsString(method.steps());
         mapper.saveMethod(
-                who.siteId(), new MethodRow(0, method.parameter(), method.name().strip(), method.limit(), steps));
+                who.siteId(),
+                new MethodRow(
+                        0, method.parameter(), method.name().strip(), method.limit(), new MethodSteps(method.steps())));
         return methods(who);
     }
 
@@ -97,7 +91,8 @@ public class MethodOperations {
         return List.of(method.parameter(), method.name());
     }
 
-    private MethodView view(MethodRow row) {
-        return new MethodView(row.parameter(), row.name(), row.limitValue(), json.readValue(row.steps(), STEPS));
+    private static MethodView view(MethodRow row) {
+        return new MethodView(
+                row.parameter(), row.name(), row.limitValue(), row.steps().inOrder());
     }
 }

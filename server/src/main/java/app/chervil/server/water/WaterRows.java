@@ -155,7 +155,7 @@ final class WaterRows {
     }
 
     /** Table test_method. */
-    record MethodRow(long id, String parameter, String name, double limitValue, String steps) {}
+    record MethodRow(long id, String parameter, String name, double limitValue, MethodSteps steps) {}
 
     /** Table own_parameter. */
     record OwnRow(long id, String name, String unit) {
