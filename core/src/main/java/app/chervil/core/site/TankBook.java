@@ -95,6 +95,11 @@ public final class TankBook {
         return shared.equals(now) ? this : new TankBook(records, now);
     }
 
+    /** Whether a service stands in it. */
+    public boolean logs(UUID service) {
+        return records.services().stream().anyMatch(one -> one.id().equals(service));
+    }
+
     /** The book as it would be if a service had not been logged. */
     public TankBook without(UUID service) {
         return new TankBook(

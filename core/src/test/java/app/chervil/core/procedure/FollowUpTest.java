@@ -63,8 +63,7 @@ class FollowUpTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"REPLACE, SEALS, true", "CLEAN, SEALS, false", "REPLACE, IMPELLER, false", "RINSE, COARSE_FOAM, false"
-    })
+    @CsvSource({"REPLACE, SEALS, true", "CLEAN, SEALS, false", "REPLACE, IMPELLER, false", "RINSE, COARSE_FOAM, false"})
     void joints_may_weep_after_new_rings_alone(CareAction action, StageKind stage, boolean mayWeep) {
         assertThat(FollowUp.mayWeep(action, stage)).isEqualTo(mayWeep);
     }

@@ -74,7 +74,8 @@ public class ServiceOperations {
      * @throws NotFound if the tank, a task or a filter is not there, or the id was withdrawn or belongs elsewhere
      */
     public SavedService save(SignedIn who, UUID id, ServiceInput input) {
-        checkHolds(who, id, input);
+        TankBook before = books.tank(who, input.tankId());
+        checkHolds(before, id, input);
         transactions.executeWithoutResult(status -> {
             record(who, id, input);
             List<Long> done =
@@ -83,16 +84,17 @@ public class ServiceOperations {
         });
         ServiceView saved = find(who, id);
         TankBook now = books.tank(who, saved.tankId());
+        TankBook without = before.logs(id) ? now.without(id) : before;
         return new SavedService(
                 saved,
-                MovedWindows.between(tasks(saved), now.without(id), now),
+                MovedWindows.between(tasks(saved), without, now),
                 twins(who, saved),
-                questions(who, saved, now));
+                questions(who, saved, without, now));
     }
 
     /** What a service makes us ask, apart from what was answered already. */
-    private List<AskedQuestion> questions(SignedIn who, ServiceView service, TankBook now) {
-        Map<Long, Set<Note>> without = now.without(service.id()).filters().stream()
+    private List<AskedQuestion> questions(SignedIn who, ServiceView service, TankBook without, TankBook now) {
+        Map<Long, Set<Note>> before = without.filters().stream()
                 .collect(Collectors.toMap(book -> book.filter().id(), CareBook::notes));
         Set<Long> tasks = tasks(service);
         Set<Long> touched =
@@ -108,7 +110,7 @@ public class ServiceOperations {
                 .flatMap(book -> Questions.of(
                         book.filter(),
                         book.notes(),
-                        without.getOrDefault(book.filter().id(), Set.of()),
+                        before.getOrDefault(book.filter().id(), Set.of()),
                         !served.contains(book.filter().id()),
                         book.gapBefore(service.doneOn(), tasks))
                         .stream())
@@ -137,7 +139,10 @@ public class ServiceOperations {
         transactions.executeWithoutResult(status -> keep(who, service, input));
         TankBook now = books.tank(who, service.tankId());
         return new SavedService(
-                service, MovedWindows.between(tasks(service), was, now), List.of(), questions(who, service, now));
+                service,
+                MovedWindows.between(tasks(service), was, now),
+                List.of(),
+                questions(who, service, now.without(id), now));
     }
 
     private void keep(SignedIn who, ServiceView service, AnswerInput input) {
@@ -208,7 +213,7 @@ public class ServiceOperations {
                 corrected,
                 MovedWindows.between(tasks(corrected), was, now),
                 twins(who, corrected),
-                questions(who, corrected, now));
+                questions(who, corrected, now.without(id), now));
     }
 
     private void replace(SignedIn who, ServiceView before, int version, ServiceInput input) {
@@ -337,7 +342,7 @@ public class ServiceOperations {
     }
 
     /** Work that a hold forbids may be logged all the same, with the reason that was found for it. */
-    private void checkHolds(SignedIn who, UUID id, ServiceInput input) {
+    private static void checkHolds(TankBook book, UUID id, ServiceInput input) {
         @Nullable String reason = input.known().overrideReason();
         if (reason != null && !reason.isBlank()) {
             return;
@@ -346,7 +351,7 @@ public class ServiceOperations {
             return;
         }
         Set<Long> tasks = input.tasks().stream().map(ServiceInput.Done::taskId).collect(Collectors.toSet());
-        books.tank(who, input.tankId()).permission(tasks, 0, input.doneOn(), Optional.of(id)).holds().stream()
+        book.permission(tasks, 0, input.doneOn(), Optional.of(id)).holds().stream()
                 .findFirst()
                 .ifPresent(hold -> {
                     throw Rejected.field(

@@ -130,6 +130,28 @@ class ServiceOperationsTest {
         verify(mapper, never()).insertFlow(anyLong(), any());
     }
 
+    /** Dates worked out before a log are those that it moves; they are not worked out again as if it had not been. */
+    @Test
+    void what_it_moved_is_held_against_what_was_known_before() {
+        TankBook before = mock(TankBook.class);
+        permitted(before);
+        when(books.tank(KEEPER, 3)).thenReturn(before, now);
+
+        services.save(KEEPER, ID, rinsed());
+
+        verify(before).forecasts();
+        verify(now, never()).without(any());
+    }
+
+    @Test
+    void sent_again_it_is_held_against_the_tank_without_it() {
+        when(now.logs(ID)).thenReturn(true);
+
+        services.save(KEEPER, ID, rinsed());
+
+        verify(without).forecasts();
+    }
+
     @Test
     void sent_twice_it_is_kept_once() {
         when(mapper.insert(anyLong(), any(), any(), anyLong(), any())).thenReturn(0);
@@ -193,6 +215,8 @@ class ServiceOperationsTest {
     void it_tells_which_dates_moved_those_of_the_work_first_and_no_others() {
         List<TaskForecast> before = List.of(forecast(81, 40), forecast(82, 5));
         List<TaskForecast> after = List.of(forecast(81, 55), forecast(82, 14), forecast(83, 9));
+        when(books.tank(KEEPER, 3)).thenReturn(without, now);
+        permitted(without);
         when(without.forecasts()).thenReturn(before);
         when(now.forecasts()).thenReturn(after);
 
@@ -292,7 +316,11 @@ class ServiceOperationsTest {
     }
 
     private void permitted(Hold... holds) {
-        when(now.permission(anySet(), anyInt(), any(), any()))
+        permitted(now, holds);
+    }
+
+    private static void permitted(TankBook book, Hold... holds) {
+        when(book.permission(anySet(), anyInt(), any(), any()))
                 .thenReturn(new Permission(2, List.of(holds), Optional.empty()));
     }
 
