@@ -2,6 +2,7 @@ package app.chervil.server.account;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -87,6 +88,16 @@ interface PassMapper {
         enum Kind {
             INVITATION,
             RECOVERY
+        }
+
+        /** As what an invitation lets somebody in. */
+        Role as() {
+            return Objects.requireNonNull(role, "an invitation says as what");
+        }
+
+        /** Whose password is chosen anew. */
+        long whose() {
+            return Objects.requireNonNull(accountId, "a recovery says whose");
         }
     }
 }

@@ -98,7 +98,7 @@ public class PassOperations {
      */
     public Offer look(String code, String address) {
         PassRow pass = find(code, Kind.INVITATION, address);
-        return new Offer(people.findSiteName(pass.siteId()), Objects.requireNonNull(pass.role()), pass.madeBy());
+        return new Offer(people.findSiteName(pass.siteId()), pass.as(), pass.madeBy());
     }
 
     /**
@@ -110,7 +110,7 @@ public class PassOperations {
         PassRow pass = find(code, Kind.INVITATION, address);
         AccountOperations.Newcomer newcomer = accounts.newcomer(person, "person.");
         try {
-            return use(pass, () -> accounts.add(pass.siteId(), newcomer, Objects.requireNonNull(pass.role())));
+            return use(pass, () -> accounts.add(pass.siteId(), newcomer, pass.as()));
         } catch (Rejected taken) {
             // Who holds an invitation shall not find out many names with it.
             throttle.failed(Throttle.CODES, address);
@@ -128,7 +128,7 @@ public class PassOperations {
         String login = people.find(who.siteId(), who.accountId())
                 .map(AccountRow::login)
                 .orElseThrow(() -> new NotFound("account"));
-        return use(pass, () -> accounts.place(pass.siteId(), login, who.name(), Objects.requireNonNull(pass.role())));
+        return use(pass, () -> accounts.place(pass.siteId(), login, who.name(), pass.as()));
     }
 
     /**
@@ -173,8 +173,7 @@ public class PassOperations {
      */
     public SignedIn recover(String code, String password, String address) {
         PassRow pass = find(code, Kind.RECOVERY, address);
-        AccountRow row = people.find(pass.siteId(), Objects.requireNonNull(pass.accountId()))
-                .orElseThrow(() -> new NotFound("account"));
+        AccountRow row = people.find(pass.siteId(), pass.whose()).orElseThrow(() -> new NotFound("account"));
         String hash = passwords.hash("password", row.login(), password);
         return use(pass, () -> {
             people.updateHash(row.login(), hash);
@@ -208,12 +207,7 @@ public class PassOperations {
 
     private static Invitation invitation(PassRow pass, @Nullable String code) {
         return new Invitation(
-                pass.mark().substring(0, 16),
-                Objects.requireNonNull(pass.role()),
-                pass.note(),
-                pass.madeBy(),
-                pass.expiresAt(),
-                code);
+                pass.mark().substring(0, 16), pass.as(), pass.note(), pass.madeBy(), pass.expiresAt(), code);
     }
 
     /**

@@ -5,12 +5,8 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import app.chervil.server.ChervilTest;
-import app.chervil.server.TestSite;
-import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.visit.Pictures;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -19,25 +15,18 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
-import java.util.function.UnaryOperator;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.test.web.servlet.ResultActions;
 import tools.jackson.databind.JsonNode;
 
-/** One keeper's tank, with a canister, a log, a photo and a reading of the keeper's own parameter; another keeper takes it in. */
+/** A tank goes to another keeper, and comes back. */
 @ChervilTest
-class BringingApiTest {
-    private static final MediaType ZIP = MediaType.parseMediaType("application/zip");
+class BringingApiTest extends BroughtTank {
     /** What stays at its site, and why. */
     private static final Map<String, String> STAYS = Map.ofEntries(
             Map.entry("site", "the site itself"),
@@ -62,90 +51,13 @@ class BringingApiTest {
             Map.entry("trouble_counting", "of the site's own counting"));
 
     @Autowired
-    TestSite site;
-
-    @Autowired
     JdbcTemplate database;
-
-    private SignedIn giver;
-    private SignedIn taker;
-    private long tank;
-    private UUID service;
-
-    @BeforeEach
-    void brook() throws Exception {
-        giver = site.keeper();
-        taker = site.keeper();
-        tank = site.tank(giver);
-        JsonNode weir = site.canister(giver, tank, "Weir", "2026-03-01");
-        long rinse = TestSite.task(weir, "Rinse the pre-filter");
-        for (int week = 1; week <= 8; week++) {
-            service = new UUID(giver.siteId(), week);
-            site.put(giver, "/api/services/" + service, """
-                {"tankId": %d, "doneOn": "%s", "doneBy": "Ada", "minutes": 6, "note": "", "flows": [],
-                 "tasks": [{"taskId": %d, "finding": "HEAVY"}]}""".formatted(
-                            tank, java.time.LocalDate.of(2026, 3, 1).plusDays(9L * week), rinse));
-        }
-        site.sendFile(
-                giver,
-                HttpMethod.PUT,
-                "/api/services/" + service + "/photos/" + new UUID(giver.siteId(), 99) + "?moment=AFTER",
-                MediaType.IMAGE_JPEG,
-                Pictures.jpeg(40, 20, 1));
-        JsonNode own = site.read(site.post(giver, "/api/parameters", "{\"name\": \"Iodine\", \"unit\": \"mg/L\"}"));
-        site.post(giver, "/api/tanks/" + tank + "/readings", """
-            {"takenAt": "2026-05-20T10:00:00Z", "moment": "PLAIN", "confirmed": true, "values": [
-              {"id": "%s", "parameter": "%s", "amount": 0.06, "belowDetection": false, "early": false, "method": ""}]}""".formatted(
-                        new UUID(giver.siteId(), 50), own.get("code").asString()));
-    }
-
-    private byte[] archive(SignedIn who, String query) throws Exception {
-        return site.get(who, "/api/archive.zip" + query)
-                .andExpect(status().isOk())
-                .andReturn()
-                .getResponse()
-                .getContentAsByteArray();
-    }
-
-    private ResultActions send(SignedIn who, String path, byte[] archive) throws Exception {
-        return site.sendFile(who, HttpMethod.POST, path, ZIP, archive);
-    }
-
-    private JsonNode bring(SignedIn who, String query, byte[] archive) throws Exception {
-        return site.read(send(who, "/api/archive" + query, archive).andExpect(status().isOk()));
-    }
-
-    private static int[] count(JsonNode view, String what) {
-        return view.get("counts")
-                .valueStream()
-                .filter(one -> one.get("what").asString().equals(what))
-                .map(one ->
-                        new int[] {one.get("brought").asInt(), one.get("there").asInt()})
-                .findFirst()
-                .orElse(new int[2]);
-    }
 
     private List<String> due(SignedIn who) throws Exception {
         return site.read(site.get(who, "/api/forecasts"))
                 .valueStream()
                 .map(one -> one.get("subject").get("name").asString() + " " + one.get("window"))
                 .toList();
-    }
-
-    /** The same archive with one of its files written otherwise. */
-    private static byte[] with(byte[] archive, String name, UnaryOperator<String> change) throws IOException {
-        ByteArrayOutputStream changed = new ByteArrayOutputStream();
-        try (ZipOutputStream zip = new ZipOutputStream(changed)) {
-            for (Map.Entry<String, byte[]> file : Opened.files(archive).entrySet()) {
-                zip.putNextEntry(new ZipEntry(file.getKey()));
-                zip.write(
-                        file.getKey().equals(name)
-                                ? change.apply(new String(file.getValue(), StandardCharsets.UTF_8))
-                                        .getBytes(StandardCharsets.UTF_8)
-                                : file.getValue());
-            }
-        }
-        return changed.toByteArray();
     }
 
     @Test
@@ -167,10 +79,6 @@ class BringingApiTest {
                 .andExpect(jsonPath("$.length()").value(1))
                 .andExpect(jsonPath("$[0].caption").value("Lever down"));
         site.get(taker, "/api/photos/" + built).andExpect(status().isOk());
-    }
-
-    private long filter(SignedIn who) throws Exception {
-        return site.read(site.get(who, "/api/filters")).get(0).get("id").asLong();
     }
 
     @Test
@@ -325,90 +233,6 @@ class BringingApiTest {
         assertThat(count(view, "TANK")).containsExactly(1, 0);
     }
 
-    @ParameterizedTest
-    @CsvSource({
-        "service, done_on, '\"2026-05-12\"', '\"soon\"', It must be a date.",
-        "service, done_on, '\"2026-05-12\"', '\"0001-05-12\"', This day is too far from today.",
-        "service, minutes, 6, '\"six\"', It must be a whole number.",
-        "service, note, '\"\"', null, It must not be empty.",
-        "service_task, finding, '\"HEAVY\"', '\"FILTHY\"', “FILTHY” is not known here.",
-        "service, filter_off_minutes, null, -5, A value is out of range (service_off_not_negative)."
-    })
-    void a_row_at_fault_is_named_and_stays_out_with_what_belongs_to_it(
-            String table, String column, String was, String is, String words) throws Exception {
-        String file = "tables/" + table + ".jsonl";
-        byte[] archive = with(
-                archive(giver, ""),
-                file,
-                text -> text.replaceFirst("\"" + column + "\": " + was, "\"" + column + "\": " + is));
-
-        JsonNode view = bring(taker, "", archive);
-
-        JsonNode fault = view.get("faults").get(0);
-        assertThat(fault.get("file").asString()).isEqualTo(file);
-        assertThat(fault.get("words").asString()).isEqualTo(words);
-        assertThat(fault.get("line").asInt()).isPositive();
-        assertThat(count(view, "SERVICE_TASK")[0]).isEqualTo(7);
-        assertThat(view.get("faultCount").asInt()).isEqualTo(count(view, "SERVICE")[0] == 7 ? faultsOf(view) : 1);
-    }
-
-    /** Of the service, its task, and its photo if it had one. */
-    private static int faultsOf(JsonNode view) {
-        return 2 + 1 - count(view, "PHOTO")[0];
-    }
-
-    @ParameterizedTest
-    @ValueSource(strings = {"tank", "filter", "stage", "service", "reading"})
-    void a_row_without_its_id_is_named_as_well(String table) throws Exception {
-        String file = "tables/" + table + ".jsonl";
-        byte[] archive = with(archive(giver, ""), file, text -> text.replaceFirst("\"id\": [^,]+, ", ""));
-
-        JsonNode view = site.read(send(taker, "/api/archive/preview", archive).andExpect(status().isOk()));
-
-        JsonNode fault = view.get("faults").get(0);
-        assertThat(fault.get("file").asString()).isEqualTo(file);
-        assertThat(fault.get("field").asString()).isEqualTo("id");
-        assertThat(fault.get("words").asString()).isEqualTo("It is missing.");
-    }
-
-    @ParameterizedTest
-    @ValueSource(strings = {"", "not json", "[1]", "\"text\"", "{\"unheard\": 1}", "{}"})
-    void a_line_that_is_no_row_is_named_and_the_rest_comes_in(String line) throws Exception {
-        byte[] archive = with(archive(giver, ""), "tables/reading.jsonl", text -> line + "\n" + text);
-
-        JsonNode view = bring(taker, "", archive);
-
-        assertThat(view.get("faultCount").asInt()).isEqualTo(1);
-        assertThat(view.get("faults").get(0).get("line").asInt()).isEqualTo(1);
-        assertThat(count(view, "READING")).containsExactly(1, 0);
-    }
-
-    @Test
-    void what_is_no_archive_is_refused() throws Exception {
-        for (byte[] foreign : List.of(
-                new byte[0],
-                "PK nothing".getBytes(StandardCharsets.UTF_8),
-                with(archive(giver, ""), "archive.json", text -> "{}"),
-                with(archive(giver, ""), "archive.json", text -> text.replace(":1", ":2")))) {
-            send(taker, "/api/archive/preview", foreign)
-                    .andExpect(status().is4xxClientError())
-                    .andExpect(jsonPath("$.code").exists());
-        }
-    }
-
-    @Test
-    void a_tank_of_which_the_impossible_is_told_is_refused_by_name() throws Exception {
-        byte[] archive = with(
-                archive(giver, ""),
-                "tables/filter.jsonl",
-                text -> text.replace("\"hoseM\": null", "\"hoseM\": \"wet\""));
-
-        send(taker, "/api/archive/preview", archive)
-                .andExpect(status().isUnprocessableContent())
-                .andExpect(jsonPath("$.errors[0].message").value(org.hamcrest.Matchers.containsString("Brook")));
-        assertThat(site.read(site.get(taker, "/api/tanks")).size()).isZero();
-    }
-
     @Test
     void a_tank_deleted_since_comes_back_from_the_sites_own_archive() throws Exception {
         byte[] archive = archive(giver, "");
@@ -450,14 +274,6 @@ class BringingApiTest {
         assertThat(new String(files.get("tables/filter.jsonl"), StandardCharsets.UTF_8))
                 .contains("Weir");
         site.get(taker, "/api/archive.zip?tank=" + tank).andExpect(status().isNotFound());
-    }
-
-    @Test
-    void it_is_for_keepers() throws Exception {
-        byte[] archive = archive(giver, "");
-        for (Role role : List.of(Role.HELPER, Role.VIEWER)) {
-            send(site.personOf(taker, role), "/api/archive", archive).andExpect(status().isForbidden());
-        }
     }
 
     @Test
