@@ -11,10 +11,12 @@ import app.chervil.core.filter.StageKind.Texture;
 import app.chervil.core.passport.Build;
 import app.chervil.core.passport.Place;
 import app.chervil.core.passport.Place.Content;
+import app.chervil.core.procedure.Situation.PathStage;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Taking a filter down, in the order hands can do it (docs/sources.md#take-down): along to another place with what lives in it
@@ -194,16 +196,25 @@ final class TakeDownSteps {
     }
 
     private String unload(Place place) {
-        List<String> names = place.contents().stream()
+        List<PathStage> stages = place.contents().stream()
                 .map(Content::stage)
-                .map(stage -> situation.path().get(stage).name())
+                .map(situation.path()::get)
                 .distinct()
                 .toList();
-        String what = "Take out the " + String.join(" and the ", names);
+        String what = "Take out the "
+                + stages.stream().map(PathStage::name).distinct().collect(Collectors.joining(" and the "));
         if (isAlive(place)) {
             return what + ". What shall live goes into the bucket at once, under water.";
         }
-        return moves ? what + "; what is porous goes into the bucket." : what + ".";
+        if (!moves) {
+            return what + ".";
+        }
+        boolean thrownAway = stages.stream().allMatch(stage -> stage.kind().isPadOrBag());
+        boolean kept = stages.stream().noneMatch(stage -> stage.kind().isPadOrBag());
+        return what
+                + (thrownAway
+                        ? ". If it is spent, throw it away."
+                        : kept ? ", into the bucket." : ". Foam goes into the bucket.");
     }
 
     private void washed() {
@@ -298,14 +309,26 @@ final class TakeDownSteps {
     /** What the tank needs, once the filter is gone. */
     private void left() {
         add(CommonSteps.level().because("If the tank is emptied as well, skip this and leave its heater off."));
-        add(
-                build.heaterNeedsFlow()
-                        ? step(
-                                        Phase.HEATER_ON,
-                                        "heater-other",
-                                        "Do animals still live in the tank? Hang another heater in, under water, and turn it on.")
-                                .because("Its heater went with the filter, and is never lit without flow.")
-                                .mind(ELECTRICITY)
-                        : HeaterSteps.on(build));
+        if (build.heaterNeedsFlow()) {
+            add(step(
+                            Phase.HEATER_ON,
+                            "heater-other",
+                            "Do animals still live in the tank? Hang another heater in, under water, and turn it on.")
+                    .because("Its heater went with the filter, and is never lit without flow.")
+                    .mind(ELECTRICITY));
+        } else {
+            add(build.is(FilterKind.SUMP) ? heaterMovedOver() : HeaterSteps.on(build));
+        }
+    }
+
+    /** Most sumps hold the heater, and this one is empty now. */
+    private static Template heaterMovedOver() {
+        return step(
+                        Phase.HEATER_ON,
+                        "heater-on",
+                        "Hang the heater into the tank, if it was in the sump. Is it under water? Turn it on.")
+                .because("Last of all, so that it is never lit in air.")
+                .mind(ELECTRICITY)
+                .does(HEATER_ON);
     }
 }

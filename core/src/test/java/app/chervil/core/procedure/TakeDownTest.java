@@ -12,7 +12,10 @@ import app.chervil.core.filter.StageKind;
 import app.chervil.core.passport.Build;
 import app.chervil.core.passport.Build.Fill;
 import app.chervil.core.passport.Build.ShutOff;
+import app.chervil.core.passport.Chamber;
 import app.chervil.core.passport.Passport;
+import app.chervil.core.passport.Place;
+import app.chervil.core.passport.Place.Content;
 import app.chervil.core.procedure.Step.Effect;
 import java.util.EnumSet;
 import java.util.HashSet;
@@ -76,7 +79,10 @@ class TakeDownTest {
         "AIR_SPONGE, MOVE, keep-bucket, 'Take two clean buckets of tank water: one deep enough to cover foam and media, one to squeeze foam in.'",
         "SUMP, MOVE, keep-bucket, 'Take a clean bucket, and enough tank water to cover the media.'",
         "SUMP, STORE, keep-bucket, 'Take a clean bucket, and enough tank water to cover media that shall live.'",
-        "HANG_ON_BACK, MOVE, unload:place-0, 'Take out the coarse foam; what is porous goes into the bucket.'",
+        "HANG_ON_BACK, MOVE, unload:place-0, 'Take out the coarse foam, into the bucket.'",
+        "HANG_ON_BACK, MOVE, unload:place-2, 'Take out the fine pad. If it is spent, throw it away.'",
+        "SUMP, MOVE, heater-on, 'Hang the heater into the tank, if it was in the sump. Is it under water? Turn it on.'",
+        "HANG_ON_BACK, MOVE, heater-on, 'Is the heater under water? Turn it on.'",
         "HANG_ON_BACK, STORE, unload:place-0, 'Take out the coarse foam.'",
         "SUMP, STORE, unload, 'Take out the bio media. What shall live goes into the bucket at once, under water.'",
         "UV_UNIT, STORE, wash, 'Wash its housing and hoses under the tap.'",
@@ -84,6 +90,25 @@ class TakeDownTest {
     })
     void the_words_say_what_is_true_of_its_kind(FilterKind kind, Occasion why, String code, String words) {
         assertThat(words(takenDown(build(kind), path(kind), why), code)).isEqualTo(words);
+    }
+
+    @Test
+    void of_a_tray_that_holds_both_the_foam_is_kept() {
+        List<StageKind> path = List.of(StageKind.COARSE_FOAM, StageKind.FINE_PAD, StageKind.IMPELLER);
+        Passport one = new Passport(
+                build(FilterKind.INTERNAL),
+                List.of(new Chamber(
+                        "",
+                        Chamber.Access.OPEN,
+                        List.of(Place.tray("the tray", true, Content.piece(0), Content.piece(1))))),
+                List.of(),
+                "",
+                true);
+        Procedure moved = Procedure.takeDown(
+                SetUpTest.situation(one, SetUpTest.path(path.toArray(StageKind[]::new))), Occasion.MOVE);
+
+        assertThat(words(moved, "unload"))
+                .isEqualTo("Take out the coarse foam and the fine pad. Foam goes into the bucket.");
     }
 
     @Test
