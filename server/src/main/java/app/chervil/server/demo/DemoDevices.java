@@ -10,6 +10,7 @@ import app.chervil.core.site.TaskForecast;
 import app.chervil.server.account.DemoDoor;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteBooks;
+import app.chervil.server.device.BrokerPlace;
 import app.chervil.server.device.DeviceOperations;
 import app.chervil.server.device.DeviceOperations.DeviceInput;
 import app.chervil.server.device.DeviceOperations.DeviceToken;
@@ -40,7 +41,6 @@ import java.util.concurrent.ScheduledFuture;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.DisposableBean;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
@@ -90,8 +90,7 @@ class DemoDevices implements DisposableBean {
     private final SiteBooks books;
     private final JsonMapper json;
     private final Clock clock;
-    private final String host;
-    private final int port;
+    private final BrokerPlace broker;
     private final ThreadPoolTaskScheduler time = new ThreadPoolTaskScheduler();
     private final Map<DeviceKind, Speaker> speakers = new HashMap<>();
     private @Nullable StandInTank tank;
@@ -107,8 +106,7 @@ class DemoDevices implements DisposableBean {
             SiteBooks books,
             JsonMapper json,
             Clock clock,
-            @Value("${chervil.mqtt.host}") String host,
-            @Value("${chervil.mqtt.port}") int port) {
+            BrokerPlace broker) {
         this.door = door;
         this.devices = devices;
         this.signals = signals;
@@ -116,8 +114,7 @@ class DemoDevices implements DisposableBean {
         this.books = books;
         this.json = json;
         this.clock = clock;
-        this.host = host;
-        this.port = port;
+        this.broker = broker;
     }
 
     /** Where a device speaks, and by which token. */
@@ -128,7 +125,7 @@ class DemoDevices implements DisposableBean {
 
     @EventListener(ApplicationReadyEvent.class)
     synchronized void begin() {
-        if (host.isBlank()) {
+        if (!broker.isKnown()) {
             return;
         }
         SignedIn keeper = door.enter("marit");
@@ -265,8 +262,8 @@ class DemoDevices implements DisposableBean {
         client = MqttClient.builder()
                 .useMqttVersion3()
                 .identifier("demo-devices")
-                .serverHost(host)
-                .serverPort(port)
+                .serverHost(broker.host())
+                .serverPort(broker.port())
                 .automaticReconnectWithDefaultConfig()
                 .buildBlocking();
         client.connect();

@@ -28,7 +28,6 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.dao.DataAccessResourceFailureException;
@@ -63,36 +62,28 @@ class Broker implements PlugOrders, DisposableBean {
     });
     private CompletableFuture<?> listening = CompletableFuture.completedFuture(null);
 
-    Broker(
-            SignalOperations signals,
-            DeviceBuckets buckets,
-            JsonMapper json,
-            @Value("${chervil.mqtt.host}") String host,
-            @Value("${chervil.mqtt.port}") int port,
-            @Value("${chervil.mqtt.client}") String name,
-            @Value("${chervil.mqtt.user}") String user,
-            @Value("${chervil.mqtt.password}") String password) {
+    Broker(SignalOperations signals, DeviceBuckets buckets, JsonMapper json, BrokerPlace place) {
         this.signals = signals;
         this.buckets = buckets;
         this.json = json;
-        this.client = host.isBlank() ? Optional.empty() : Optional.of(client(host, port, name, user, password));
+        this.client = place.isKnown() ? Optional.of(client(place)) : Optional.empty();
     }
 
-    private static Mqtt5AsyncClient client(String host, int port, String name, String user, String password) {
+    private static Mqtt5AsyncClient client(BrokerPlace place) {
         Mqtt5ClientBuilder builder = MqttClient.builder()
                 .useMqttVersion5()
-                .identifier(name)
-                .serverHost(host)
-                .serverPort(port)
+                .identifier(place.client())
+                .serverHost(place.host())
+                .serverPort(place.port())
                 .automaticReconnect()
                 .initialDelay(500, TimeUnit.MILLISECONDS)
                 .maxDelay(5, TimeUnit.SECONDS)
                 .applyAutomaticReconnect();
-        return (user.isBlank()
+        return (place.user().isBlank()
                         ? builder
                         : builder.simpleAuth(Mqtt5SimpleAuth.builder()
-                                .username(user)
-                                .password(password.getBytes(StandardCharsets.UTF_8))
+                                .username(place.user())
+                                .password(place.password().getBytes(StandardCharsets.UTF_8))
                                 .build()))
                 .buildAsync();
     }

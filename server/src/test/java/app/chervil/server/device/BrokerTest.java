@@ -68,11 +68,7 @@ class BrokerTest {
                 signals,
                 new DeviceBuckets(Clock.systemUTC()),
                 JsonMapper.builder().build(),
-                "",
-                1883,
-                "chervil",
-                "",
-                "");
+                new BrokerPlace("", 1883, "chervil", "", ""));
     }
 
     @Test
