@@ -78,8 +78,11 @@ class MediaJourneyIT extends InTheDemo {
         assertThat(page.getByText("0 of 3 portions done")).isVisible();
 
         keeper.go("/plan");
-        assertThat(page.getByText("eplace the next portion of the bio media").first())
-                .isAttached();
+        page.getByText("List", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.locator("article")
+                        .filter(new Locator.FilterOptions().setHasText("eplace the next portion of the bio media"))
+                        .first())
+                .isVisible();
 
         keeper.go("/tanks/" + BROOK_BENCH + "/water/exchange");
         keeper.link("Log a portion").click();
