@@ -174,6 +174,11 @@ public enum StageKind {
         return stopsDirtInside() || this == CARTRIDGE || this == SPONGE;
     }
 
+    /** Whether it is sponge or foam by what it is made of, so that it is squeezed out in water. */
+    public boolean isSqueezed() {
+        return texture == Texture.SPONGE || texture == Texture.COARSE || texture == Texture.MEDIUM;
+    }
+
     /** Whether it takes something out of the water by itself, and holds no bacteria. */
     public boolean isChemical() {
         return measuredByMass() && home == Home.NONE;

@@ -15,9 +15,7 @@ import app.chervil.core.passport.Place;
 import app.chervil.core.passport.Place.Content;
 import app.chervil.core.procedure.Situation.PathStage;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
-import java.util.Set;
 
 /**
  * Putting a filter together and starting it on a tank, in the order hands can do it (docs/sources.md#set-up): parts counted, dust
@@ -27,8 +25,6 @@ import java.util.Set;
 final class SetUpSteps {
     private static final int LEAK_MINUTES = 10;
     private static final int REST_MINUTES = 5;
-    private static final Set<Texture> NEW_IN_DUST =
-            EnumSet.of(Texture.SPONGE, Texture.COARSE, Texture.MEDIUM, Texture.FINE, Texture.GRAINS);
 
     private final Situation situation;
     private final Build build;
@@ -78,7 +74,11 @@ final class SetUpSteps {
     }
 
     private static boolean isRinsed(PathStage stage) {
-        return NEW_IN_DUST.contains(stage.kind().texture()) || Procedure.isBio(stage);
+        Texture texture = stage.kind().texture();
+        return stage.kind().isSqueezed()
+                || texture == Texture.FINE
+                || texture == Texture.GRAINS
+                || Procedure.isBio(stage);
     }
 
     private static Template dust() {

@@ -7,15 +7,12 @@ import static app.chervil.core.procedure.Template.step;
 import app.chervil.core.filter.FilterKind;
 import app.chervil.core.filter.Material;
 import app.chervil.core.filter.StageKind;
-import app.chervil.core.filter.StageKind.Texture;
 import app.chervil.core.passport.Build;
 import app.chervil.core.passport.Place;
 import app.chervil.core.passport.Place.Content;
 import app.chervil.core.procedure.Situation.PathStage;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
-import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
@@ -24,7 +21,6 @@ import java.util.stream.Collectors;
  */
 final class TakeDownSteps {
     private static final int HOUR = 60;
-    private static final Set<Texture> FOAM = EnumSet.of(Texture.SPONGE, Texture.COARSE, Texture.MEDIUM);
 
     private final Situation situation;
     private final Build build;
@@ -95,9 +91,7 @@ final class TakeDownSteps {
 
     private boolean holdsFoam() {
         return build.is(FilterKind.AIR_SPONGE)
-                || situation.path().stream()
-                        .map(stage -> stage.kind().texture())
-                        .anyMatch(FOAM::contains);
+                || situation.path().stream().anyMatch(stage -> stage.kind().isSqueezed());
     }
 
     private void stopped() {

@@ -15,7 +15,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** What a guided service is to be, before anything of it is on file. */
+/** What a guided service is to be, before it is on file. */
 @Component
 class GuidedBeginning {
     private final ProcedureOperations procedures;
@@ -38,7 +38,7 @@ class GuidedBeginning {
     }
 
     /**
-     * A service that begins.
+     * A service that begins; nobody is asked any more for the heater that waited for it.
      *
      * @throws Rejected if something speaks against it
      */
