@@ -14,6 +14,6 @@ import org.springframework.test.context.ContextConfiguration;
 @Retention(RetentionPolicy.RUNTIME)
 @SpringBootTest
 @AutoConfigureMockMvc
-@Import({TestSite.class, TestClock.class, TestPasswords.class, StatementCount.class})
+@Import({TestSite.class, TestTables.class, TestClock.class, TestPasswords.class, StatementCount.class})
 @ContextConfiguration(initializers = TestDatabase.class)
 public @interface ChervilTest {}

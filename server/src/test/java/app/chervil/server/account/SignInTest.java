@@ -10,6 +10,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import app.chervil.server.ChervilTest;
 import app.chervil.server.TestSite;
+import app.chervil.server.TestTables;
 import jakarta.servlet.http.Cookie;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
@@ -32,6 +33,9 @@ class SignInTest {
     AccountOperations accounts;
 
     @Autowired
+    TestTables tables;
+
+    @Autowired
     TestSite site;
 
     @Autowired
@@ -42,7 +46,7 @@ class SignInTest {
 
     @Test
     void the_first_visitor_makes_the_keeper_with_the_printed_code_and_only_once() throws Exception {
-        jdbc.sql("truncate site, account, person, sign_in_failure cascade").update();
+        tables.empty();
 
         setUp("not the code")
                 .andExpect(status().isUnauthorized())

@@ -4,6 +4,7 @@ import static org.mockito.Mockito.doReturn;
 
 import app.chervil.server.ChervilTest;
 import app.chervil.server.TestSite;
+import app.chervil.server.TestTables;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
 import java.time.Clock;
@@ -34,6 +35,9 @@ class DemoDaysTest {
     JdbcTemplate database;
 
     @Autowired
+    TestTables tables;
+
+    @Autowired
     TestSite site;
 
     /** A Monday on which nothing ended the canister's history, one in the winter closing, and a leap day. */
@@ -43,10 +47,7 @@ class DemoDaysTest {
         doReturn(today.atTime(LocalTime.NOON).toInstant(ZoneOffset.UTC))
                 .when(clock)
                 .instant();
-        String tables = database.queryForObject("""
-                select string_agg(quote_ident(tablename), ', ') from pg_tables
-                where schemaname = 'public' and tablename <> 'flyway_schema_history'""", String.class);
-        database.execute("truncate " + tables + " restart identity");
+        tables.emptyFromOne();
         demo.afterSingletonsInstantiated();
         database.update("update site_revision set revision = revision + ?", ANEW * today.toEpochDay());
         database.update("update tank_revision set revision = revision + ?", ANEW * today.toEpochDay());
