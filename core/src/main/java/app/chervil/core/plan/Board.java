@@ -4,7 +4,9 @@ import app.chervil.core.plan.Chain.Hands;
 import app.chervil.core.plan.Instance.Logged;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * A plan in the making: which lanes lie on which days, with the counters from which the price of a further day follows. The
@@ -33,10 +35,11 @@ final class Board {
     private final int[] keeperLoad;
     private final int[] capacity;
 
-    /** Points of each day for how full it is, and hard points for more than people have. */
-    private final int[] levels;
+    private final Fullness[] fullness;
 
-    private final int[] overs;
+    /** Packed points of each day for how full it is. */
+    private final long[] full;
+
     private final int[] keeperCapacity;
     private final Sites sites;
 
@@ -86,11 +89,11 @@ final class Board {
         for (int lane = 0; lane < needsTime.length; lane++) {
             needsTime[lane] = minutes[lane] > spots[lane].mostSaved() && sites.partners[lane].length == 0;
         }
-        levels = new int[days];
-        overs = new int[days];
-        for (int day = 0; day < days; day++) {
-            weigh(day);
-        }
+        Map<Integer, Fullness> byCapacity = new HashMap<>();
+        fullness = Arrays.stream(capacity)
+                .mapToObj(minutes -> byCapacity.computeIfAbsent(minutes, Fullness::new))
+                .toArray(Fullness[]::new);
+        full = new long[days];
         prices = new long[days];
         tooClose = new int[days];
         nothingClose = new int[days];
@@ -158,17 +161,12 @@ final class Board {
             }
             int day = on[k];
             load[day] += sign * minutes[lane] + spots[lane].count(day, sign);
-            weigh(day);
+            full[day] = fullness[day].points(load[day]);
             keeperLoad[day] += keeperOnly[lane] ? sign * minutes[lane] : 0;
             if (sites.linked[lane]) {
                 liesOn[lane][day] = sign > 0;
             }
         }
-    }
-
-    private void weigh(int day) {
-        levels[day] = Weights.level(load[day], capacity[day]);
-        overs[day] = Weights.over(load[day], capacity[day]);
     }
 
     /** Set-up minutes that an occurrence of a lane would add to a day; fewer than none if it saves some. */
@@ -178,17 +176,23 @@ final class Board {
 
     /** Points that an occurrence would add by filling a day. */
     int addedLevel(int day, int added) {
-        return Weights.level(load[day] + added, capacity[day]) - levels[day];
+        return (int) Score.unpack(addedFullness(day, added)).soft();
     }
 
     /** Hard points that an occurrence would add by taking more time than there is. */
     int addedOver(int lane, int day, int added) {
-        int all = Weights.over(load[day] + added, capacity[day]) - overs[day];
+        return (int) Score.unpack(addedFullness(day, added)).hard() + addedOverKeeper(lane, day);
+    }
+
+    private long addedFullness(int day, int added) {
+        return fullness[day].points(load[day] + added) - full[day];
+    }
+
+    private int addedOverKeeper(int lane, int day) {
         return keeperOnly[lane]
-                ? all
-                        + Weights.over(keeperLoad[day] + minutes[lane], keeperCapacity[day])
+                ? Weights.over(keeperLoad[day] + minutes[lane], keeperCapacity[day])
                         - Weights.over(keeperLoad[day], keeperCapacity[day])
-                : all;
+                : 0;
     }
 
     /** Hard points of an occurrence for missing what belongs to it, less those it takes from others. */
@@ -264,10 +268,8 @@ final class Board {
 
     private long price(int lane, int day, int close) {
         int setUp = addedSetUp(lane, day);
-        int added = minutes[lane] + setUp;
-        long soft = (long) Weights.POINTS_A_MINUTE * setUp + addedLevel(day, added);
-        long hard = (long) addedOver(lane, day, added) + addedApart(lane, day) + close;
-        return Score.pack(hard, soft);
+        int hard = addedOverKeeper(lane, day) + addedApart(lane, day) + close;
+        return addedFullness(day, minutes[lane] + setUp) + Score.pack(hard, (long) Weights.POINTS_A_MINUTE * setUp);
     }
 
     /** Packed cost of a lane that is not on the board, if it lay on these days. */

@@ -25,6 +25,10 @@ final class DaySet {
         return new DaySet(some, places);
     }
 
+    boolean has(int day) {
+        return places[day + 1] > places[day];
+    }
+
     int day(int place) {
         return days[place];
     }

@@ -7,16 +7,29 @@ import java.util.Arrays;
  * does not depend on the lane's other days, so nothing is lost. Ties go to the earliest day.
  *
  * <p>Days on which nobody has time are looked at only where there is no way without them that keeps all rules, since no saving
- * outweighs a rule; most days of a week are such where people have time on few.
+ * outweighs a rule; most days of a week are such where people have time on few. Nor is any way followed that must cost more than
+ * the days on which the occurrences lay before.
  */
 final class Path {
     private static final long NEVER = Long.MAX_VALUE / 4;
 
     private final Board board;
+
+    /** Cost of the occurrence looked at, and of the one before it, on each place among the days. */
     private long[] reached;
+
     private long[] before;
-    private long[] leastReached;
-    private long[] leastBefore;
+
+    /** The least of the occurrence before on each place or an earlier one, and on each or a later one. */
+    private final long[] leastUntil;
+
+    private final long[] leastFrom;
+
+    /** From the first place on which the occurrence before can lie to behind the last. */
+    private int beforeFirst;
+
+    private int beforeEnd;
+
     private final int[][] cameFrom;
     private final int[] none;
 
@@ -24,6 +37,12 @@ final class Path {
     private final int[] from;
 
     private final int[] to;
+
+    /** The least that the occurrences from each on cost by their days alone. */
+    private final long[] rest;
+
+    /** What the days on which they lay before would cost. */
+    private long most;
 
     /** Days looked at. */
     private DaySet days;
@@ -35,14 +54,15 @@ final class Path {
         this.board = board;
         reached = new long[board.days];
         before = new long[board.days];
-        leastReached = new long[board.days];
-        leastBefore = new long[board.days];
+        leastUntil = new long[board.days];
+        leastFrom = new long[board.days];
         none = new int[board.days];
         days = board.everyDay();
-        int most = board.lanes.stream().mapToInt(Lane::count).max().orElse(0);
-        cameFrom = new int[most][board.days];
-        from = new int[most];
-        to = new int[most];
+        int longest = board.lanes.stream().mapToInt(Lane::count).max().orElse(0);
+        cameFrom = new int[longest][board.days];
+        from = new int[longest];
+        to = new int[longest];
+        rest = new long[longest + 1];
     }
 
     /** Packed cost of the days found last. */
@@ -103,92 +123,168 @@ final class Path {
         }
     }
 
+    private long byDay(Lane one, int k, int day) {
+        return one.byDay(k, day) + (one.skipped[k] ? 0 : prices[day]);
+    }
+
+    /** What the days on which the occurrences lay before would cost now; {@link #NEVER} if they may not lie there. */
+    private long costOfBefore(Lane one, Piece piece) {
+        int[] was = piece.was;
+        long sum = piece.end < one.count() ? one.gap(was[piece.end] - was[piece.end - 1]) : 0;
+        for (int k = piece.first; k < piece.end; k++) {
+            int day = was[k];
+            if (day < from[k] || day > to[k] || !days.has(day) || (k > 0 && day <= was[k - 1])) {
+                return NEVER;
+            }
+            sum += byDay(one, k, day) + (k == 0 ? 0 : one.gap(day - was[k - 1]));
+        }
+        return sum;
+    }
+
+    private void lookAhead(Lane one, Piece piece) {
+        rest[piece.end] = 0;
+        for (int k = piece.end - 1; k > piece.first; k--) {
+            long least = NEVER;
+            for (int i = days.first(from[k]); i < days.end(to[k]); i++) {
+                least = Math.min(least, prices[days.day(i)]);
+            }
+            rest[k] = rest[k + 1] + (one.skipped[k] ? 0 : least);
+        }
+    }
+
     /**
      * Reaches every occurrence on each of its days.
      *
-     * @return the cheapest day of the last, or -1 if there is no way
+     * @return the cheapest place of the last, or -1 if there is no way
      */
     private int reach(Lane one, Piece piece, int[] more) {
         price(piece, more);
-        for (int k = piece.first; k < piece.end; k++) {
-            swap();
-            step(one, k, piece);
+        most = costOfBefore(one, piece);
+        lookAhead(one, piece);
+        enter(one, piece);
+        for (int k = piece.first + 1; k < piece.end; k++) {
+            long[] was = before;
+            before = reached;
+            reached = was;
+            lookBack();
+            step(one, k);
         }
+        return leave(one, piece);
+    }
+
+    /** Reaches the first occurrence that moves, from a day that stands or from none. */
+    private void enter(Lane one, Piece piece) {
+        int k = piece.first;
+        int standing = k == 0 ? -1 : piece.was[k - 1];
+        int first = Math.max(days.first(from[k]), standing < 0 ? 0 : days.end(standing));
+        int end = days.end(to[k]);
+        for (int i = first; i < end; i++) {
+            int day = days.day(i);
+            reached[i] = byDay(one, k, day) + (k == 0 ? 0 : one.gap(day - standing));
+        }
+        keepWhatEndsWell(first, end, most - rest[k + 1]);
+    }
+
+    /** Reaches a later one from all days of the one before it. */
+    private void step(Lane one, int k) {
+        int first = Math.max(days.first(from[k]), beforeFirst + 1);
+        int end = days.end(to[k]);
+        long least = beforeFirst < beforeEnd ? leastFrom[beforeFirst] : NEVER;
+        long limit = most - rest[k + 1];
+        for (int i = first; i < end; i++) {
+            long own = byDay(one, k, days.day(i));
+            long best = least + own > limit ? NEVER : arrive(one, k, i);
+            reached[i] = best >= NEVER ? NEVER : best + own;
+        }
+        keepWhatEndsWell(first, end, limit);
+    }
+
+    /** Leaves out places at both ends from which all ways cost too much. */
+    private void keepWhatEndsWell(int first, int end, long limit) {
+        beforeFirst = first;
+        beforeEnd = Math.max(first, end);
+        long most = Math.min(limit, NEVER - 1);
+        while (beforeFirst < beforeEnd && reached[beforeFirst] > most) {
+            beforeFirst++;
+        }
+        while (beforeFirst < beforeEnd && reached[beforeEnd - 1] > most) {
+            beforeEnd--;
+        }
+    }
+
+    private void lookBack() {
+        long least = NEVER;
+        for (int i = beforeFirst; i < beforeEnd; i++) {
+            least = Math.min(least, before[i]);
+            leastUntil[i] = least;
+        }
+        least = NEVER;
+        for (int i = beforeEnd - 1; i >= beforeFirst; i--) {
+            least = Math.min(least, before[i]);
+            leastFrom[i] = least;
+        }
+    }
+
+    /**
+     * Cheapest way to a place from any place of the occurrence before, the earliest of those alike; looks from the distance that
+     * costs least to both sides, and only as far as it can still gain.
+     */
+    private long arrive(Lane one, int k, int place) {
+        int day = days.day(place);
+        int end = Math.min(beforeEnd, place);
+        int middle =
+                day < one.bestGap() ? beforeFirst : Math.max(beforeFirst, Math.min(days.end(day - one.bestGap()), end));
+        long best = NEVER;
+        int came = -1;
+        for (int i = middle - 1; i >= beforeFirst; i--) {
+            long gap = one.gap(day - days.day(i));
+            if (best < gap + leastUntil[i]) {
+                break;
+            }
+            long through = before[i] + gap;
+            if (through <= best) {
+                best = through;
+                came = i;
+            }
+        }
+        for (int i = middle; i < end; i++) {
+            long gap = one.gap(day - days.day(i));
+            if (best <= gap + leastFrom[i]) {
+                break;
+            }
+            long through = before[i] + gap;
+            if (through < best) {
+                best = through;
+                came = i;
+            }
+        }
+        cameFrom[k][place] = came;
+        return best;
+    }
+
+    private int leave(Lane one, Piece piece) {
         int standing = piece.end < one.count() ? piece.was[piece.end] : -1;
-        int k = piece.end - 1;
         int end = -1;
         long least = NEVER;
-        for (int i = days.first(from[k]); i < days.end(to[k]); i++) {
+        for (int i = beforeFirst; i < beforeEnd; i++) {
             int day = days.day(i);
-            if (standing >= 0 && reached[day] < NEVER) {
-                reached[day] = day < standing ? reached[day] + one.gap(standing - day) : NEVER;
+            if (standing >= 0) {
+                reached[i] = day < standing ? reached[i] + one.gap(standing - day) : NEVER;
             }
-            if (reached[day] < least) {
-                least = reached[day];
-                end = day;
+            if (reached[i] < least) {
+                least = reached[i];
+                end = i;
             }
         }
         return end;
     }
 
-    private void swap() {
-        long[] was = before;
-        before = reached;
-        reached = was;
-        was = leastBefore;
-        leastBefore = leastReached;
-        leastReached = was;
-    }
-
-    /** Reaches occurrence k on each of its days; the first that moves comes from a day that stands. */
-    private void step(Lane one, int k, Piece piece) {
-        long least = NEVER;
-        for (int i = days.first(from[k]); i < days.end(to[k]); i++) {
-            int day = days.day(i);
-            long best = k > piece.first ? arrive(one, k, i) : enter(one, piece, day);
-            long own = one.byDay(k, day) + (one.skipped[k] ? 0 : prices[day]);
-            reached[day] = best >= NEVER ? NEVER : best + own;
-            least = Math.min(least, reached[day]);
-            leastReached[day] = least;
-        }
-    }
-
-    private static long enter(Lane one, Piece piece, int day) {
-        if (piece.first == 0) {
-            return 0;
-        }
-        int standing = piece.was[piece.first - 1];
-        return day > standing ? one.gap(day - standing) : NEVER;
-    }
-
-    /** Cheapest way to a day from any day of the occurrence before; looks back only as far as it can still gain. */
-    private long arrive(Lane one, int k, int place) {
-        int day = days.day(place);
-        int first = days.first(from[k - 1]);
-        long best = NEVER;
-        int came = -1;
-        for (int i = Math.min(days.end(to[k - 1]), place) - 1; i >= first; i--) {
-            int prior = days.day(i);
-            long gap = one.gap(day - prior);
-            if (day - prior > one.bestGap() && best < gap + leastBefore[prior]) {
-                break;
-            }
-            long through = before[prior] + gap;
-            if (through <= best) {
-                best = through;
-                came = prior;
-            }
-        }
-        cameFrom[k][day] = came;
-        return best;
-    }
-
     private int[] back(Piece piece, int end) {
         int[] on = piece.was.clone();
-        int day = end;
+        int place = end;
         for (int k = piece.end - 1; k >= piece.first; k--) {
-            on[k] = day;
-            day = cameFrom[k][day];
+            on[k] = days.day(place);
+            place = k > piece.first ? cameFrom[k][place] : -1;
         }
         return on;
     }

@@ -5,20 +5,14 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Collections;
 import java.util.Comparator;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Set;
 import java.util.SplittableRandom;
 
 /** Looks for a good plan on a board, by counts and a seed and never by the clock. */
 final class Search {
     private static final int MOST_SWEEPS = 20;
-    private static final int MOST_RUINED = 5;
     private static final int REPAIRS = 1000;
     private static final int REPAIRS_A_LANE = 30;
-    private static final int TRIES = 8;
-    private static final int FREQUENT_DAYS = 14;
-    private static final int MOST_FREQUENT = 20;
     private static final int MOST_NOISE = 600;
     private static final int WEEK = 7;
 
@@ -34,6 +28,7 @@ final class Search {
     private final Board board;
     private final Path path;
     private final SplittableRandom random;
+    private final Ruin ruin;
     private final int[] noise;
     private long total;
     private long best;
@@ -44,6 +39,7 @@ final class Search {
         this.board = board;
         path = new Path(board);
         random = new SplittableRandom(seed);
+        ruin = new Ruin(board, random);
         noise = new int[board.days];
         bestDays = new int[board.lanes.size()][];
     }
@@ -176,7 +172,7 @@ final class Search {
         double cooling = Math.pow(COLD / HOT, 1.0 / Math.max(1, times));
         double heat = HOT;
         for (int turn = 0; turn < times; turn++) {
-            attempt(ruined(seeds.get(random.nextInt(seeds.size()))), heat);
+            attempt(ruin.around(seeds.get(random.nextInt(seeds.size()))), heat);
             heat *= cooling;
         }
         restoreBest();
@@ -190,10 +186,10 @@ final class Search {
             delta -= board.cost(piece.lane, piece.was, piece.first, piece.end);
         }
         shuffle(pieces);
-        int noisy = disturb(pieces);
+        disturb(pieces);
         for (Piece piece : pieces) {
             int[] on = path.find(piece, noise);
-            delta += noisy == 0 ? path.cost() : board.cost(piece.lane, on, piece.first, piece.end);
+            delta += path.cost() - noise(piece, on);
             board.place(piece.lane, on, piece.first, piece.end);
         }
         if (accepts(Score.unpack(delta), heat)) {
@@ -206,6 +202,16 @@ final class Search {
             pieces.forEach(piece -> board.remove(piece.lane, piece.first, piece.end));
             pieces.forEach(piece -> board.place(piece.lane, piece.was, piece.first, piece.end));
         }
+    }
+
+    /** What a piece was made dearer by on its days. */
+    private long noise(Piece piece, int[] on) {
+        boolean[] skipped = board.lanes.get(piece.lane).skipped;
+        long points = 0;
+        for (int k = piece.first; k < piece.end; k++) {
+            points += skipped[k] ? 0 : noise[on[k]];
+        }
+        return points;
     }
 
     /** Whole lanes, or what of them lies within some weeks. */
@@ -229,17 +235,14 @@ final class Search {
     /**
      * Makes some days dearer for all of the ruined lanes alike, so that they may meet on days that none would try alone; in two
      * turns of three the days of every week alike, or of every interval of one of them, so that what comes round may change its
-     * weekday, or its week, whole.
-     *
-     * @return the most that it makes a day dearer by, zero in half of the turns
+     * weekday, or its week, whole. Half of the turns leave all days as they are.
      */
-    private int disturb(List<Piece> pieces) {
+    private void disturb(List<Piece> pieces) {
         int most = pieces.isEmpty() || random.nextBoolean() ? 0 : 1 + random.nextInt(MOST_NOISE);
         int period = most == 0 ? 1 : period(pieces);
         for (int day = 0; day < noise.length; day++) {
             noise[day] = most == 0 ? 0 : day < period ? random.nextInt(most) : noise[day - period];
         }
-        return most;
     }
 
     private int period(List<Piece> pieces) {
@@ -263,72 +266,6 @@ final class Search {
     private void shuffle(List<Piece> pieces) {
         for (int i = pieces.size() - 1; i > 0; i--) {
             Collections.swap(pieces, i, random.nextInt(i + 1));
-        }
-    }
-
-    /**
-     * A few lanes around one: of its tank, its filter, what disturbs its tank, or what is frequent on two or three tanks; linked
-     * lanes go together.
-     */
-    private int[] ruined(int seed) {
-        Set<Integer> chosen = new LinkedHashSet<>();
-        add(chosen, seed);
-        int way = random.nextInt(6);
-        List<Integer> ofTank = board.sites().lanesOfTank.get(board.sites().tankOf[seed]);
-        if (way == 0) {
-            int more = random.nextInt(MOST_RUINED);
-            for (int i = 0; i < more; i++) {
-                add(chosen, ofTank.get(random.nextInt(ofTank.size())));
-            }
-        } else if (way == 1) {
-            for (int other : ofTank) {
-                if (board.sites().filterOf[other] == board.sites().filterOf[seed] && chosen.size() < 2 * MOST_RUINED) {
-                    add(chosen, other);
-                }
-            }
-        } else if (way == 2 || way == 5) {
-            int other = alike(seed);
-            add(chosen, other);
-            addFrequent(chosen, board.sites().tankOf[other]);
-            addFrequent(chosen, board.sites().tankOf[seed]);
-            if (random.nextBoolean()) {
-                addFrequent(chosen, board.sites().tankOf[alike(seed)]);
-            }
-        } else if (ofTank.size() <= 3 * MOST_RUINED) {
-            List<Integer> spaced = board.sites().spacedOfTank.get(board.sites().tankOf[seed]);
-            (way == 3 ? ofTank : spaced).forEach(other -> add(chosen, other));
-        }
-        return chosen.stream().mapToInt(lane -> lane).toArray();
-    }
-
-    /** A lane anywhere that comes round as often, if a few tries find one. */
-    private int alike(int seed) {
-        int interval = board.lanes.get(seed).interval();
-        int other = random.nextInt(board.lanes.size());
-        for (int i = 0; i < TRIES && board.lanes.get(other).interval() != interval; i++) {
-            other = random.nextInt(board.lanes.size());
-        }
-        return other;
-    }
-
-    /** What comes round every other week or oftener on a tank: it decides on which days the tank is visited at all. */
-    private void addFrequent(Set<Integer> chosen, int tank) {
-        for (int lane : board.sites().lanesOfTank.get(tank)) {
-            if (chosen.size() < MOST_FREQUENT && board.lanes.get(lane).interval() <= FREQUENT_DAYS) {
-                add(chosen, lane);
-            }
-        }
-    }
-
-    private void add(Set<Integer> chosen, int lane) {
-        chosen.add(lane);
-        if (board.sites().linked[lane]) {
-            for (int other : board.sites().partners[lane]) {
-                chosen.add(other);
-            }
-            if (board.sites().partner[lane] >= 0) {
-                chosen.add(board.sites().partner[lane]);
-            }
         }
     }
 

@@ -54,18 +54,12 @@ final class Spot {
      * @return set-up minutes that this adds to the day; fewer than none if it saves some
      */
     int count(int day, int sign) {
-        int before = shared(day);
+        int added = sign > 0 ? added(day) : 0;
         opened[day] += (short) (opens ? sign : 0);
         waterChanges[day] += (short) (changesWater ? sign : 0);
         atTank[day] += (short) sign;
         inRoom[day] += (short) sign;
-        return shared(day) - before;
-    }
-
-    /** Set-up minutes of a day that the lane has a share in. */
-    private int shared(int day) {
-        boolean tank = atTank[day] > 0 && waterChanges[day] == 0;
-        return (inRoom[day] > 0 ? roomMinutes : 0) + (tank ? tankMinutes : 0) + (opened[day] > 0 ? openingMinutes : 0);
+        return sign > 0 ? added : -added(day);
     }
 
     /** Set-up minutes that an occurrence would add to a day; fewer than none if it saves some. */

@@ -29,4 +29,9 @@ class DaySetTest {
 
         assertThat(none.first(0)).isEqualTo(none.end(6));
     }
+
+    @Test
+    void it_knows_which_days_it_has() {
+        assertThat(IntStream.range(0, 14).filter(weekends::has)).containsExactly(5, 6, 12, 13);
+    }
 }
