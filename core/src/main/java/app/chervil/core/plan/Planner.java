@@ -25,7 +25,7 @@ public final class Planner {
         /** While somebody waits. */
         INTERACTIVE(30),
         /** While nobody waits. */
-        BACKGROUND(1000);
+        BACKGROUND(1500);
 
         private final int turnsALane;
 
