@@ -1,10 +1,11 @@
 package app.chervil.server;
 
+import java.sql.SQLException;
 import java.time.Duration;
 import org.springframework.core.retry.RetryException;
 import org.springframework.core.retry.RetryPolicy;
 import org.springframework.core.retry.RetryTemplate;
-import org.springframework.dao.PessimisticLockingFailureException;
+import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionOperations;
 
@@ -13,10 +14,13 @@ import org.springframework.transaction.support.TransactionOperations;
  * background reads on, and no two wait for each other for ever.
  */
 public class TestTables {
+    /** What PostgreSQL says when it was told not to wait. */
+    private static final String LOCK_NOT_AVAILABLE = "55P03";
+
     private final JdbcTemplate database;
     private final TransactionOperations transactions;
     private final RetryTemplate inAQuietMoment = new RetryTemplate(RetryPolicy.builder()
-            .includes(PessimisticLockingFailureException.class)
+            .predicate(TestTables::isTaken)
             .maxRetries(500)
             .delay(Duration.ofMillis(20))
             .build());
@@ -34,6 +38,12 @@ public class TestTables {
     /** New rows count from one, as in a database just made. */
     public void emptyFromOne() throws RetryException {
         truncate("restart identity");
+    }
+
+    private static boolean isTaken(Throwable failure) {
+        return failure instanceof DataAccessException data
+                && data.getRootCause() instanceof SQLException cause
+                && LOCK_NOT_AVAILABLE.equals(cause.getSQLState());
     }
 
     private void truncate(String identity) throws RetryException {
