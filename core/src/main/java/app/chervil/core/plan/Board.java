@@ -33,7 +33,6 @@ final class Board {
     private final int[][] placed;
     private final int[] load;
     private final int[] keeperLoad;
-    private final int[] capacity;
 
     private final Fullness[] fullness;
 
@@ -68,7 +67,8 @@ final class Board {
         Arrays.fill(placed, NOWHERE);
         load = new int[days];
         keeperLoad = new int[days];
-        capacity = instance.hours().days().stream().mapToInt(Hours.Day::all).toArray();
+        int[] capacity =
+                instance.hours().days().stream().mapToInt(Hours.Day::all).toArray();
         keeperCapacity =
                 instance.hours().days().stream().mapToInt(Hours.Day::keeper).toArray();
         sites = new Sites(instance, lanes);

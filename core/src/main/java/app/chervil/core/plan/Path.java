@@ -25,10 +25,10 @@ final class Path {
 
     private final long[] leastFrom;
 
-    /** From the first place on which the occurrence before can lie to behind the last. */
-    private int beforeFirst;
+    /** The first place on which the occurrence reached last may lie, and the one behind the last. */
+    private int openFrom;
 
-    private int beforeEnd;
+    private int openEnd;
 
     private final int[][] cameFrom;
     private final int[] none;
@@ -141,6 +141,7 @@ final class Path {
         return sum;
     }
 
+    /** What is still to come costs at least this; {@link #NEVER} or nearly so where an occurrence has no day at all. */
     private void lookAhead(Lane one, Piece piece) {
         rest[piece.end] = 0;
         for (int k = piece.end - 1; k > piece.first; k--) {
@@ -148,7 +149,7 @@ final class Path {
             for (int i = days.first(from[k]); i < days.end(to[k]); i++) {
                 least = Math.min(least, prices[days.day(i)]);
             }
-            rest[k] = rest[k + 1] + (one.skipped[k] ? 0 : least);
+            rest[k] = Math.min(NEVER, rest[k + 1] + (one.skipped[k] ? 0 : least));
         }
     }
 
@@ -187,9 +188,9 @@ final class Path {
 
     /** Reaches a later one from all days of the one before it. */
     private void step(Lane one, int k) {
-        int first = Math.max(days.first(from[k]), beforeFirst + 1);
+        int first = Math.max(days.first(from[k]), openFrom + 1);
         int end = days.end(to[k]);
-        long least = beforeFirst < beforeEnd ? leastFrom[beforeFirst] : NEVER;
+        long least = openFrom < openEnd ? leastFrom[openFrom] : NEVER;
         long limit = most - rest[k + 1];
         for (int i = first; i < end; i++) {
             long own = byDay(one, k, days.day(i));
@@ -201,25 +202,25 @@ final class Path {
 
     /** Leaves out places at both ends from which all ways cost too much. */
     private void keepWhatEndsWell(int first, int end, long limit) {
-        beforeFirst = first;
-        beforeEnd = Math.max(first, end);
-        long most = Math.min(limit, NEVER - 1);
-        while (beforeFirst < beforeEnd && reached[beforeFirst] > most) {
-            beforeFirst++;
+        openFrom = first;
+        openEnd = Math.max(first, end);
+        long worthIt = Math.min(limit, NEVER - 1);
+        while (openFrom < openEnd && reached[openFrom] > worthIt) {
+            openFrom++;
         }
-        while (beforeFirst < beforeEnd && reached[beforeEnd - 1] > most) {
-            beforeEnd--;
+        while (openFrom < openEnd && reached[openEnd - 1] > worthIt) {
+            openEnd--;
         }
     }
 
     private void lookBack() {
         long least = NEVER;
-        for (int i = beforeFirst; i < beforeEnd; i++) {
+        for (int i = openFrom; i < openEnd; i++) {
             least = Math.min(least, before[i]);
             leastUntil[i] = least;
         }
         least = NEVER;
-        for (int i = beforeEnd - 1; i >= beforeFirst; i--) {
+        for (int i = openEnd - 1; i >= openFrom; i--) {
             least = Math.min(least, before[i]);
             leastFrom[i] = least;
         }
@@ -231,12 +232,11 @@ final class Path {
      */
     private long arrive(Lane one, int k, int place) {
         int day = days.day(place);
-        int end = Math.min(beforeEnd, place);
-        int middle =
-                day < one.bestGap() ? beforeFirst : Math.max(beforeFirst, Math.min(days.end(day - one.bestGap()), end));
+        int end = Math.min(openEnd, place);
+        int middle = day < one.bestGap() ? openFrom : Math.max(openFrom, Math.min(days.end(day - one.bestGap()), end));
         long best = NEVER;
         int came = -1;
-        for (int i = middle - 1; i >= beforeFirst; i--) {
+        for (int i = middle - 1; i >= openFrom; i--) {
             long gap = one.gap(day - days.day(i));
             if (best < gap + leastUntil[i]) {
                 break;
@@ -266,7 +266,7 @@ final class Path {
         int standing = piece.end < one.count() ? piece.was[piece.end] : -1;
         int end = -1;
         long least = NEVER;
-        for (int i = beforeFirst; i < beforeEnd; i++) {
+        for (int i = openFrom; i < openEnd; i++) {
             int day = days.day(i);
             if (standing >= 0) {
                 reached[i] = day < standing ? reached[i] + one.gap(standing - day) : NEVER;
