@@ -4,6 +4,7 @@ import app.chervil.core.plan.Chain.Hands;
 import app.chervil.core.plan.Instance.Logged;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -27,6 +28,9 @@ final class Board {
     /** Stands for an occurrence that is off the board; no day comes near it. */
     private static final int OFF = -1000;
 
+    /** What a hard point weighs in packed ones: no saving outweighs it. */
+    static final long RULE = Score.pack(1, 0);
+
     final List<Lane> lanes;
     final int days;
     private final Instance instance;
@@ -34,12 +38,16 @@ final class Board {
     private final int[] load;
     private final int[] keeperLoad;
 
+    private final int[] capacity;
+
     private final Fullness[] fullness;
 
     /** Packed points of each day for how full it is. */
     private final long[] full;
 
     private final int[] keeperCapacity;
+
+    private long rule = RULE;
     private final Sites sites;
 
     private final Spot[] spots;
@@ -60,15 +68,18 @@ final class Board {
     private final int[] nothingClose;
 
     Board(Instance instance) {
+        this(instance, lanes(instance));
+    }
+
+    private Board(Instance instance, List<Lane> lanes) {
         this.instance = instance;
+        this.lanes = lanes;
         days = instance.days();
-        lanes = lanes(instance);
         placed = new int[lanes.size()][];
         Arrays.fill(placed, NOWHERE);
         load = new int[days];
         keeperLoad = new int[days];
-        int[] capacity =
-                instance.hours().days().stream().mapToInt(Hours.Day::all).toArray();
+        capacity = instance.hours().days().stream().mapToInt(Hours.Day::all).toArray();
         keeperCapacity =
                 instance.hours().days().stream().mapToInt(Hours.Day::keeper).toArray();
         sites = new Sites(instance, lanes);
@@ -89,11 +100,9 @@ final class Board {
         for (int lane = 0; lane < needsTime.length; lane++) {
             needsTime[lane] = minutes[lane] > spots[lane].mostSaved() && sites.partners[lane].length == 0;
         }
-        Map<Integer, Fullness> byCapacity = new HashMap<>();
-        fullness = Arrays.stream(capacity)
-                .mapToObj(minutes -> byCapacity.computeIfAbsent(minutes, Fullness::new))
-                .toArray(Fullness[]::new);
+        fullness = new Fullness[days];
         full = new long[days];
+        priceRules(RULE);
         prices = new long[days];
         tooClose = new int[days];
         nothingClose = new int[days];
@@ -109,6 +118,22 @@ final class Board {
         return List.copyOf(made);
     }
 
+    /**
+     * The same lanes where no day is ever full and coming into a room takes no time: what those of one tank cost there, nothing else
+     * on the board, they cost anywhere.
+     */
+    Board alone() {
+        SetUps setUps = instance.setUps();
+        Hours.Day endless = new Hours.Day(Hours.Day.MOST, Hours.Day.MOST);
+        Instance elsewhere = new Instance(
+                instance.publishedDays(),
+                instance.chains(),
+                new Hours(Collections.nCopies(days, endless)),
+                new SetUps(0, setUps.tankMinutes(), setUps.openingMinutes(), setUps.rooms()),
+                instance.before());
+        return new Board(elsewhere, lanes);
+    }
+
     Sites sites() {
         return sites;
     }
@@ -119,6 +144,44 @@ final class Board {
 
     int[] placed(int lane) {
         return placed[lane];
+    }
+
+    /** Minutes that a day takes, set-up included. */
+    int load(int day) {
+        return load[day];
+    }
+
+    /** Minutes of a day that only a keeper may do. */
+    int keeperLoad(int day) {
+        return keeperLoad[day];
+    }
+
+    /** Packed points for filling a day to so many minutes. */
+    long fullness(int day, int minutes) {
+        return fullness[day].points(minutes);
+    }
+
+    /** Packed points for so many minutes of a keeper on a day. */
+    long overKeeper(int day, int minutes) {
+        return rule * Weights.over(minutes, keeperCapacity[day]);
+    }
+
+    /**
+     * Prices each hard point of a day from now on, in packed points. A search that may break rules for a while passes from one plan to
+     * another that no single step between plans without a fault would reach.
+     */
+    void priceRules(long points) {
+        rule = points;
+        Map<Integer, Fullness> byCapacity = new HashMap<>();
+        for (int day = 0; day < days; day++) {
+            fullness[day] = byCapacity.computeIfAbsent(capacity[day], minutes -> new Fullness(minutes, points));
+            full[day] = fullness[day].points(load[day]);
+        }
+    }
+
+    /** Takes everything off. */
+    void clear() {
+        lanes.forEach(lane -> remove(lane.index));
     }
 
     /** Puts a lane on its days; it must not lie on any. */
@@ -268,8 +331,9 @@ final class Board {
 
     private long price(int lane, int day, int close) {
         int setUp = addedSetUp(lane, day);
-        int hard = addedOverKeeper(lane, day) + addedApart(lane, day) + close;
-        return addedFullness(day, minutes[lane] + setUp) + Score.pack(hard, (long) Weights.POINTS_A_MINUTE * setUp);
+        return addedFullness(day, minutes[lane] + setUp)
+                + rule * (addedOverKeeper(lane, day) + addedApart(lane, day) + close)
+                + (long) Weights.POINTS_A_MINUTE * setUp;
     }
 
     /** Packed cost of a lane that is not on the board, if it lay on these days. */

@@ -8,21 +8,28 @@ final class Fullness {
     private static final int MOST_KNOWN = 2880;
 
     private final int capacity;
+    private final long rule;
     private final long[] points;
 
-    /** {@code capacity} in minutes, zero or more. */
-    Fullness(int capacity) {
+    /**
+     * For so much time.
+     *
+     * @param capacity in minutes, zero or more
+     * @param rule packed points of a minute beyond it, see {@link Board#RULE}
+     */
+    Fullness(int capacity, long rule) {
         this.capacity = capacity;
+        this.rule = rule;
         points = new long[Math.min(2 * capacity, MOST_KNOWN) + 1];
         Arrays.setAll(points, this::worked);
     }
 
-    /** Hard for more than people have, soft for a full day, see {@link Weights}; {@code minutes} may be fewer than none. */
+    /** For more than people have, and soft for a full day, see {@link Weights}; {@code minutes} may be fewer than none. */
     long points(int minutes) {
         return minutes >= 0 && minutes < points.length ? points[minutes] : worked(minutes);
     }
 
     private long worked(int minutes) {
-        return Score.pack(Weights.over(minutes, capacity), Weights.level(minutes, capacity));
+        return rule * Weights.over(minutes, capacity) + Weights.level(minutes, capacity);
     }
 }

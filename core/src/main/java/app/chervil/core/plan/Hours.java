@@ -20,9 +20,11 @@ public record Hours(List<Day> days) {
      * @param helpers of all helpers together, 0 or more
      */
     public record Day(int keeper, int helpers) {
+        static final int MOST = 14_400;
+
         public Day {
-            Check.within("keeper", keeper, 0, 14_400);
-            Check.within("helpers", helpers, 0, 14_400);
+            Check.within("keeper", keeper, 0, MOST);
+            Check.within("helpers", helpers, 0, MOST);
         }
 
         /** Minutes of everyone. */

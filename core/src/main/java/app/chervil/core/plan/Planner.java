@@ -16,6 +16,9 @@ public final class Planner {
     /** Turns for each chain of a tank on which a replan left a rule broken. */
     private static final int REPAIRS_A_LANE = 60;
 
+    /** Turns for each chain that are worth more in several searches than in one. */
+    private static final int LONG = 300;
+
     private Planner() {}
 
     /** How long to look. */
@@ -25,7 +28,7 @@ public final class Planner {
         /** While somebody waits. */
         INTERACTIVE(30),
         /** While nobody waits. */
-        BACKGROUND(1500);
+        BACKGROUND(1000);
 
         private final int turnsALane;
 
@@ -46,6 +49,9 @@ public final class Planner {
      */
     public static Plan plan(Instance instance, int turnsALane, long seed) {
         Board board = new Board(instance);
+        if (turnsALane >= LONG) {
+            return result(board, new LongSearch(board, turnsALane, seed).run());
+        }
         Search search = new Search(board, seed);
         search.construct();
         search.sweep();

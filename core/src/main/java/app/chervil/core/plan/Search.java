@@ -22,8 +22,11 @@ final class Search {
     private static final int LEAST_WIDTH_DAYS = 7;
     private static final int MOST_WIDTH_DAYS = 28;
     private static final int MARGIN_DAYS = 7;
-    private static final double HOT = 300;
-    private static final double COLD = 2;
+    /** Turns for each lane from one look on the way to the next. */
+    private static final int LOOKS_EVERY = 3;
+
+    static final double HOT = 300;
+    static final double COLD = 2;
 
     private final Board board;
     private final Path path;
@@ -164,18 +167,69 @@ final class Search {
         return false;
     }
 
-    /** Takes a few lanes off, whole or for some weeks, and puts them back one after the other, so many times, less and less willing to lose. */
+    /**
+     * Takes a few lanes off, whole or for some weeks, and puts them back one after the other, so many times, less and less willing
+     * to lose, and goes back to the best plan in the end.
+     */
     void anneal(List<Integer> seeds, int times) {
+        cool(seeds, times, HOT, COLD, () -> {});
+        restoreBest();
+    }
+
+    /**
+     * The same, without going back.
+     *
+     * @param hot points that are lost lightly at first
+     * @param cold and at last
+     * @param onTheWay looks at what lies on the board, now and then
+     */
+    void cool(List<Integer> seeds, int times, double hot, double cold, Runnable onTheWay) {
         if (seeds.isEmpty()) {
             return;
         }
-        double cooling = Math.pow(COLD / HOT, 1.0 / Math.max(1, times));
-        double heat = HOT;
+        double cooling = Math.pow(cold / hot, 1.0 / Math.max(1, times));
+        double heat = hot;
         for (int turn = 0; turn < times; turn++) {
             attempt(ruin.around(seeds.get(random.nextInt(seeds.size()))), heat);
             heat *= cooling;
+            if (turn % (LOOKS_EVERY * seeds.size()) == 0) {
+                onTheWay.run();
+            }
         }
-        restoreBest();
+    }
+
+    /** Prices each hard point of a day, in packed points; what lies is the best plan so far by that price. */
+    void priceRules(long points) {
+        board.priceRules(points);
+        List<int[]> days = days();
+        board.clear();
+        total = 0;
+        put(days);
+    }
+
+    /**
+     * Thinks of other days for all work on a tank, so many times, each other one left where it lies, and puts it back.
+     *
+     * @param look at them while it lies there
+     */
+    void imagine(int tank, int times, Runnable look) {
+        List<Piece> pieces = new ArrayList<>();
+        for (int lane : board.sites().lanesOfTank.get(tank)) {
+            pieces.add(Piece.whole(lane, board.placed(lane), board.days));
+        }
+        pieces.removeIf(Piece::isEmpty);
+        for (int i = 0; i < times; i++) {
+            pieces.forEach(piece -> board.remove(piece.lane));
+            shuffle(pieces);
+            disturb(pieces);
+            pieces.forEach(piece -> board.place(piece.lane, path.find(piece, noise)));
+            for (Piece piece : pieces) {
+                board.remove(piece.lane);
+                board.place(piece.lane, path.find(piece.lane));
+            }
+            look.run();
+            putBack(pieces);
+        }
     }
 
     private void attempt(int[] ruined, double heat) {
@@ -199,9 +253,14 @@ final class Search {
                 keep();
             }
         } else {
-            pieces.forEach(piece -> board.remove(piece.lane, piece.first, piece.end));
-            pieces.forEach(piece -> board.place(piece.lane, piece.was, piece.first, piece.end));
+            putBack(pieces);
         }
+    }
+
+    /** Puts pieces back to where they lay before. */
+    private void putBack(List<Piece> pieces) {
+        pieces.forEach(piece -> board.remove(piece.lane, piece.first, piece.end));
+        pieces.forEach(piece -> board.place(piece.lane, piece.was, piece.first, piece.end));
     }
 
     /** What a piece was made dearer by on its days. */
@@ -281,7 +340,8 @@ final class Search {
         keep();
     }
 
-    private void restoreBest() {
+    /** Goes back to the best plan so far. */
+    void restoreBest() {
         sinceBest.stream().forEach(board::remove);
         sinceBest.stream().forEach(lane -> board.place(lane, bestDays[lane]));
         sinceBest.clear();

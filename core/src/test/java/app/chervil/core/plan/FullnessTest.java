@@ -31,6 +31,7 @@ class FullnessTest {
         " 10,   0,  30,   80",
     })
     void a_day_costs_by_how_full_it_is(int minutes, int capacity, long hard, long soft) {
-        assertThat(Score.unpack(new Fullness(capacity).points(minutes))).isEqualTo(new Score(hard, soft));
+        assertThat(Score.unpack(new Fullness(capacity, Board.RULE).points(minutes)))
+                .isEqualTo(new Score(hard, soft));
     }
 }

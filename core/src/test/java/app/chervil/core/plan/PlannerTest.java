@@ -49,7 +49,7 @@ class PlannerTest {
                 new Before(fixed, published, logged));
     }
 
-    private static List<int[]> anyDays(Instance instance, long seed) {
+    static List<int[]> anyDays(Instance instance, long seed) {
         SplittableRandom random = new SplittableRandom(seed);
         List<int[]> days = new ArrayList<>();
         for (Lane lane : new Board(instance).lanes) {
