@@ -146,6 +146,11 @@ final class Board {
         return placed[lane];
     }
 
+    /** Numbers of all lanes. */
+    List<Integer> all() {
+        return lanes.stream().map(lane -> lane.index).toList();
+    }
+
     /** Minutes that a day takes, set-up included. */
     int load(int day) {
         return load[day];

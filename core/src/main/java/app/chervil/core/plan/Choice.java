@@ -21,7 +21,10 @@ final class Choice {
     private final TankPlan[] chosen;
     private final int[] load;
     private final int[] keeperLoad;
+
+    /** How many tanks of its room are visited, by tank and day; tanks of one room share their counts. */
     private final int[][] inRoom;
+
     private final int roomMinutes;
     private long hardPoint;
 
@@ -39,7 +42,10 @@ final class Choice {
         chosen = start.toArray(TankPlan[]::new);
         load = new int[board.days];
         keeperLoad = new int[board.days];
-        inRoom = new int[board.sites().rooms][board.days];
+        int[][] byRoom = new int[board.sites().rooms][board.days];
+        inRoom = board.sites().lanesOfTank.stream()
+                .map(lanes -> byRoom[board.sites().roomOf[lanes.get(0)]])
+                .toArray(int[][]::new);
         roomMinutes = board.instance().setUps().roomMinutes();
         for (int tank = 0; tank < chosen.length; tank++) {
             count(tank, 1);
@@ -95,7 +101,7 @@ final class Choice {
 
     private void count(int tank, int sign) {
         TankPlan way = chosen[tank];
-        int[] there = inRoom[board.sites().roomOfTank(tank)];
+        int[] there = inRoom[tank];
         for (int i = 0; i < way.on.length; i++) {
             int day = way.on[i];
             there[day] += sign;
@@ -117,7 +123,7 @@ final class Choice {
      * @param most points after which the rest of its days is not looked at
      */
     private long price(int tank, TankPlan way, long most) {
-        int[] there = inRoom[board.sites().roomOfTank(tank)];
+        int[] there = inRoom[tank];
         long points = way.own;
         for (int i = 0; i < way.on.length && softened(points) <= most; i++) {
             int day = way.on[i];

@@ -50,7 +50,7 @@ final class LongSearch {
     LongSearch(Board board, int turns, long seed) {
         this.board = board;
         this.turns = turns;
-        all = IntStream.range(0, board.lanes.size()).boxed().toList();
+        all = board.all();
         random = new SplittableRandom(seed);
         plans = new TankPlans(board);
         best = new Best(List.of(), new Score(Long.MAX_VALUE, Long.MAX_VALUE));

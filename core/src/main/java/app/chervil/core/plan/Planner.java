@@ -57,7 +57,7 @@ public final class Planner {
         search.sweep();
         if (turnsALane > 0) {
             search.repair();
-            search.anneal(all(board), turnsALane * board.lanes.size());
+            search.anneal(board.all(), turnsALane * board.lanes.size());
             search.sweep();
         }
         return result(board, search);
@@ -132,11 +132,5 @@ public final class Planner {
 
     private static Plan result(Board board, Search search) {
         return Plan.of(board.lanes, search.days(), search.score());
-    }
-
-    private static List<Integer> all(Board board) {
-        List<Integer> all = new ArrayList<>();
-        board.lanes.forEach(lane -> all.add(lane.index));
-        return all;
     }
 }

@@ -90,11 +90,6 @@ final class Sites {
         }
     }
 
-    /** Number of the room that a tank stands in. */
-    int roomOfTank(int tank) {
-        return roomOf[lanesOfTank.get(tank).get(0)];
-    }
-
     private static <K> int number(Map<K, Integer> numbers, K key) {
         return numbers.computeIfAbsent(key, one -> numbers.size());
     }

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
-import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -26,7 +25,7 @@ class ChoiceTest {
         for (int tank = 0; tank < board.sites().tanks; tank++) {
             ways.add(new ArrayList<>());
         }
-        List<Integer> all = IntStream.range(0, board.lanes.size()).boxed().toList();
+        List<Integer> all = board.all();
         for (int i = 0; i < WAYS; i++) {
             board.clear();
             Search search = new Search(board, i);

@@ -54,7 +54,7 @@ class LongSearchTest {
         search.construct();
         search.sweep();
         search.repair();
-        List<Integer> all = IntStream.range(0, board.lanes.size()).boxed().toList();
+        List<Integer> all = board.all();
         search.anneal(all, turns * all.size());
         search.sweep();
         return search.score();

@@ -30,7 +30,7 @@ class TankPlansTest {
             TankPlan plan = plans.get(tank);
             points += plan.own;
             for (int i = 0; i < plan.on.length; i++) {
-                boolean first = rooms.add(board.sites().roomOfTank(tank) + " on " + plan.on[i]);
+                boolean first = rooms.add(roomOf(board, tank) + " on " + plan.on[i]);
                 points += first ? 10L * room : 0;
                 minutes[plan.on[i]] += plan.minutes[i] + (first ? room : 0);
                 keeperMinutes[plan.on[i]] += plan.keeperMinutes[i];
@@ -40,6 +40,10 @@ class TankPlansTest {
             points += board.fullness(day, minutes[day]) + board.overKeeper(day, keeperMinutes[day]);
         }
         return Score.unpack(points);
+    }
+
+    private static int roomOf(Board board, int tank) {
+        return board.sites().roomOf[board.sites().lanesOfTank.get(tank).get(0)];
     }
 
     private static Plan plan(Board board) {
