@@ -29,12 +29,15 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
     /** Days for which a work left out still counts as done. */
     public static final int SKIPS_COUNT_DAYS = 400;
 
-    private static final long SEED = 26_1126;
+    static final long SEED = 26_1126;
 
-    /** Sites with more chains than this are first planned without a search, and searched while nobody waits. */
+    /** Sites with more chains than this are first planned without a search, and searched a little while nobody waits. */
     private static final int MOST_AT_ONCE = 600;
 
-    /** Sites with no more chains than this are searched to the end at once: half a second. */
+    /**
+     * Sites with no more chains than this are searched to the end at once: a second. Those in between are searched a little first,
+     * and to the end while nobody waits.
+     */
     private static final int MOST_THOROUGHLY = 60;
 
     public Replanning {
@@ -55,7 +58,7 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
         if (told.isPresent() && told.get().mark().equals(mark)) {
             return new Standing(agenda, new Audit(instance, Planner.kept(instance)), told.get(), Optional.empty());
         }
-        boolean large = instance.chains().size() > MOST_AT_ONCE;
+        boolean hasty = instance.chains().size() > MOST_THOROUGHLY;
         PlanState unplanned = state(agenda);
         Plan plan = told.isEmpty() ? first(instance) : again(instance, agenda, new Difference(before, unplanned));
         Audit audit = new Audit(instance, plan);
@@ -71,7 +74,7 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
                         horizon,
                         state,
                         visits(agenda, audit, now),
-                        told.map(Told::rough).orElse(large),
+                        told.map(Told::rough).orElse(hasty),
                         List.of()),
                 moves.isEmpty()
                         ? Optional.empty()
@@ -81,7 +84,8 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
 
     /** A better plan for a site that was first planned in haste. */
     public Told better(Standing rough, Instant now) {
-        Plan plan = Planner.plan(rough.instance(), Effort.INTERACTIVE, SEED);
+        boolean large = rough.instance().chains().size() > MOST_AT_ONCE;
+        Plan plan = Planner.plan(rough.instance(), large ? Effort.INTERACTIVE : Effort.BACKGROUND, SEED);
         return new Told(
                 rough.told().mark(),
                 rough.told().weeks(),

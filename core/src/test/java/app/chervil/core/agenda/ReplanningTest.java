@@ -8,6 +8,8 @@ import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Finding;
 import app.chervil.core.plan.Chain.Hands;
 import app.chervil.core.plan.Instance.How;
+import app.chervil.core.plan.Planner;
+import app.chervil.core.plan.Planner.Effort;
 import app.chervil.core.plan.Trouble;
 import app.chervil.core.site.SampleSite;
 import app.chervil.core.tank.TankChore;
@@ -52,7 +54,7 @@ class ReplanningTest {
     }
 
     private static Standing first(SampleSite site) {
-        return new Replanning(Optional.empty(), List.of()).of(agenda(site), 8, NOW);
+        return first(agenda(site));
     }
 
     private static Standing again(Standing before, Agenda now, Decided... decisions) {
@@ -295,12 +297,55 @@ class ReplanningTest {
     void a_plan_made_in_haste_is_bettered_without_anything_else_changing() {
         Standing rough = first(brook());
 
-        Told better = new Replanning(Optional.of(rough.told()), List.of()).better(rough, NOW);
+        Told better = bettered(rough);
 
         assertThat(better.mark()).isEqualTo(rough.told().mark());
         assertThat(better.rough()).isFalse();
         assertThat(better.state().chains().keySet())
                 .isEqualTo(rough.told().state().chains().keySet());
+    }
+
+    @Test
+    void thirty_tanks_are_planned_in_haste_and_then_as_well_as_if_nobody_had_waited() {
+        Agenda tanks = alike(30);
+        Standing hasty = first(tanks);
+
+        Standing better = kept(bettered(hasty), tanks);
+
+        assertThat(hasty.told().rough()).isTrue();
+        assertThat(better.told().rough()).isFalse();
+        assertThat(better.plan().score()).isLessThan(hasty.plan().score());
+        assertThat(better.plan()).isEqualTo(Planner.plan(hasty.instance(), Effort.BACKGROUND, Replanning.SEED));
+    }
+
+    @Test
+    void a_few_tanks_are_planned_so_at_once() {
+        Standing first = first(alike(3));
+
+        assertThat(first.told().rough()).isFalse();
+        assertThat(first.plan()).isEqualTo(Planner.plan(first.instance(), Effort.BACKGROUND, Replanning.SEED));
+    }
+
+    /** Tanks cleaned on different days; the keeper has time four days a week. */
+    private static Agenda alike(int tanks) {
+        SampleSite site = SampleSite.today();
+        for (int i = 1; i <= tanks; i++) {
+            site.tank(i, "Brook " + i, "Lab " + i % 4, TODAY.minusDays(10 + i));
+        }
+        return Gathering.of(site.book(), people(240, 0, 240, 0, 240, 240, 0));
+    }
+
+    private static Standing first(Agenda agenda) {
+        return new Replanning(Optional.empty(), List.of()).of(agenda, 8, NOW);
+    }
+
+    private static Told bettered(Standing hasty) {
+        return new Replanning(Optional.of(hasty.told()), List.of()).better(hasty, NOW);
+    }
+
+    /** What is in force once a plan is kept and nothing else has changed. */
+    private static Standing kept(Told told, Agenda agenda) {
+        return new Replanning(Optional.of(told), List.of()).of(agenda, 8, NOW);
     }
 
     @Test
