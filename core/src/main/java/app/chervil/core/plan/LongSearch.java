@@ -70,8 +70,7 @@ final class LongSearch {
     }
 
     private void start() {
-        board.clear();
-        Search search = new Search(board, random.nextLong());
+        Search search = onEmptyBoard();
         search.construct();
         search.sweep();
         search.repair();
@@ -133,9 +132,15 @@ final class LongSearch {
     }
 
     private Search from(List<int[]> days) {
+        Search search = onEmptyBoard();
+        search.put(days);
+        return search;
+    }
+
+    private Search onEmptyBoard() {
         board.clear();
         Search search = new Search(board, random.nextLong());
-        search.put(days);
+        search.letTanksSlip();
         return search;
     }
 }

@@ -41,6 +41,19 @@ final class Ruin {
             case 3 -> addAll(ofTank, ofTank);
             default -> addAll(sites.spacedOfTank.get(tank), ofTank);
         }
+        return taken();
+    }
+
+    /** All lanes of the tank of one, or all that disturb it; linked lanes go together. */
+    int[] ofTank(int seed) {
+        int tank = sites.tankOf[seed];
+        (random.nextBoolean() ? sites.lanesOfTank : sites.spacedOfTank)
+                .get(tank)
+                .forEach(this::add);
+        return taken();
+    }
+
+    private int[] taken() {
         for (int i = 0; i < count; i++) {
             isChosen[chosen[i]] = false;
         }

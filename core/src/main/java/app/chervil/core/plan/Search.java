@@ -13,10 +13,11 @@ final class Search {
     private static final int MOST_SWEEPS = 20;
     private static final int REPAIRS = 1000;
     private static final int REPAIRS_A_LANE = 30;
-    private static final int MOST_NOISE = 600;
-    private static final int WEEK = 7;
 
-    /** One in so many turns takes whole lanes off, the others what lies within one to four weeks. */
+    /** In one of so many turns the work of a tank slips by some days, all of it or from one day on. */
+    private static final int SLIP_EVERY = 5;
+
+    /** One in so many of the other turns takes whole lanes off, the rest what lies within one to four weeks. */
     private static final int WHOLE_EVERY = 4;
 
     private static final int LEAST_WIDTH_DAYS = 7;
@@ -32,19 +33,28 @@ final class Search {
     private final Path path;
     private final SplittableRandom random;
     private final Ruin ruin;
-    private final int[] noise;
+    private final Bias bias;
     private long total;
     private long best;
     private final int[][] bestDays;
     private final BitSet sinceBest = new BitSet();
+    private boolean tanksSlip;
 
     Search(Board board, long seed) {
         this.board = board;
         path = new Path(board);
         random = new SplittableRandom(seed);
         ruin = new Ruin(board, random);
-        noise = new int[board.days];
+        bias = new Bias(board, random);
         bestDays = new int[board.lanes.size()][];
+    }
+
+    /**
+     * Lets the work of a tank slip by some days now and then from here on. Where people were told of days it is better not tried:
+     * it finds, for a small gain, many other ones.
+     */
+    void letTanksSlip() {
+        tanksSlip = true;
     }
 
     /** Puts every lane on the board: linked ones first, then those that come round soonest. */
@@ -190,7 +200,9 @@ final class Search {
         double cooling = Math.pow(cold / hot, 1.0 / Math.max(1, times));
         double heat = hot;
         for (int turn = 0; turn < times; turn++) {
-            attempt(ruin.around(seeds.get(random.nextInt(seeds.size()))), heat);
+            int seed = seeds.get(random.nextInt(seeds.size()));
+            boolean slips = tanksSlip && random.nextInt(SLIP_EVERY) == 0;
+            attempt(slips ? slipping(seed) : disturbed(ruin.around(seed)), heat);
             heat *= cooling;
             if (turn % (LOOKS_EVERY * seeds.size()) == 0) {
                 onTheWay.run();
@@ -221,8 +233,12 @@ final class Search {
         for (int i = 0; i < times; i++) {
             pieces.forEach(piece -> board.remove(piece.lane));
             shuffle(pieces);
-            disturb(pieces);
-            pieces.forEach(piece -> board.place(piece.lane, path.find(piece, noise)));
+            if (random.nextBoolean()) {
+                bias.slip(slipsFrom());
+            } else {
+                bias.disturb(pieces);
+            }
+            pieces.forEach(piece -> board.place(piece.lane, path.find(piece, bias.of(piece))));
             for (Piece piece : pieces) {
                 board.remove(piece.lane);
                 board.place(piece.lane, path.find(piece.lane));
@@ -232,18 +248,15 @@ final class Search {
         }
     }
 
-    private void attempt(int[] ruined, double heat) {
-        List<Piece> pieces = pieces(ruined);
+    private void attempt(List<Piece> pieces, double heat) {
         long delta = 0;
         for (Piece piece : pieces) {
             board.remove(piece.lane, piece.first, piece.end);
             delta -= board.cost(piece.lane, piece.was, piece.first, piece.end);
         }
-        shuffle(pieces);
-        disturb(pieces);
         for (Piece piece : pieces) {
-            int[] on = path.find(piece, noise);
-            delta += path.cost() - noise(piece, on);
+            int[] on = path.find(piece, bias.of(piece));
+            delta += path.cost() - bias.points(piece, on);
             board.place(piece.lane, on, piece.first, piece.end);
         }
         if (accepts(Score.unpack(delta), heat)) {
@@ -263,56 +276,41 @@ final class Search {
         pieces.forEach(piece -> board.place(piece.lane, piece.was, piece.first, piece.end));
     }
 
-    /** What a piece was made dearer by on its days. */
-    private long noise(Piece piece, int[] on) {
-        boolean[] skipped = board.lanes.get(piece.lane).skipped;
-        long points = 0;
-        for (int k = piece.first; k < piece.end; k++) {
-            points += skipped[k] ? 0 : noise[on[k]];
-        }
-        return points;
-    }
-
-    /** Whole lanes, or what of them lies within some weeks. */
-    private List<Piece> pieces(int[] ruined) {
+    /** Lanes, whole or what of them lies within some weeks, some days made dearer for all. */
+    private List<Piece> disturbed(int[] ruined) {
         boolean whole = random.nextInt(WHOLE_EVERY) == 0;
         int width = random.nextInt(LEAST_WIDTH_DAYS, MOST_WIDTH_DAYS + 1);
         int from = random.nextInt(board.days) - width / 2;
+        List<Piece> pieces = whole ? pieces(ruined, 0, board.days) : pieces(ruined, from, from + width);
+        bias.disturb(pieces);
+        return pieces;
+    }
+
+    /** Lanes of a tank that are to slip together. */
+    private List<Piece> slipping(int seed) {
+        int from = slipsFrom();
+        List<Piece> pieces = pieces(ruin.ofTank(seed), from, board.days);
+        bias.slip(from);
+        return pieces;
+    }
+
+    private int slipsFrom() {
+        return random.nextBoolean() ? random.nextInt(board.days) : 0;
+    }
+
+    private List<Piece> pieces(int[] ruined, int from, int until) {
         List<Piece> pieces = new ArrayList<>();
         for (int lane : ruined) {
             int[] was = board.placed(lane);
-            Piece piece = whole
+            Piece piece = from == 0 && until == board.days
                     ? Piece.whole(lane, was, board.days)
-                    : Piece.within(lane, was, from, from + width, MARGIN_DAYS);
+                    : Piece.within(lane, was, from, until, MARGIN_DAYS);
             if (!piece.isEmpty()) {
                 pieces.add(piece);
             }
         }
+        shuffle(pieces);
         return pieces;
-    }
-
-    /**
-     * Makes some days dearer for all of the ruined lanes alike, so that they may meet on days that none would try alone; in two
-     * turns of three the days of every week alike, or of every interval of one of them, so that what comes round may change its
-     * weekday, or its week, whole. Half of the turns leave all days as they are.
-     */
-    private void disturb(List<Piece> pieces) {
-        int most = pieces.isEmpty() || random.nextBoolean() ? 0 : 1 + random.nextInt(MOST_NOISE);
-        int period = most == 0 ? 1 : period(pieces);
-        for (int day = 0; day < noise.length; day++) {
-            noise[day] = most == 0 ? 0 : day < period ? random.nextInt(most) : noise[day - period];
-        }
-    }
-
-    private int period(List<Piece> pieces) {
-        return switch (random.nextInt(3)) {
-            case 0 -> noise.length;
-            case 1 -> WEEK;
-            default -> {
-                Piece one = pieces.get(random.nextInt(pieces.size()));
-                yield Math.max(WEEK, board.lanes.get(one.lane).interval());
-            }
-        };
     }
 
     private boolean accepts(Score delta, double heat) {

@@ -68,6 +68,29 @@ class RuinTest {
         assertThat(linked).isNotEmpty();
     }
 
+    @Test
+    void what_slips_is_all_work_of_a_tank_or_all_that_disturbs_it_with_what_is_linked() {
+        Set<Boolean> whole = new HashSet<>();
+        for (int turn = 0; turn < TURNS; turn++) {
+            int seed = random.nextInt(board.lanes.size());
+            List<Integer> ofTank = sites.lanesOfTank.get(sites.tankOf[seed]);
+            List<Integer> spaced = sites.spacedOfTank.get(sites.tankOf[seed]);
+            List<Integer> slipping = Arrays.stream(ruin.ofTank(seed)).boxed().toList();
+            boolean all = slipping.size() == ofTank.size();
+            whole.add(all);
+            assertThat(slipping).doesNotHaveDuplicates().containsAll(spaced);
+            assertThat(ofTank).containsAll(slipping);
+            assertThat(slipping).allMatch(lane -> all || spaced.contains(lane) || isLinkedTo(lane, spaced));
+            assertThat(slipping).allMatch(lane -> sites.partner[lane] < 0 || slipping.contains(sites.partner[lane]));
+        }
+
+        assertThat(whole).containsExactlyInAnyOrder(true, false);
+    }
+
+    private boolean isLinkedTo(int lane, List<Integer> others) {
+        return others.stream().anyMatch(other -> sites.partner[other] == lane || sites.partner[lane] == other);
+    }
+
     private static Instance oneTank(int chains) {
         Span gap = new Span(6, 7, 8);
         List<Chain> all = LongStream.rangeClosed(1, chains)
