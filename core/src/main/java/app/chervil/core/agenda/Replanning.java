@@ -35,10 +35,10 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
     private static final int MOST_AT_ONCE = 600;
 
     /**
-     * Sites with no more chains than this are searched to the end at once: a second. Those in between are searched a little first,
+     * Sites with no more chains than this are searched to the end at once: a second or two. Those in between are searched a little first,
      * and to the end while nobody waits.
      */
-    private static final int MOST_THOROUGHLY = 60;
+    private static final int MOST_THOROUGHLY = 100;
 
     public Replanning {
         decisions = List.copyOf(decisions);
