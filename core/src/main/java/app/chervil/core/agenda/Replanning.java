@@ -34,11 +34,11 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
     /** Sites with more chains than this are first planned without a search, and searched a little while nobody waits. */
     private static final int MOST_AT_ONCE = 600;
 
-    /**
-     * Sites with no more chains than this are searched to the end at once: a second or two. Those in between are searched a little first,
-     * and to the end while nobody waits.
-     */
-    private static final int MOST_THOROUGHLY = 100;
+    /** Sites with no more chains than this are searched to the end at once: a second. */
+    private static final int MOST_THOROUGHLY = 60;
+
+    /** Sites with no more chains than this, and more than those, are searched a little and left at that. */
+    private static final int MOST_LEFT = 100;
 
     public Replanning {
         decisions = List.copyOf(decisions);
@@ -58,7 +58,7 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
         if (told.isPresent() && told.get().mark().equals(mark)) {
             return new Standing(agenda, new Audit(instance, Planner.kept(instance)), told.get(), Optional.empty());
         }
-        boolean hasty = instance.chains().size() > MOST_THOROUGHLY;
+        boolean hasty = instance.chains().size() > MOST_LEFT;
         PlanState unplanned = state(agenda);
         Plan plan = told.isEmpty() ? first(instance) : again(instance, agenda, new Difference(before, unplanned));
         Audit audit = new Audit(instance, plan);
@@ -82,10 +82,14 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
                                 now, difference.causes(told.map(Told::decided).orElse(List.of())), moves)));
     }
 
-    /** A better plan for a site that was first planned in haste. */
+    /**
+     * A better plan for a site that was first planned in haste. The one before stands for seconds and is said not to be final, so
+     * its days are not held on to.
+     */
     public Told better(Standing rough, Instant now) {
-        boolean large = rough.instance().chains().size() > MOST_AT_ONCE;
-        Plan plan = Planner.plan(rough.instance(), large ? Effort.INTERACTIVE : Effort.BACKGROUND, SEED);
+        Instance instance = rough.instance().untold();
+        boolean large = instance.chains().size() > MOST_AT_ONCE;
+        Plan plan = Planner.plan(instance, large ? Effort.INTERACTIVE : Effort.BACKGROUND, SEED);
         return new Told(
                 rough.told().mark(),
                 rough.told().weeks(),

@@ -51,6 +51,12 @@ public record Instance(int publishedDays, List<Chain> chains, Hours hours, SetUp
         return before.fixed().stream().anyMatch(one -> one.chain() == chain && one.k() == k && one.how() == How.PINNED);
     }
 
+    /** The same as if people had been told nothing; what was decided and done stands. */
+    public Instance untold() {
+        return new Instance(
+                publishedDays, chains, hours, setUps, new Before(before.fixed(), Map.of(), before.logged()));
+    }
+
     /**
      * What was decided or done already.
      *

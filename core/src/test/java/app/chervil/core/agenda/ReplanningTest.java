@@ -310,12 +310,28 @@ class ReplanningTest {
         Agenda tanks = alike(30);
         Standing hasty = first(tanks);
 
-        Standing better = kept(bettered(hasty), tanks);
+        Told told = bettered(kept(hasty.told(), tanks));
+        Standing better = kept(told, tanks);
 
         assertThat(hasty.told().rough()).isTrue();
         assertThat(better.told().rough()).isFalse();
         assertThat(better.plan().score()).isLessThan(hasty.plan().score());
         assertThat(better.plan()).isEqualTo(Planner.plan(hasty.instance(), Effort.BACKGROUND, Replanning.SEED));
+    }
+
+    @Test
+    void what_a_keeper_moved_stays_there_when_a_hasty_plan_is_bettered() {
+        Standing before = first(brook());
+        Standing.Visit next = before.visits().get(0);
+        long chain = next.tasks().get(0).chain();
+        LocalDate to = next.on().plusDays(1);
+        Told moved = before.told().decided(before.told().state().moved(chain, next.on(), to), "decided 1", "moved");
+        Standing pinned = new Replanning(Optional.of(moved), List.of(new Decided(0, chain, to, How.PINNED)))
+                .of(agenda(brook()), 8, NOW);
+
+        Told better = bettered(pinned);
+
+        assertThat(better.state().chains().get(chain).days()).contains(to).doesNotContain(next.on());
     }
 
     @Test
