@@ -38,7 +38,7 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
     private static final int MOST_THOROUGHLY = 60;
 
     /** Sites with no more chains than this, and more than those, are searched a little and left at that. */
-    private static final int MOST_LEFT = 100;
+    private static final int MOST_LEFT = 150;
 
     public Replanning {
         decisions = List.copyOf(decisions);
