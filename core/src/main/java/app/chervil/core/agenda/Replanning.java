@@ -6,6 +6,7 @@ import app.chervil.core.plan.Instance;
 import app.chervil.core.plan.Plan;
 import app.chervil.core.plan.Planner;
 import app.chervil.core.plan.Planner.Effort;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
@@ -31,14 +32,37 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
 
     static final long SEED = 26_1126;
 
-    /** Sites with more chains than this are first planned without a search, and searched a little while nobody waits. */
-    private static final int MOST_AT_ONCE = 600;
+    /** A plan that stood longer than this was relied on. */
+    private static final Duration GLIMPSE = Duration.ofMinutes(10);
 
-    /** Sites with no more chains than this are searched to the end at once: a second. */
-    private static final int MOST_THOROUGHLY = 60;
+    private static final String BETTER = "a better plan was found";
 
-    /** Sites with no more chains than this, and more than those, are searched a little and left at that. */
-    private static final int MOST_LEFT = 150;
+    /** How thoroughly a site is searched, at once and while nobody waits. */
+    private enum Pace {
+        /** To the end at once, which takes a second. */
+        SMALL(60, Effort.BACKGROUND, Effort.BACKGROUND),
+        MIDDLING(600, Effort.INTERACTIVE, Effort.BACKGROUND),
+        LARGE(Integer.MAX_VALUE, Effort.USABLE, Effort.INTERACTIVE);
+
+        private final int mostChains;
+        private final Effort atOnce;
+        private final Effort inTheEnd;
+
+        Pace(int mostChains, Effort atOnce, Effort inTheEnd) {
+            this.mostChains = mostChains;
+            this.atOnce = atOnce;
+            this.inTheEnd = inTheEnd;
+        }
+
+        static Pace of(Instance instance) {
+            int chains = instance.chains().size();
+            return chains <= SMALL.mostChains ? SMALL : chains <= MIDDLING.mostChains ? MIDDLING : LARGE;
+        }
+
+        boolean hasty() {
+            return atOnce != inTheEnd;
+        }
+    }
 
     public Replanning {
         decisions = List.copyOf(decisions);
@@ -58,9 +82,11 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
         if (told.isPresent() && told.get().mark().equals(mark)) {
             return new Standing(agenda, new Audit(instance, Planner.kept(instance)), told.get(), Optional.empty());
         }
-        boolean hasty = instance.chains().size() > MOST_LEFT;
+        Pace pace = Pace.of(instance);
         PlanState unplanned = state(agenda);
-        Plan plan = told.isEmpty() ? first(instance) : again(instance, agenda, new Difference(before, unplanned));
+        Plan plan = told.isEmpty()
+                ? Planner.plan(instance, pace.atOnce, SEED)
+                : again(instance, agenda, new Difference(before, unplanned));
         Audit audit = new Audit(instance, plan);
         PlanState state = unplanned.planned(plan);
         Difference difference = new Difference(before, state);
@@ -74,7 +100,7 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
                         horizon,
                         state,
                         visits(agenda, audit, now),
-                        told.map(Told::rough).orElse(hasty),
+                        told.map(Told::rough).orElse(pace.hasty()),
                         List.of()),
                 moves.isEmpty()
                         ? Optional.empty()
@@ -83,36 +109,43 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
     }
 
     /**
-     * A better plan for a site that was first planned in haste. The one before stands for seconds and is said not to be final, so
-     * its days are not held on to.
+     * A plan that was made in haste, bettered.
+     *
+     * @param moved what people are told of it; empty if nothing moved that they could have relied on
      */
-    public Told better(Standing rough, Instant now) {
-        Instance instance = rough.instance().untold();
-        boolean large = instance.chains().size() > MOST_AT_ONCE;
-        Plan plan = Planner.plan(instance, large ? Effort.INTERACTIVE : Effort.BACKGROUND, SEED);
-        return new Told(
-                rough.told().mark(),
-                rough.told().weeks(),
-                state(rough.agenda()).planned(plan),
-                visits(rough.agenda(), new Audit(rough.instance(), plan), now),
-                false,
-                List.of());
+    public record Bettered(Told told, Optional<Moved> moved) {}
+
+    /**
+     * A better plan for a site that was first planned in haste. A plan that stood for seconds, and was said not to be final, does not
+     * hold it to its days; one that people had time to arrange themselves by does, and they are told what moves.
+     */
+    public Bettered better(Standing rough, Instant now) {
+        Told before = rough.told();
+        boolean reliedOn =
+                before.visits().stream().anyMatch(visit -> visit.changedAt().isBefore(now.minus(GLIMPSE)));
+        Instance instance = reliedOn ? rough.instance() : rough.instance().untold();
+        Plan plan = Planner.plan(instance, Pace.of(instance).inTheEnd, SEED);
+        PlanState state = state(rough.agenda()).planned(plan);
+        List<Moved.Move> moves = reliedOn
+                ? new Difference(before.state(), state).moves(rough.date(instance.publishedDays()))
+                : List.of();
+        return new Bettered(
+                new Told(
+                        before.mark(),
+                        before.weeks(),
+                        state,
+                        visits(rough.agenda(), new Audit(rough.instance(), plan), now),
+                        false,
+                        List.of()),
+                moves.isEmpty() ? Optional.empty() : Optional.of(new Moved(now, List.of(BETTER), moves)));
     }
 
     private List<BookedVisit> visits(Agenda agenda, Audit audit, Instant now) {
         return new Visits(agenda, audit).booked(told.map(Told::visits).orElse(List.of()), now);
     }
 
-    private static Plan first(Instance instance) {
-        int chains = instance.chains().size();
-        Effort effort = chains > MOST_AT_ONCE
-                ? Effort.USABLE
-                : chains > MOST_THOROUGHLY ? Effort.INTERACTIVE : Effort.BACKGROUND;
-        return Planner.plan(instance, effort, SEED);
-    }
-
     private Plan again(Instance instance, Agenda agenda, Difference difference) {
-        boolean everywhere = difference.inHours() && instance.chains().size() <= MOST_AT_ONCE;
+        boolean everywhere = difference.inHours() && Pace.of(instance) != Pace.LARGE;
         Set<String> names = difference.touched();
         Set<Long> touched = agenda.tanks().values().stream()
                 .filter(tank -> everywhere || names.contains(tank.name()))

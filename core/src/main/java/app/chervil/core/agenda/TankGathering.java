@@ -131,7 +131,7 @@ final class TankGathering {
         Chain chain = new Chain(
                 task.task().id(),
                 new Place(tank.tank().id(), book.filter().id()),
-                Rhythms.of(task.forecast().since(), task.forecast().window(), rule, today),
+                Rhythms.of(task.forecast(), rule, today),
                 new Chain.Work(
                         rule.effort().minutes(),
                         task.reach() == Reach.FREE ? Chain.Reach.OUTSIDE : Chain.Reach.OPENED,

@@ -11,8 +11,14 @@ import java.util.stream.IntStream;
  * to a better one there is often no way but through plans with some.
  */
 final class LongSearch {
-    private static final int STARTS = 4;
-    private static final double START_SHARE = 0.2;
+    /** Lanes of all starts together: the fewer there are of a site, the oftener it is searched from nothing. */
+    private static final int STARTED_LANES = 1000;
+
+    private static final int LEAST_STARTS = 4;
+    private static final int MOST_STARTS = 24;
+
+    /** Turns of all starts, out of all turns. */
+    private static final double STARTS_SHARE = 0.8;
 
     /** Steps of a start; in all but the last of them a hard point costs so many soft ones, divided by the heat. */
     private static final int STEPS = 20;
@@ -58,8 +64,9 @@ final class LongSearch {
 
     /** Leaves the plan that it found on the board. */
     Search run() {
-        for (int i = 0; i < STARTS; i++) {
-            start();
+        int starts = Math.max(LEAST_STARTS, Math.min(MOST_STARTS, STARTED_LANES / Math.max(1, all.size())));
+        for (int i = 0; i < starts; i++) {
+            start(STARTS_SHARE / starts);
         }
         choose(FIRST_CHOICE);
         searchOn(SECOND_SHARE, SECOND);
@@ -69,12 +76,12 @@ final class LongSearch {
         return from(best.days);
     }
 
-    private void start() {
+    private void start(double share) {
         Search search = onEmptyBoard();
         search.construct();
         search.sweep();
         search.repair();
-        int times = times(START_SHARE / STEPS);
+        int times = times(share / STEPS);
         for (int step = 0; step < STEPS; step++) {
             double hot = heat(step);
             search.priceRules(step < SOFT_STEPS ? Math.round(HARD_POINT / hot) : Board.RULE);
@@ -140,7 +147,7 @@ final class LongSearch {
     private Search onEmptyBoard() {
         board.clear();
         Search search = new Search(board, random.nextLong());
-        search.letTanksSlip();
+        search.searchLong();
         return search;
     }
 }

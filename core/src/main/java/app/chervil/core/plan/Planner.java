@@ -30,16 +30,27 @@ public final class Planner {
         /** While nobody waits. */
         BACKGROUND(1000);
 
+        /** With so few chains that this many turns are not reached, each has more, but at most so many. */
+        private static final int FEWEST_TURNS = 60_000;
+
+        private static final int MOST_A_LANE = 3000;
+
         private final int turnsALane;
 
         Effort(int turnsALane) {
             this.turnsALane = turnsALane;
         }
+
+        private int turnsALane(int lanes) {
+            return this == BACKGROUND
+                    ? Math.max(turnsALane, Math.min(MOST_A_LANE, FEWEST_TURNS / Math.max(1, lanes)))
+                    : turnsALane;
+        }
     }
 
     /** Plans from nothing. */
     public static Plan plan(Instance instance, Effort effort, long seed) {
-        return plan(instance, effort.turnsALane, seed);
+        return plan(instance, effort.turnsALane(instance.chains().size()), seed);
     }
 
     /**

@@ -1,11 +1,13 @@
 package app.chervil.core.plan;
 
 import app.chervil.core.filter.CareRule;
+import app.chervil.core.interval.Forecast;
 import app.chervil.core.interval.Window;
 import app.chervil.core.plan.Chain.Rhythm;
 import app.chervil.core.plan.Chain.Times;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.OptionalLong;
 
 /** Windows of dates as rhythms of days. */
 public final class Rhythms {
@@ -14,17 +16,18 @@ public final class Rhythms {
     /**
      * The rhythm of a task whose next window is known; later ones are taken to be as long.
      *
-     * @param since the day from which the window is counted
      * @param rule says how long they are if the next one is not counted from a service, such as that of a lamp of unknown age
-     *     or of a filter that nobody knows to have been cared for
+     *     or of a filter that nobody cared for in years
      * @param first the date of the plan's day 0
      */
-    public static Rhythm of(LocalDate since, Window window, CareRule rule, LocalDate first) {
-        Span gap = span(since, window);
-        boolean usual = gap.ideal() >= rule.bounds().leastDays() && gap.ideal() <= Rhythm.LONGEST_GAP;
+    public static Rhythm of(Forecast next, CareRule rule, LocalDate first) {
+        OptionalLong told = next.toldDays();
+        boolean usual = told.isPresent()
+                && told.getAsLong() >= rule.bounds().leastDays()
+                && told.getAsLong() <= Rhythm.LONGEST_GAP;
         int start = rule.startDays();
-        Span later = usual ? gap : new Span(start - start / 5, start, start + start / 5);
-        return new Rhythm(span(first, window), later, Times.AGAIN);
+        Span later = usual ? span(next.since(), next.window()) : new Span(start - start / 5, start, start + start / 5);
+        return new Rhythm(span(first, next.window()), later, Times.AGAIN);
     }
 
     /** The rhythm of something that is done every so many days. */

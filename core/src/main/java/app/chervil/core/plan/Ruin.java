@@ -11,6 +11,10 @@ final class Ruin {
     private static final int FREQUENT_DAYS = 14;
     private static final int MOST_FREQUENT = 20;
 
+    /** Days apart at which tanks are visited at about the same time. */
+    private static final int NEAR_DAYS = 3;
+
+    private final Board board;
     private final List<Lane> lanes;
     private final Sites sites;
     private final SplittableRandom random;
@@ -19,6 +23,7 @@ final class Ruin {
     private int count;
 
     Ruin(Board board, SplittableRandom random) {
+        this.board = board;
         lanes = board.lanes;
         sites = board.sites();
         this.random = random;
@@ -51,6 +56,33 @@ final class Ruin {
                 .get(tank)
                 .forEach(this::add);
         return taken();
+    }
+
+    /** All lanes of the tank of one, and of one or two others that are visited about a day; linked lanes go together. */
+    int[] near(int seed, int day) {
+        addTankOf(seed);
+        int others = 1 + random.nextInt(2);
+        for (int i = 0; i < others; i++) {
+            addAnyVisited(day);
+        }
+        return taken();
+    }
+
+    private void addTankOf(int lane) {
+        sites.lanesOfTank.get(sites.tankOf[lane]).forEach(this::add);
+    }
+
+    /** Another tank, if a few tries find one. */
+    private void addAnyVisited(int day) {
+        boolean found = false;
+        for (int i = 0; i < TRIES && !found; i++) {
+            int lane = random.nextInt(lanes.size());
+            found = !isChosen[lane]
+                    && Arrays.stream(board.placed(lane)).anyMatch(on -> Math.abs(on - day) <= NEAR_DAYS);
+            if (found) {
+                addTankOf(lane);
+            }
+        }
     }
 
     private int[] taken() {

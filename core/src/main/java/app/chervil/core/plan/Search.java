@@ -14,8 +14,13 @@ final class Search {
     private static final int REPAIRS = 1000;
     private static final int REPAIRS_A_LANE = 30;
 
-    /** In one of so many turns the work of a tank slips by some days, all of it or from one day on. */
-    private static final int SLIP_EVERY = 5;
+    /** In one of so many turns of a long search the work of a tank slips by some days, in another one two or three tanks are cleared. */
+    private static final int ONE_IN = 5;
+
+    /** How far around a day they are. */
+    private static final int LEAST_CLEARED_DAYS = 4;
+
+    private static final int MOST_CLEARED_DAYS = 10;
 
     /** One in so many of the other turns takes whole lanes off, the rest what lies within one to four weeks. */
     private static final int WHOLE_EVERY = 4;
@@ -38,7 +43,7 @@ final class Search {
     private long best;
     private final int[][] bestDays;
     private final BitSet sinceBest = new BitSet();
-    private boolean tanksSlip;
+    private boolean isLong;
 
     Search(Board board, long seed) {
         this.board = board;
@@ -50,11 +55,11 @@ final class Search {
     }
 
     /**
-     * Lets the work of a tank slip by some days now and then from here on. Where people were told of days it is better not tried:
-     * it finds, for a small gain, many other ones.
+     * Lets the work of a tank slip by some days now and then from here on, and clears some days of two or three tanks. Where people
+     * were told of days it is better not tried: it finds, for a small gain, many other ones.
      */
-    void letTanksSlip() {
-        tanksSlip = true;
+    void searchLong() {
+        isLong = true;
     }
 
     /** Puts every lane on the board: linked ones first, then those that come round soonest. */
@@ -201,8 +206,7 @@ final class Search {
         double heat = hot;
         for (int turn = 0; turn < times; turn++) {
             int seed = seeds.get(random.nextInt(seeds.size()));
-            boolean slips = tanksSlip && random.nextInt(SLIP_EVERY) == 0;
-            attempt(slips ? slipping(seed) : disturbed(ruin.around(seed)), heat);
+            attempt(taken(seed), heat);
             heat *= cooling;
             if (turn % (LOOKS_EVERY * seeds.size()) == 0) {
                 onTheWay.run();
@@ -276,6 +280,14 @@ final class Search {
         pieces.forEach(piece -> board.place(piece.lane, piece.was, piece.first, piece.end));
     }
 
+    private List<Piece> taken(int seed) {
+        return switch (isLong ? random.nextInt(ONE_IN) : ONE_IN) {
+            case 0 -> slipping(seed);
+            case 1 -> cleared(seed);
+            default -> disturbed(ruin.around(seed));
+        };
+    }
+
     /** Lanes, whole or what of them lies within some weeks, some days made dearer for all. */
     private List<Piece> disturbed(int[] ruined) {
         boolean whole = random.nextInt(WHOLE_EVERY) == 0;
@@ -291,6 +303,19 @@ final class Search {
         int from = slipsFrom();
         List<Piece> pieces = pieces(ruin.ofTank(seed), from, board.days);
         bias.slip(from);
+        return pieces;
+    }
+
+    /** What lies around a day of a lane on its tank and one or two others that are visited then: they may change places. */
+    private List<Piece> cleared(int seed) {
+        int[] on = board.placed(seed);
+        if (on.length == 0) {
+            return List.of();
+        }
+        int day = on[random.nextInt(on.length)];
+        int width = random.nextInt(LEAST_CLEARED_DAYS, MOST_CLEARED_DAYS + 1);
+        List<Piece> pieces = pieces(ruin.near(seed, day), day - width, day + width + 1);
+        bias.disturb(pieces);
         return pieces;
     }
 

@@ -1,5 +1,10 @@
 package app.chervil.core.agenda;
 
+import static app.chervil.core.agenda.FirstPlans.NOW;
+import static app.chervil.core.agenda.FirstPlans.agenda;
+import static app.chervil.core.agenda.FirstPlans.brook;
+import static app.chervil.core.agenda.FirstPlans.first;
+import static app.chervil.core.agenda.FirstPlans.people;
 import static app.chervil.core.site.SampleSite.TODAY;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -8,8 +13,6 @@ import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Finding;
 import app.chervil.core.plan.Chain.Hands;
 import app.chervil.core.plan.Instance.How;
-import app.chervil.core.plan.Planner;
-import app.chervil.core.plan.Planner.Effort;
 import app.chervil.core.plan.Trouble;
 import app.chervil.core.site.SampleSite;
 import app.chervil.core.tank.TankChore;
@@ -18,7 +21,6 @@ import app.chervil.core.water.Parameter;
 import app.chervil.core.water.Reading;
 import app.chervil.core.water.Reading.Trust;
 import java.time.DayOfWeek;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -31,30 +33,11 @@ import org.junit.jupiter.api.Test;
 
 /** One tank with a canister; its keeper has an hour and a half on Wednesdays and Saturdays. Today is a Monday. */
 class ReplanningTest {
-    private static final Instant NOW = Instant.parse("2026-06-01T10:00:00Z");
-    private static final People WEDNESDAYS_AND_SATURDAYS = people(0, 0, 90, 0, 0, 90, 0);
     private static final String RINSE = "rinse the pre-filter (Weir)";
-
-    private static People people(Integer... minutes) {
-        return new People(
-                List.of(new Person(1, "Ada", Hands.KEEPER, List.of(minutes))), false, List.of(), People.USUALLY_KEEPER);
-    }
-
-    private static SampleSite brook() {
-        return SampleSite.today().tank(1, "Brook", "Lab", TODAY.minusDays(10));
-    }
 
     /** Its opening falls into the coming weeks. */
     private static SampleSite longAgo() {
         return SampleSite.today().tank(1, "Brook", "Lab", TODAY.minusDays(150));
-    }
-
-    private static Agenda agenda(SampleSite site) {
-        return Gathering.of(site.book(), WEDNESDAYS_AND_SATURDAYS);
-    }
-
-    private static Standing first(SampleSite site) {
-        return first(agenda(site));
     }
 
     private static Standing again(Standing before, Agenda now, Decided... decisions) {
@@ -291,77 +274,6 @@ class ReplanningTest {
         assertThat(vacuum.chain().demand().with())
                 .hasValue(byName.get("Water change").chain().id());
         assertThat(vacuum.chain().demand().spaced()).isTrue();
-    }
-
-    @Test
-    void a_plan_made_in_haste_is_bettered_without_anything_else_changing() {
-        Standing rough = first(brook());
-
-        Told better = bettered(rough);
-
-        assertThat(better.mark()).isEqualTo(rough.told().mark());
-        assertThat(better.rough()).isFalse();
-        assertThat(better.state().chains().keySet())
-                .isEqualTo(rough.told().state().chains().keySet());
-    }
-
-    @Test
-    void thirty_tanks_are_planned_in_haste_and_then_as_well_as_if_nobody_had_waited() {
-        Agenda tanks = alike(30);
-        Standing hasty = first(tanks);
-
-        Told told = bettered(kept(hasty.told(), tanks));
-        Standing better = kept(told, tanks);
-
-        assertThat(hasty.told().rough()).isTrue();
-        assertThat(better.told().rough()).isFalse();
-        assertThat(better.plan().score()).isLessThan(hasty.plan().score());
-        assertThat(better.plan()).isEqualTo(Planner.plan(hasty.instance(), Effort.BACKGROUND, Replanning.SEED));
-    }
-
-    @Test
-    void what_a_keeper_moved_stays_there_when_a_hasty_plan_is_bettered() {
-        Standing before = first(brook());
-        Standing.Visit next = before.visits().get(0);
-        long chain = next.tasks().get(0).chain();
-        LocalDate to = next.on().plusDays(1);
-        Told moved = before.told().decided(before.told().state().moved(chain, next.on(), to), "decided 1", "moved");
-        Standing pinned = new Replanning(Optional.of(moved), List.of(new Decided(0, chain, to, How.PINNED)))
-                .of(agenda(brook()), 8, NOW);
-
-        Told better = bettered(pinned);
-
-        assertThat(better.state().chains().get(chain).days()).contains(to).doesNotContain(next.on());
-    }
-
-    @Test
-    void a_few_tanks_are_planned_so_at_once() {
-        Standing first = first(alike(3));
-
-        assertThat(first.told().rough()).isFalse();
-        assertThat(first.plan()).isEqualTo(Planner.plan(first.instance(), Effort.BACKGROUND, Replanning.SEED));
-    }
-
-    /** Tanks cleaned on different days; the keeper has time four days a week. */
-    private static Agenda alike(int tanks) {
-        SampleSite site = SampleSite.today();
-        for (int i = 1; i <= tanks; i++) {
-            site.tank(i, "Brook " + i, "Lab " + i % 4, TODAY.minusDays(10 + i));
-        }
-        return Gathering.of(site.book(), people(240, 0, 240, 0, 240, 240, 0));
-    }
-
-    private static Standing first(Agenda agenda) {
-        return new Replanning(Optional.empty(), List.of()).of(agenda, 8, NOW);
-    }
-
-    private static Told bettered(Standing hasty) {
-        return new Replanning(Optional.of(hasty.told()), List.of()).better(hasty, NOW);
-    }
-
-    /** What is in force once a plan is kept and nothing else has changed. */
-    private static Standing kept(Told told, Agenda agenda) {
-        return new Replanning(Optional.of(told), List.of()).of(agenda, 8, NOW);
     }
 
     @Test

@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 
@@ -85,6 +86,41 @@ class RuinTest {
         }
 
         assertThat(whole).containsExactlyInAnyOrder(true, false);
+    }
+
+    @Test
+    void what_is_cleared_about_a_day_are_whole_tanks_that_are_visited_then() {
+        new Search(board, 1).construct();
+        Set<Integer> counts = new HashSet<>();
+        for (int turn = 0; turn < TURNS; turn++) {
+            int seed = random.nextInt(board.lanes.size());
+            int day = random.nextInt(board.days);
+            List<Integer> cleared = Arrays.stream(ruin.near(seed, day)).boxed().toList();
+            Set<Integer> tanks =
+                    cleared.stream().map(lane -> sites.tankOf[lane]).collect(Collectors.toSet());
+
+            assertThat(cleared).doesNotHaveDuplicates();
+            assertThat(cleared)
+                    .hasSize(tanks.stream()
+                            .mapToInt(tank -> sites.lanesOfTank.get(tank).size())
+                            .sum());
+            assertThat(tanks).contains(sites.tankOf[seed]);
+            tanks.remove(sites.tankOf[seed]);
+            assertThat(tanks).allMatch(tank -> sites.lanesOfTank.get(tank).stream()
+                    .flatMapToInt(lane -> Arrays.stream(board.placed(lane)))
+                    .anyMatch(on -> Math.abs(on - day) <= 3));
+            counts.add(tanks.size());
+        }
+
+        assertThat(counts).contains(1, 2).doesNotContain(3);
+    }
+
+    @Test
+    void where_no_other_tank_is_visited_about_a_day_one_is_cleared_alone() {
+        assertThat(ruin.near(0, 10))
+                .containsExactlyInAnyOrder(sites.lanesOfTank.get(sites.tankOf[0]).stream()
+                        .mapToInt(lane -> lane)
+                        .toArray());
     }
 
     private boolean isLinkedTo(int lane, List<Integer> others) {

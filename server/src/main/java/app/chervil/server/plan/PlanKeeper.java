@@ -1,6 +1,7 @@
 package app.chervil.server.plan;
 
 import app.chervil.core.agenda.BookedVisit;
+import app.chervil.core.agenda.Moved;
 import app.chervil.core.agenda.Told;
 import app.chervil.server.plan.PlanMapper.MoveRow;
 import app.chervil.server.plan.PlanMapper.Moves;
@@ -60,13 +61,7 @@ class PlanKeeper {
         if (rest.isEmpty()) {
             return;
         }
-        rest.stream()
-                .flatMap(step -> step.moved().stream())
-                .forEach(moved -> mapper.insertChange(
-                        site,
-                        moved.at(),
-                        new Words(moved.causes()),
-                        new Moves(moved.moves().stream().map(MoveRow::of).toList())));
+        rest.stream().flatMap(step -> step.moved().stream()).forEach(moved -> note(site, moved));
         save(
                 site,
                 rest.get(0).visits().orElseGet(() -> kept(site, today)),
@@ -75,6 +70,15 @@ class PlanKeeper {
         if (known.standing().told().rough()) {
             bettering.begin(site);
         }
+    }
+
+    /** Notes for people what moved. */
+    void note(long site, Moved moved) {
+        mapper.insertChange(
+                site,
+                moved.at(),
+                new Words(moved.causes()),
+                new Moves(moved.moves().stream().map(MoveRow::of).toList()));
     }
 
     private List<BookedVisit> kept(long site, LocalDate today) {

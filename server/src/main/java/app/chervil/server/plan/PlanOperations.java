@@ -4,6 +4,7 @@ import app.chervil.core.agenda.Agenda;
 import app.chervil.core.agenda.Gathering;
 import app.chervil.core.agenda.Moved;
 import app.chervil.core.agenda.Replanning;
+import app.chervil.core.agenda.Replanning.Bettered;
 import app.chervil.core.agenda.Standing;
 import app.chervil.core.agenda.Told;
 import app.chervil.core.plan.Plan.Occurrence;
@@ -251,14 +252,18 @@ public class PlanOperations {
     /** Looks for a better plan where the one in force was made in haste, and puts it in force if nothing changed meanwhile. */
     void better(SignedIn who) {
         Known rough = known(who, 1);
-        Told better = new Replanning(Optional.of(rough.standing().told()), List.of())
+        Bettered better = new Replanning(Optional.of(rough.standing().told()), List.of())
                 .better(rough.standing(), clock.instant());
         transactions.executeWithoutResult(status -> {
             keeper.keep(who.siteId(), rough);
             LocalDate today = rough.standing().today();
             find(who, today)
-                    .filter(row -> row.rough() && row.mark().equals(better.mark()))
-                    .ifPresent(row -> keeper.save(who.siteId(), row.hanging().booked(), better, today));
+                    .filter(row ->
+                            row.rough() && row.mark().equals(better.told().mark()))
+                    .ifPresent(row -> {
+                        better.moved().ifPresent(moved -> keeper.note(who.siteId(), moved));
+                        keeper.save(who.siteId(), row.hanging().booked(), better.told(), today);
+                    });
         });
     }
 }

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** A site of so many tanks that its plan is searched while nobody waits; today is Monday 1 June 2026. */
@@ -23,6 +24,9 @@ class LargeSiteTest {
     @Autowired
     PlanOperations plans;
 
+    @Autowired
+    JdbcTemplate database;
+
     private JsonNode plan(SignedIn keeper) throws Exception {
         return site.read(site.get(keeper, "/api/plan?weeks=8").andExpect(status().isOk()));
     }
@@ -34,14 +38,26 @@ class LargeSiteTest {
                 .collect(Collectors.toSet());
     }
 
-    @Test
-    void it_has_a_plan_at_once_and_a_better_one_once_the_search_is_done() throws Exception {
+    /** Has time for all of its tanks. */
+    private SignedIn keeper() throws Exception {
         SignedIn keeper = site.keeper();
         for (int i = 0; i < TANKS; i++) {
             site.canister(keeper, site.tank(keeper), "Weir", "2026-04-" + (10 + i % 20));
         }
         site.put(keeper, "/api/plan/time/people/" + keeper.accountId(), "{\"minutes\": [900, 0, 900, 0, 900, 900, 0]}")
                 .andExpect(status().isOk());
+        return keeper;
+    }
+
+    private static boolean tellsOfABetterPlan(JsonNode plan) {
+        return plan.get("changes").valueStream().anyMatch(change -> change.get("causes")
+                .valueStream()
+                .anyMatch(cause -> cause.asString().equals("a better plan was found")));
+    }
+
+    @Test
+    void it_has_a_plan_at_once_and_a_better_one_once_the_search_is_done() throws Exception {
+        SignedIn keeper = keeper();
 
         JsonNode first = plan(keeper);
         boolean improving = first.get("improving").asBoolean();
@@ -54,5 +70,21 @@ class LargeSiteTest {
         assertThat(tanks(better)).hasSize(TANKS);
         assertThat(better.get("visits").size()).isLessThan(first.get("visits").size());
         assertThat(plan(keeper).get("visits")).isEqualTo(better.get("visits"));
+        assertThat(tellsOfABetterPlan(better)).isFalse();
+    }
+
+    @Test
+    void what_moves_is_told_if_the_search_comes_only_after_an_hour() throws Exception {
+        SignedIn keeper = keeper();
+        plan(keeper);
+        plans.inForce(keeper);
+        assertThat(database.update(
+                        "update plan_visit set changed_at = changed_at - interval '1 hour' where site_id = ?",
+                        keeper.siteId()))
+                .isPositive();
+
+        plans.better(keeper);
+
+        assertThat(tellsOfABetterPlan(plan(keeper))).isTrue();
     }
 }
