@@ -24,13 +24,20 @@ public record Chain(long id, Place place, Rhythm rhythm, Work work, Demand deman
      * @param first the next occurrence, in days of the plan; negative days have gone by
      * @param gap every later one, in days after the one before; the ideal from 1 to {@link #LONGEST_GAP}
      * @param times whether it comes again
+     * @param scale days by which the next occurrence is a whole interval early or late, 1 to {@link #LONGEST_GAP}
      */
-    public record Rhythm(Span first, Span gap, Times times) {
+    public record Rhythm(Span first, Span gap, Times times, int scale) {
         /** Eleven years; nothing that is cared for goes without for longer. */
         public static final int LONGEST_GAP = 4000;
 
         public Rhythm {
             Check.within("gap.ideal", gap.ideal(), 1, LONGEST_GAP);
+            Check.within("scale", scale, 1, LONGEST_GAP);
+        }
+
+        /** The next occurrence is like all later ones. */
+        public Rhythm(Span first, Span gap, Times times) {
+            this(first, gap, times, gap.ideal());
         }
     }
 

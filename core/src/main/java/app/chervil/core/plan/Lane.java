@@ -48,7 +48,7 @@ final class Lane {
             to[k] = Math.max(from[k], k == 0 ? Math.min(to[k], chain.demand().notAfter()) : to[k]);
         }
         fixed.stream().filter(one -> one.k() < count).forEach(this::fix);
-        firstCost = timings.of(chain.rhythm().first(), interval(), false);
+        firstCost = timings.of(chain.rhythm().first(), chain.rhythm().scale(), false);
         gapCost = timings.of(chain.rhythm().gap(), interval(), chain.demand().spaced());
         bestGap = chain.demand().spaced() ? Math.max(Weights.APART_DAYS, interval()) : interval();
     }

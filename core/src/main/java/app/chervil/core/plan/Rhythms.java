@@ -2,6 +2,7 @@ package app.chervil.core.plan;
 
 import app.chervil.core.filter.CareRule;
 import app.chervil.core.interval.Forecast;
+import app.chervil.core.interval.Forecast.Basis;
 import app.chervil.core.interval.Window;
 import app.chervil.core.plan.Chain.Rhythm;
 import app.chervil.core.plan.Chain.Times;
@@ -27,7 +28,13 @@ public final class Rhythms {
                 && told.getAsLong() <= Rhythm.LONGEST_GAP;
         int start = rule.startDays();
         Span later = usual ? span(next.since(), next.window()) : new Span(start - start / 5, start, start + start / 5);
-        return new Rhythm(span(first, next.window()), later, Times.AGAIN);
+        return new Rhythm(span(first, next.window()), later, Times.AGAIN, scale(next, later.ideal()));
+    }
+
+    /** Each step of taking a filter on has its week: what comes a week later is late by that, however seldom it is done otherwise. */
+    private static int scale(Forecast next, int interval) {
+        int week = days(next.window().earliest(), next.window().latest());
+        return next.basis() == Basis.TAKEN_ON && week > 0 ? week : interval;
     }
 
     /** The rhythm of something that is done every so many days. */

@@ -58,22 +58,9 @@ final class Ruin {
         return taken();
     }
 
-    /** All lanes of the tank of one, and of one or two others that are visited about a day; linked lanes go together. */
+    /** All lanes of the tank of one, and of another that is visited about a day, if a few tries find one; linked lanes go together. */
     int[] near(int seed, int day) {
         addTankOf(seed);
-        int others = 1 + random.nextInt(2);
-        for (int i = 0; i < others; i++) {
-            addAnyVisited(day);
-        }
-        return taken();
-    }
-
-    private void addTankOf(int lane) {
-        sites.lanesOfTank.get(sites.tankOf[lane]).forEach(this::add);
-    }
-
-    /** Another tank, if a few tries find one. */
-    private void addAnyVisited(int day) {
         boolean found = false;
         for (int i = 0; i < TRIES && !found; i++) {
             int lane = random.nextInt(lanes.size());
@@ -83,6 +70,11 @@ final class Ruin {
                 addTankOf(lane);
             }
         }
+        return taken();
+    }
+
+    private void addTankOf(int lane) {
+        sites.lanesOfTank.get(sites.tankOf[lane]).forEach(this::add);
     }
 
     private int[] taken() {

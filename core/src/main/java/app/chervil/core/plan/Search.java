@@ -14,7 +14,7 @@ final class Search {
     private static final int REPAIRS = 1000;
     private static final int REPAIRS_A_LANE = 30;
 
-    /** In one of so many turns of a long search the work of a tank slips by some days, in another one two or three tanks are cleared. */
+    /** In one of so many turns of a long search the work of a tank slips by some days, in another one two tanks are cleared. */
     private static final int ONE_IN = 5;
 
     /** How far around a day they are. */
@@ -55,7 +55,7 @@ final class Search {
     }
 
     /**
-     * Lets the work of a tank slip by some days now and then from here on, and clears some days of two or three tanks. Where people
+     * Lets the work of a tank slip by some days now and then from here on, and clears some days of two. Where people
      * were told of days it is better not tried: it finds, for a small gain, many other ones.
      */
     void searchLong() {
@@ -306,7 +306,7 @@ final class Search {
         return pieces;
     }
 
-    /** What lies around a day of a lane on its tank and one or two others that are visited then: they may change places. */
+    /** What lies around a day of a lane on its tank and another one that is visited then: they may change places. */
     private List<Piece> cleared(int seed) {
         int[] on = board.placed(seed);
         if (on.length == 0) {

@@ -47,8 +47,9 @@ final class NaiveScorer {
         long points = 0;
         List<Integer> on = plan.of(chain.id());
         List<Integer> told = instance.before().published().getOrDefault(chain.id(), List.of());
-        int interval = chain.rhythm().gap().ideal();
         for (int k = 0; k < on.size(); k++) {
+            int interval =
+                    k == 0 ? chain.rhythm().scale() : chain.rhythm().gap().ideal();
             Span span = k == 0 ? chain.rhythm().first() : chain.rhythm().gap().plus(on.get(k - 1));
             int day = on.get(k);
             double slopes = 0;

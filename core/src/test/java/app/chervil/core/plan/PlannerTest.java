@@ -145,6 +145,23 @@ class PlannerTest {
     }
 
     @Test
+    void work_that_has_its_week_is_late_by_that_week_however_seldom_it_is_done() {
+        Chain seldom = new Chain(
+                1,
+                new Chain.Place(1, 1),
+                new Chain.Rhythm(new Span(7, 10, 14), new Span(240, 300, 360), Chain.Times.AGAIN, 7),
+                new Chain.Work(5, Chain.Reach.OUTSIDE, Chain.Hands.ANYONE),
+                Chain.Demand.NONE);
+        Instance instance = site(Before.NOTHING, EVERY_DAY, seldom);
+
+        Plan inTime = Planner.scored(instance, List.of(new int[] {10}));
+        Plan late = Planner.scored(instance, List.of(new int[] {16}));
+
+        assertThat(late.score().soft() - inTime.score().soft()).isEqualTo((200 * (4 * 3 + 2 * 10) + 3) / 7);
+        assertThat(late.score()).isEqualTo(new NaiveScorer(instance, late).score());
+    }
+
+    @Test
     void work_keeps_to_days_on_which_people_have_time_and_waits_for_a_hold() {
         int[] wednesdays = {0, 0, 60, 0, 0, 0, 0};
         Chain.Demand held = new Chain.Demand(true, 10, java.util.OptionalLong.empty());

@@ -59,6 +59,15 @@ class RhythmsTest {
     }
 
     @Test
+    void a_step_of_taking_a_filter_on_is_late_by_its_own_days_and_other_work_by_its_interval() {
+        Rhythm step = Rhythms.of(due(TODAY.minusDays(370), TODAY.plusDays(10), Basis.TAKEN_ON), RINSE, TODAY);
+        Rhythm usual = Rhythms.of(due(TODAY.minusDays(20), TODAY.plusDays(10), Basis.LEARNED), RINSE, TODAY);
+
+        assertThat(step.scale()).isEqualTo(10);
+        assertThat(usual.scale()).isEqualTo(30);
+    }
+
+    @Test
     void a_chore_of_another_age_is_planned_all_the_same() {
         Rhythm rhythm = Rhythms.of(LocalDate.of(1950, 1, 1), around(TODAY), TODAY);
 

@@ -89,7 +89,7 @@ class RuinTest {
     }
 
     @Test
-    void what_is_cleared_about_a_day_are_whole_tanks_that_are_visited_then() {
+    void what_is_cleared_about_a_day_is_a_whole_tank_and_another_that_is_visited_then() {
         new Search(board, 1).construct();
         Set<Integer> counts = new HashSet<>();
         for (int turn = 0; turn < TURNS; turn++) {
@@ -112,7 +112,7 @@ class RuinTest {
             counts.add(tanks.size());
         }
 
-        assertThat(counts).contains(1, 2).doesNotContain(3);
+        assertThat(counts).contains(1).doesNotContain(2);
     }
 
     @Test
