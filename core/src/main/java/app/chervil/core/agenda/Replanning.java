@@ -8,6 +8,7 @@ import app.chervil.core.plan.Planner;
 import app.chervil.core.plan.Planner.Effort;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -90,8 +91,8 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
         Audit audit = new Audit(instance, plan);
         PlanState state = unplanned.planned(plan);
         Difference difference = new Difference(before, state);
-        List<Moved.Move> moves =
-                told.isEmpty() ? List.of() : difference.moves(agenda.today().plusDays(instance.publishedDays()));
+        Optional<Moved> moved = told.flatMap(
+                one -> moved(difference, one.decided(), agenda.today().plusDays(instance.publishedDays()), now));
         return new Standing(
                 agenda,
                 audit,
@@ -102,10 +103,13 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
                         visits(agenda, audit, now),
                         told.map(Told::rough).orElse(pace.hasty()),
                         List.of()),
-                moves.isEmpty()
-                        ? Optional.empty()
-                        : Optional.of(new Moved(
-                                now, difference.causes(told.map(Told::decided).orElse(List.of())), moves)));
+                moved);
+    }
+
+    /** What people are told of a plan whose days are others; empty if none are. */
+    private static Optional<Moved> moved(Difference difference, List<String> decided, LocalDate until, Instant now) {
+        List<Moved.Move> moves = difference.moves(until);
+        return moves.isEmpty() ? Optional.empty() : Optional.of(new Moved(now, difference.causes(decided), moves));
     }
 
     /**
@@ -126,9 +130,13 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
         Instance instance = reliedOn ? rough.instance() : rough.instance().untold();
         Plan plan = Planner.plan(instance, Pace.of(instance).inTheEnd, SEED);
         PlanState state = state(rough.agenda()).planned(plan);
-        List<Moved.Move> moves = reliedOn
-                ? new Difference(before.state(), state).moves(rough.date(instance.publishedDays()))
-                : List.of();
+        Optional<Moved> moved = reliedOn
+                ? moved(
+                        new Difference(before.state(), state),
+                        List.of(BETTER),
+                        rough.date(instance.publishedDays()),
+                        now)
+                : Optional.empty();
         return new Bettered(
                 new Told(
                         before.mark(),
@@ -137,7 +145,7 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
                         visits(rough.agenda(), new Audit(rough.instance(), plan), now),
                         false,
                         List.of()),
-                moves.isEmpty() ? Optional.empty() : Optional.of(new Moved(now, List.of(BETTER), moves)));
+                moved);
     }
 
     private List<BookedVisit> visits(Agenda agenda, Audit audit, Instant now) {
