@@ -8,7 +8,7 @@ import { ASKING } from '@/shared/asking'
 
 /**
  * What the server would answer, by method and path; a number alone is a status without a document, a function answers to
- * the body it is sent.
+ * the body it is sent and what is asked behind the path.
  */
 export type Answers = Record<string, unknown>
 
@@ -37,6 +37,8 @@ const NAMES = [
   'new-trial',
   'archive',
   'devices',
+  'plan-time',
+  'calendars',
 ]
 const TANK_NAMES = [
   'tank',
@@ -61,7 +63,9 @@ export function stubServer(answers: Answers) {
     asked.push({ call, body: text ? (JSON.parse(text) as unknown) : undefined })
     const given = answers[call]
     const answer: unknown =
-      typeof given === 'function' ? (given as (body: unknown) => unknown)(asked.at(-1)?.body) : given
+      typeof given === 'function'
+        ? (given as (body: unknown, query: URLSearchParams) => unknown)(asked.at(-1)?.body, url.searchParams)
+        : given
     if (answer === undefined) return new Response('{}', { status: 404 })
     if (typeof answer === 'number') return new Response(answer === 204 ? null : '{}', { status: answer })
     if (answer instanceof Response) return answer.clone()

@@ -24,7 +24,10 @@ const columns = computed(() => {
 })
 const carried = ref<PlannedVisit>()
 const over = ref<Day>()
-const prices = usePrices(() => (carried.value ? itemsOf(carried.value) : []))
+const prices = usePrices(
+  () => (carried.value ? itemsOf(carried.value) : []),
+  () => props.plan.weeks,
+)
 const byDay = computed(() => new Map(prices.data.value?.days.map((price) => [price.on, price])))
 const said = computed(() => {
   const visit = carried.value

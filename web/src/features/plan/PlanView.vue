@@ -10,6 +10,7 @@ import SelectField from '@/shared/components/SelectField.vue'
 import type { Day } from '@/shared/dates'
 import { useKeys } from '@/shared/keys'
 import { wordsOf } from '@/shared/problem'
+import { counted } from '@/shared/words'
 import DayGrid from './DayGrid.vue'
 import LoadStrip from './LoadStrip.vue'
 import { capacity, hoursWords, itemsOf } from './plan'
@@ -49,7 +50,7 @@ const sum = (of: (day: NonNullable<typeof plan.data.value>['days'][number]) => n
 const summary = computed(() => {
   const visits = plan.data.value?.visits.length ?? 0
   const work = hoursWords(sum((day) => day.minutes))
-  return texts.visitsOfThePeople(visits, work, hoursWords(sum(capacity)))
+  return texts.visitsOfThePeople(counted(visits, 'visit'), work, hoursWords(sum(capacity)))
 })
 
 /** Where a visit was moved to: if its tank has one on that day already, the two become one, and that stays open. */
@@ -168,6 +169,7 @@ useKeys((key) => {
         <VisitPanel
           v-if="chosen"
           :visit="chosen"
+          :weeks="plan.data.value.weeks"
           :sending="decision.isPending.value"
           :error="error"
           @decide="decide"

@@ -3,6 +3,7 @@ import { texts } from './texts'
 import { computed } from 'vue'
 import WindowLine from '@/shared/components/WindowLine.vue'
 import { longDay } from '@/shared/dates'
+import { counted } from '@/shared/words'
 import type { Plan, PlannedTask, PlannedVisit } from './queries'
 
 /** The plan as a list of days, each task with its window. */
@@ -41,7 +42,7 @@ const standing = (task: PlannedTask) => (task.daysLate > 0 ? ('LATE' as const) :
             <span>
               {{ task.name }}
               <span v-if="task.daysLate > 0" class="late small text-brick">{{
-                texts.daysOverdue(task.daysLate)
+                texts.overdue(counted(task.daysLate, 'day'))
               }}</span>
               <span v-if="task.pinned" class="small quiet">{{ texts.pinned }}</span>
             </span>

@@ -7,10 +7,10 @@ import WindowLine from '@/shared/components/WindowLine.vue'
 import { longDay, shortDay, weekday, windowWords } from '@/shared/dates'
 import { counted } from '@/shared/words'
 import { costWords, itemsOf } from './plan'
-import { usePrices, type Decision, type PlannedTask, type PlannedVisit } from './queries'
+import { useAskAgain, usePrices, type Decision, type PlannedTask, type PlannedVisit } from './queries'
 
 /** One visit: its tasks with their windows, why this day, and what can be done about it; some tasks or all. */
-const props = defineProps<{ visit: PlannedVisit; sending: boolean; error: string }>()
+const props = defineProps<{ visit: PlannedVisit; weeks: number; sending: boolean; error: string }>()
 const emit = defineEmits<{ decide: [decision: Decision]; close: [] }>()
 
 const { mayKeep } = useRights()
@@ -26,7 +26,8 @@ watch(
   { immediate: true },
 )
 const items = computed(() => itemsOf(props.visit, picked.value))
-const prices = usePrices(items)
+const prices = usePrices(items, () => props.weeks)
+const askAgain = useAskAgain()
 const others = computed(() => prices.data.value?.days.filter((price) => price.on !== props.visit.on) ?? [])
 const chosenPrice = computed(() => others.value.find((price) => price.on === to.value))
 const pinned = computed(() =>
@@ -87,7 +88,7 @@ function decide(how: Decision['how'], day?: string) {
     <p v-else-if="prices.isPending.value" class="quiet">{{ texts.workingItOut }}</p>
     <p v-else-if="prices.isError.value" role="alert">
       {{ texts.thePlanDidNot }}
-      <el-button type="primary" text @click="prices.refetch()">{{ texts.askAgain }}</el-button>
+      <el-button type="primary" text @click="askAgain">{{ texts.askAgain }}</el-button>
     </p>
     <template v-else-if="prices.data.value">
       <p>{{ prices.data.value.because }}</p>

@@ -26,11 +26,17 @@ export function usePlan(weeks: MaybeRefOrGetter<number>) {
   })
 }
 
-/** What every day would cost for work done together, and why it lies where it lies. */
-export function usePrices(items: MaybeRefOrGetter<PlanItem[]>) {
+/** What every day would cost for work done together in the plan of so many weeks, and why it lies where it lies. */
+export function usePrices(items: MaybeRefOrGetter<PlanItem[]>, weeks: MaybeRefOrGetter<number>) {
   return useQuery({
-    queryKey: computed(() => [...PLAN, 'prices', toValue(items)]),
-    queryFn: () => body(api.POST('/api/plan/prices', { body: { items: toValue(items) } })),
+    queryKey: computed(() => [...PLAN, 'prices', toValue(items), toValue(weeks)]),
+    queryFn: () =>
+      body(
+        api.POST('/api/plan/prices', {
+          params: { query: { weeks: toValue(weeks) } },
+          body: { items: toValue(items) },
+        }),
+      ),
     enabled: computed(() => toValue(items).length > 0),
     staleTime: 0,
   })
@@ -38,6 +44,12 @@ export function usePrices(items: MaybeRefOrGetter<PlanItem[]>) {
 
 function planStale(client: QueryClient) {
   return Promise.all(['plan', 'rounds'].map((key) => client.invalidateQueries({ queryKey: [key] })))
+}
+
+/** Asks for the plan and its prices anew: work that no price is known for may lie elsewhere by now. */
+export function useAskAgain() {
+  const client = useQueryClient()
+  return () => planStale(client)
 }
 
 /** Shows the plan that came back at once; all else that rests on it is asked anew. */

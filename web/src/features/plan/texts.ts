@@ -99,7 +99,7 @@ export const texts = {
   byTank: 'By tank',
   list: 'List',
   visitsOfThePeople: (visits: Told, work: Told, hoursWords: Told) =>
-    `${visits} visits, ${work} of the ${hoursWords} people have.`,
+    `${visits}, ${work} of the ${hoursWords} people have.`,
   thePlan: 'the plan',
   peoplesDays: 'People’s days',
   howToShowIt: 'How to show it',
@@ -137,7 +137,6 @@ export const texts = {
   helpersMayDo: 'Helpers may do',
   nobodyHasTime: 'nobody has time',
   min5: 'min',
-  daysOverdue: (daysLate: Told) => `${daysLate} days overdue`,
   visitTo: (tank: Told) => `Visit to ${tank}`,
   close: 'Close',
   minWithSetUp: (person: Told) => `min with set-up, ${person}`,

@@ -91,8 +91,9 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
         Audit audit = new Audit(instance, plan);
         PlanState state = unplanned.planned(plan);
         Difference difference = new Difference(before, state);
-        Optional<Moved> moved = told.flatMap(
-                one -> moved(difference, one.decided(), agenda.today().plusDays(instance.publishedDays()), now));
+        Optional<Moved> moved = told.filter(one -> one.weeks() == horizon || !one.rough() || reliedOn(one, now))
+                .flatMap(one ->
+                        moved(difference, one.decided(), agenda.today().plusDays(instance.publishedDays()), now));
         return new Standing(
                 agenda,
                 audit,
@@ -104,6 +105,11 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
                         told.map(Told::rough).orElse(pace.hasty()),
                         List.of()),
                 moved);
+    }
+
+    /** Whether people had time to arrange themselves by a plan. */
+    private static boolean reliedOn(Told told, Instant now) {
+        return told.visits().stream().anyMatch(visit -> visit.changedAt().isBefore(now.minus(GLIMPSE)));
     }
 
     /** What people are told of a plan whose days are others; empty if none are. */
@@ -125,8 +131,7 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
      */
     public Bettered better(Standing rough, Instant now) {
         Told before = rough.told();
-        boolean reliedOn =
-                before.visits().stream().anyMatch(visit -> visit.changedAt().isBefore(now.minus(GLIMPSE)));
+        boolean reliedOn = reliedOn(before, now);
         Instance instance = reliedOn ? rough.instance() : rough.instance().untold();
         Plan plan = Planner.plan(instance, Pace.of(instance).inTheEnd, SEED);
         PlanState state = state(rough.agenda()).planned(plan);

@@ -75,6 +75,25 @@ class BetteredPlanTest {
     }
 
     @Test
+    void who_looks_further_ahead_is_told_what_moves_for_it_unless_the_plan_stood_only_for_seconds() {
+        Agenda tanks = alike(30);
+        Told hasty = first(tanks).told();
+
+        Standing atOnce = further(hasty, tanks, SECONDS);
+        Standing later = further(hasty, tanks, AN_HOUR);
+
+        List<Moved.Move> moves = new Difference(hasty.state(), atOnce.told().state()).moves(LocalDate.MAX);
+        assertThat(moves).isNotEmpty();
+        assertThat(atOnce.told().rough()).isTrue();
+        assertThat(atOnce.moved()).isEmpty();
+        assertThat(later.moved().map(Moved::causes)).contains(List.of("more weeks were planned"));
+    }
+
+    private static Standing further(Told told, Agenda agenda, Duration later) {
+        return new Replanning(Optional.of(told), List.of()).of(agenda, 13, NOW.plus(later));
+    }
+
+    @Test
     void what_a_keeper_moved_stays_there_when_a_hasty_plan_is_bettered() {
         Standing before = first(brook());
         Standing.Visit next = before.visits().get(0);

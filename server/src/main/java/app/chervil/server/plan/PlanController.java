@@ -35,8 +35,11 @@ class PlanController {
     }
 
     @PostMapping("/api/plan/prices")
-    DayPrices prices(@AuthenticationPrincipal SignedIn who, @Valid @RequestBody PriceQuestion question) {
-        return plans.prices(who, question.items());
+    DayPrices prices(
+            @AuthenticationPrincipal SignedIn who,
+            @Valid @RequestBody PriceQuestion question,
+            @RequestParam(defaultValue = "8") int weeks) {
+        return plans.prices(who, question.items(), weeks);
     }
 
     @PostMapping("/api/plan/decisions")

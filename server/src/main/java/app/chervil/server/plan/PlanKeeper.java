@@ -72,6 +72,20 @@ class PlanKeeper {
         }
     }
 
+    /**
+     * Ends a search for a better plan, in one piece with the look at what is kept by now: one that was made in haste meanwhile found
+     * the search under way and began none of its own.
+     *
+     * @param again if the plan that is kept is a hasty one still
+     * @param over if it is not, or there is none
+     */
+    void endSearch(long site, Runnable again, Runnable over) {
+        transactions.executeWithoutResult(status -> {
+            mapper.lock(site);
+            (mapper.isRough(site) ? again : over).run();
+        });
+    }
+
     /** Notes for people what moved. */
     void note(long site, Moved moved) {
         mapper.insertChange(

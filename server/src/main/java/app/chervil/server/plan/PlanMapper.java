@@ -32,6 +32,10 @@ interface PlanMapper {
     @Select("select fingerprint from plan where site_id = #{site}")
     Optional<String> findMark(long site);
 
+    /** Whether the plan that people were told was made in haste. */
+    @Select("select exists (select from plan where site_id = #{site} and rough)")
+    boolean isRough(long site);
+
     /**
      * The plan that people were told; empty before the first.
      *

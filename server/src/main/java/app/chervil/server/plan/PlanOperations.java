@@ -85,10 +85,14 @@ public class PlanOperations {
      */
     @Transactional(readOnly = true)
     public PlanView view(SignedIn who, int weeks) {
+        check(weeks);
+        return memory.recall(who.siteId(), new Page(weeks), () -> page(who, weeks));
+    }
+
+    private static void check(int weeks) {
         new Rejected.Gatherer()
                 .check(weeks >= 1 && weeks <= Replanning.MOST_WEEKS, "weeks", "out-of-range", "1 to 26 weeks.")
                 .done();
-        return memory.recall(who.siteId(), new Page(weeks), () -> page(who, weeks));
     }
 
     private PlanView page(SignedIn who, int weeks) {
@@ -170,11 +174,14 @@ public class PlanOperations {
     /**
      * Why work lies on its day, and what every other day would cost.
      *
+     * @param weeks of the plan that is looked at, 1 to 26: its last ones may not be kept yet
      * @throws NotFound if it is not planned so
+     * @throws Rejected if there are more or fewer weeks
      */
     @Transactional(readOnly = true)
-    public DayPrices prices(SignedIn who, List<PlanItem> items) {
-        Standing standing = inForce(who);
+    public DayPrices prices(SignedIn who, List<PlanItem> items, int weeks) {
+        check(weeks);
+        Standing standing = known(who, weeks).standing();
         List<Occurrence> together =
                 items.stream().map(item -> Decision.occurrence(standing, item)).toList();
         if (together.isEmpty()) {
@@ -229,6 +236,7 @@ public class PlanOperations {
 
     /** Commands on the plan that people see: kept first, so that it is what is decided on. */
     private void onKept(SignedIn who, int weeks, Command command) {
+        check(weeks);
         for (int left = TRIES; left > 0; left--) {
             Known known = known(who, weeks);
             boolean done = Boolean.TRUE.equals(transactions.execute(status -> {
@@ -252,6 +260,9 @@ public class PlanOperations {
     /** Looks for a better plan where the one in force was made in haste, and puts it in force if nothing changed meanwhile. */
     void better(SignedIn who) {
         Known rough = known(who, 1);
+        if (!rough.standing().told().rough()) {
+            return;
+        }
         Bettered better = new Replanning(Optional.of(rough.standing().told()), List.of())
                 .better(rough.standing(), clock.instant());
         transactions.executeWithoutResult(status -> {

@@ -6,6 +6,8 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import app.chervil.server.ChervilTest;
 import app.chervil.server.TestSite;
 import app.chervil.server.account.SignedIn;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -17,6 +19,7 @@ import tools.jackson.databind.JsonNode;
 @ChervilTest
 class LargeSiteTest {
     private static final int TANKS = 125;
+    private static final Duration PATIENCE = Duration.ofMinutes(1);
 
     @Autowired
     TestSite site;
@@ -72,6 +75,21 @@ class LargeSiteTest {
         assertThat(better.get("visits").size()).isLessThan(first.get("visits").size());
         assertThat(plan(keeper).get("visits")).isEqualTo(better.get("visits"));
         assertThat(tellsOfABetterPlan(better)).isFalse();
+    }
+
+    @Test
+    void a_plan_that_grows_while_a_better_one_is_looked_for_is_bettered_all_the_same() throws Exception {
+        SignedIn keeper = keeper(30, 200);
+
+        plan(keeper);
+        JsonNode longer = site.read(site.get(keeper, "/api/plan?weeks=13"));
+
+        assertThat(longer.get("improving").asBoolean()).isTrue();
+        Instant patient = Instant.now().plus(PATIENCE);
+        while (plan(keeper).get("improving").asBoolean()) {
+            assertThat(Instant.now()).isBefore(patient);
+            Thread.sleep(100);
+        }
     }
 
     @Test

@@ -9,10 +9,13 @@ import app.chervil.server.ChervilTest;
 import app.chervil.server.TestSite;
 import app.chervil.server.account.SignedIn;
 import java.io.StringReader;
+import java.sql.Connection;
+import java.sql.Statement;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import javax.sql.DataSource;
 import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.Component;
@@ -21,6 +24,7 @@ import net.fortuna.ical4j.validate.ValidationResult;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.ResultActions;
 import tools.jackson.databind.JsonNode;
 
 /** A keeper plans one tank with a canister; today is Monday 1 June 2026. */
@@ -32,6 +36,9 @@ class PlanApiTest {
 
     @Autowired
     TestSite site;
+
+    @Autowired
+    DataSource database;
 
     private SignedIn keeper;
     private long tank;
@@ -224,6 +231,48 @@ class PlanApiTest {
 
         assertThat(daysOf(pinned, "Water change").get(0)).isEqualTo(first.plusDays(1));
         assertThat(pinned.get("weeks").asInt()).isEqualTo(8);
+    }
+
+    @Test
+    void a_visit_beyond_the_weeks_that_are_kept_is_priced_in_the_plan_that_shows_it() throws Exception {
+        site.get(keeper, PLAN + "?weeks=8").andExpect(status().isOk());
+        try (Connection busy = database.getConnection();
+                Statement lock = busy.createStatement()) {
+            busy.setAutoCommit(false);
+            lock.execute("select pg_advisory_xact_lock(471120262, %d)".formatted(keeper.siteId()));
+            JsonNode half = plan();
+            List<LocalDate> days = daysOf(half, "Water change");
+            LocalDate last = days.get(days.size() - 1);
+            String question = """
+                {"items": [{"chain": %d, "on": "%s"}]}""".formatted(chain(half, "Water change"), last);
+
+            JsonNode prices = site.read(
+                    site.post(keeper, PLAN + "/prices" + WEEKS, question).andExpect(status().isOk()));
+
+            assertThat(last).isAfter(TODAY.plusWeeks(20));
+            assertThat(prices.get("days").size()).isPositive();
+        }
+    }
+
+    @Test
+    void weeks_that_no_plan_has_are_refused_before_anything_is_planned() throws Exception {
+        JsonNode before = plan();
+        LocalDate first = daysOf(before, "Water change").get(0);
+        long chain = chain(before, "Water change");
+        for (int weeks : new int[] {0, 27, Integer.MAX_VALUE}) {
+            String asked = "?weeks=" + weeks;
+            for (ResultActions answer : List.of(
+                    site.get(keeper, PLAN + asked),
+                    site.post(keeper, PLAN + "/prices" + asked, """
+                        {"items": [{"chain": %d, "on": "%s"}]}""".formatted(chain, first)),
+                    site.post(keeper, PLAN + "/decisions" + asked, decision(chain, first, "PIN", first.plusDays(1))),
+                    site.delete(keeper, PLAN + "/decisions/last" + asked))) {
+                answer.andExpect(status().isUnprocessableContent())
+                        .andExpect(jsonPath("$.errors[0].field").value("weeks"));
+            }
+        }
+
+        assertThat(plan().get("visits")).isEqualTo(before.get("visits"));
     }
 
     @Test
