@@ -16,8 +16,6 @@ import java.util.Map;
 final class Board {
     private static final int[] NOWHERE = {};
 
-    private static final boolean[] NEVER = {};
-
     /** Hard points for disturbing work by its distance from other such work, from so many days before to as many after. */
     private static final int[] CLOSE = new int[2 * Weights.APART_DAYS - 1];
 
@@ -52,8 +50,8 @@ final class Board {
 
     private final Spot[] spots;
 
-    /** Days of each lane that something is linked to, or that is linked to something. */
-    private final boolean[][] liesOn;
+    /** Hard points by day of each linked lane for missing what belongs to it, less those it takes from others. */
+    private final int[][] apart;
 
     private final int[] minutes;
     private final boolean[] keeperOnly;
@@ -83,12 +81,11 @@ final class Board {
         keeperCapacity =
                 instance.hours().days().stream().mapToInt(Hours.Day::keeper).toArray();
         sites = new Sites(instance, lanes);
-        Spot.Counts counts = new Spot.Counts(sites, days);
+        Spot.Counts counts = new Spot.Counts(sites, instance.setUps(), days);
         spots = lanes.stream()
                 .map(lane -> new Spot(counts, sites, instance.setUps(), lane))
                 .toArray(Spot[]::new);
-        liesOn = new boolean[lanes.size()][];
-        Arrays.setAll(liesOn, lane -> sites.linked[lane] ? new boolean[days] : NEVER);
+        apart = lanes.stream().map(lane -> nothingLies(lane.index)).toArray(int[][]::new);
         minutes = lanes.stream().mapToInt(lane -> lane.chain.work().minutes()).toArray();
         keeperOnly = new boolean[lanes.size()];
         for (Lane lane : lanes) {
@@ -106,6 +103,12 @@ final class Board {
         prices = new long[days];
         tooClose = new int[days];
         nothingClose = new int[days];
+    }
+
+    private int[] nothingLies(int lane) {
+        int[] points = new int[sites.linked[lane] ? days : 0];
+        Arrays.fill(points, sites.partner[lane] >= 0 ? Weights.NOT_TOGETHER : 0);
+        return points;
     }
 
     private static List<Lane> lanes(Instance instance) {
@@ -202,9 +205,7 @@ final class Board {
 
     /** Takes a lane off. */
     int[] remove(int lane) {
-        int[] was = remove(lane, 0, placed[lane].length);
-        placed[lane] = NOWHERE;
-        return was;
+        return remove(lane, 0, placed[lane].length);
     }
 
     /**
@@ -215,10 +216,14 @@ final class Board {
     int[] remove(int lane, int first, int end) {
         int[] was = placed[lane];
         count(lane, was, first, end, -1);
-        int[] left = was.clone();
-        Arrays.fill(left, first, end, OFF);
-        placed[lane] = left;
+        placed[lane] = first == 0 && end == was.length ? NOWHERE : without(was, first, end);
         return was;
+    }
+
+    private static int[] without(int[] days, int first, int end) {
+        int[] left = days.clone();
+        Arrays.fill(left, first, end, OFF);
+        return left;
     }
 
     private void count(int lane, int[] on, int first, int end, int sign) {
@@ -232,8 +237,19 @@ final class Board {
             full[day] = fullness[day].points(load[day]);
             keeperLoad[day] += keeperOnly[lane] ? sign * minutes[lane] : 0;
             if (sites.linked[lane]) {
-                liesOn[lane][day] = sign > 0;
+                link(lane, day, sign);
             }
+        }
+    }
+
+    /** What a linked lane on a day is to those that belong to it, and to the one that it belongs to. */
+    private void link(int lane, int day, int sign) {
+        int points = sign * Weights.NOT_TOGETHER;
+        if (sites.partner[lane] >= 0) {
+            apart[sites.partner[lane]][day] -= points;
+        }
+        for (int other : sites.partners[lane]) {
+            apart[other][day] -= points;
         }
     }
 
@@ -265,18 +281,7 @@ final class Board {
 
     /** Hard points of an occurrence for missing what belongs to it, less those it takes from others. */
     int addedApart(int lane, int day) {
-        if (!sites.linked[lane]) {
-            return 0;
-        }
-        int points = 0;
-        int partner = sites.partner[lane];
-        if (partner >= 0 && !liesOn[partner][day]) {
-            points += Weights.NOT_TOGETHER;
-        }
-        for (int other : sites.partners[lane]) {
-            points -= liesOn[other][day] ? Weights.NOT_TOGETHER : 0;
-        }
-        return points;
+        return sites.linked[lane] ? apart[lane][day] : 0;
     }
 
     /** Hard points by day for standing too close to disturbing work, from one day to another; valid until the next call. */
@@ -327,18 +332,28 @@ final class Board {
     /** Packed price of an occurrence for each of some days from one to another, given all that lies; valid until the next call. */
     long[] prices(int lane, DaySet of, int fromInclusive, int toInclusive) {
         int[] close = tooClose(lane, fromInclusive, toInclusive);
-        for (int i = of.first(fromInclusive); i < of.end(toInclusive); i++) {
+        boolean ruled = keeperOnly[lane] || sites.linked[lane] || close != nothingClose;
+        int end = of.end(toInclusive);
+        for (int i = of.first(fromInclusive); i < end; i++) {
             int day = of.day(i);
-            prices[day] = price(lane, day, close[day]);
+            prices[day] = timePrice(lane, day) + (ruled ? rulePrice(lane, day, close[day]) : 0);
         }
         return prices;
     }
 
     private long price(int lane, int day, int close) {
-        int setUp = addedSetUp(lane, day);
-        return addedFullness(day, minutes[lane] + setUp)
-                + rule * (addedOverKeeper(lane, day) + addedApart(lane, day) + close)
-                + (long) Weights.POINTS_A_MINUTE * setUp;
+        return timePrice(lane, day) + rulePrice(lane, day, close);
+    }
+
+    /** For the time that an occurrence takes on a day. */
+    private long timePrice(int lane, int day) {
+        int setUp = spots[lane].added(day);
+        return addedFullness(day, minutes[lane] + setUp) + (long) Weights.POINTS_A_MINUTE * setUp;
+    }
+
+    /** For rules that have nothing to do with how full a day is. */
+    private long rulePrice(int lane, int day, int close) {
+        return rule * (addedOverKeeper(lane, day) + addedApart(lane, day) + close);
     }
 
     /** Packed cost of a lane that is not on the board, if it lay on these days. */

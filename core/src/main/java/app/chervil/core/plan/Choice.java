@@ -18,9 +18,16 @@ final class Choice {
     private final Board board;
     private final SplittableRandom random;
     private final TankPlan[][] offered;
+
+    /** What each way costs at least. */
+    private final long[][] least;
+
     private final TankPlan[] chosen;
     private final int[] load;
     private final int[] keeperLoad;
+
+    /** Packed points of each day for how full it is. */
+    private final long[] full;
 
     /** How many tanks of its room are visited, by tank and day; tanks of one room share their counts. */
     private final int[][] inRoom;
@@ -39,9 +46,13 @@ final class Choice {
         this.random = random;
         this.offered =
                 offered.stream().map(ways -> ways.toArray(TankPlan[]::new)).toArray(TankPlan[][]::new);
+        least = offered.stream()
+                .map(ways -> ways.stream().mapToLong(way -> way.least(board)).toArray())
+                .toArray(long[][]::new);
         chosen = start.toArray(TankPlan[]::new);
         load = new int[board.days];
         keeperLoad = new int[board.days];
+        full = new long[board.days];
         int[][] byRoom = new int[board.sites().rooms][board.days];
         inRoom = board.sites().lanesOfTank.stream()
                 .map(lanes -> byRoom[board.sites().roomOf[lanes.get(0)]])
@@ -87,11 +98,14 @@ final class Choice {
         long was = price(tank, chosen[tank], Long.MAX_VALUE);
         long now = was;
         for (int i = 0; i < TRIES_A_VISIT; i++) {
-            TankPlan other = ways[random.nextInt(ways.length)];
+            int other = random.nextInt(ways.length);
             long most = softened(now) - (long) (heat * Math.log(1 - random.nextDouble()));
-            long price = price(tank, other, most);
+            if (softened(least[tank][other]) > most) {
+                continue;
+            }
+            long price = price(tank, ways[other], most);
             if (softened(price) <= most) {
-                chosen[tank] = other;
+                chosen[tank] = ways[other];
                 now = price;
             }
         }
@@ -108,6 +122,7 @@ final class Choice {
             boolean changes = there[day] == (sign > 0 ? 1 : 0);
             load[day] += sign * (way.minutes[i] + (changes ? roomMinutes : 0));
             keeperLoad[day] += sign * way.keeperMinutes[i];
+            full[day] = board.fullness(day, load[day]) + board.overKeeper(day, keeperLoad[day]);
         }
     }
 
@@ -130,9 +145,8 @@ final class Choice {
             int room = there[day] == 0 ? roomMinutes : 0;
             points += (long) Weights.POINTS_A_MINUTE * room
                     + board.fullness(day, load[day] + way.minutes[i] + room)
-                    - board.fullness(day, load[day])
                     + board.overKeeper(day, keeperLoad[day] + way.keeperMinutes[i])
-                    - board.overKeeper(day, keeperLoad[day]);
+                    - full[day];
         }
         return points;
     }

@@ -64,13 +64,22 @@ final class Ruin {
         boolean found = false;
         for (int i = 0; i < TRIES && !found; i++) {
             int lane = random.nextInt(lanes.size());
-            found = !isChosen[lane]
-                    && Arrays.stream(board.placed(lane)).anyMatch(on -> Math.abs(on - day) <= NEAR_DAYS);
+            found = !isChosen[lane] && lies(board.placed(lane), day - NEAR_DAYS, day + NEAR_DAYS);
             if (found) {
                 addTankOf(lane);
             }
         }
         return taken();
+    }
+
+    /** A loop, since this is asked at every fifth turn, and a stream takes several times as long. */
+    private static boolean lies(int[] days, int from, int to) {
+        for (int on : days) {
+            if (on >= from && on <= to) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private void addTankOf(int lane) {

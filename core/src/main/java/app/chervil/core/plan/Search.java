@@ -276,8 +276,12 @@ final class Search {
 
     /** Puts pieces back to where they lay before. */
     private void putBack(List<Piece> pieces) {
-        pieces.forEach(piece -> board.remove(piece.lane, piece.first, piece.end));
-        pieces.forEach(piece -> board.place(piece.lane, piece.was, piece.first, piece.end));
+        for (Piece piece : pieces) {
+            if (!Arrays.equals(board.placed(piece.lane), piece.was)) {
+                board.remove(piece.lane, piece.first, piece.end);
+                board.place(piece.lane, piece.was, piece.first, piece.end);
+            }
+        }
     }
 
     private List<Piece> taken(int seed) {

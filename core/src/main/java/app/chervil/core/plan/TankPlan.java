@@ -53,6 +53,15 @@ final class TankPlan {
         return new TankPlan(days, own, on, minutes, keeperMinutes);
     }
 
+    /** Packed cost in whatever company at the least, for the fuller a day is, the dearer every minute more. */
+    long least(Board board) {
+        long points = own;
+        for (int i = 0; i < on.length; i++) {
+            points += board.fullness(on[i], minutes[i]) + board.overKeeper(on[i], keeperMinutes[i]);
+        }
+        return points;
+    }
+
     /** Days of a lane but for what is left out. */
     private static IntStream done(Lane lane, int[] days) {
         return IntStream.range(0, days.length).filter(k -> !lane.skipped[k]).map(k -> days[k]);

@@ -53,19 +53,11 @@ final class TankPlans {
 
     /** The ways of a tank that are not much dearer than the best of them would be if there were no other tank. */
     List<TankPlan> good(int tank) {
-        long best = seen.get(tank).stream().mapToLong(this::least).min().orElse(0);
+        long best =
+                seen.get(tank).stream().mapToLong(one -> one.least(board)).min().orElse(0);
         return seen.get(tank).stream()
-                .filter(one -> least(one) <= best + MOST_DEARER)
+                .filter(one -> one.least(board) <= best + MOST_DEARER)
                 .toList();
-    }
-
-    /** Packed cost in whatever company, for the fuller a day is, the dearer every minute more. */
-    private long least(TankPlan one) {
-        long points = one.own;
-        for (int i = 0; i < one.on.length; i++) {
-            points += board.fullness(one.on[i], one.minutes[i]) + board.overKeeper(one.on[i], one.keeperMinutes[i]);
-        }
-        return points;
     }
 
     private TankPlan of(int tank, int[][] days) {

@@ -46,7 +46,7 @@ class TankPlansTest {
         return board.sites().roomOf[board.sites().lanesOfTank.get(tank).get(0)];
     }
 
-    private static Plan plan(Board board) {
+    static Plan plan(Board board) {
         List<int[]> days = new ArrayList<>();
         board.lanes.forEach(lane -> days.add(board.placed(lane.index)));
         return Plan.of(board.lanes, days, new Score(0, 0));
