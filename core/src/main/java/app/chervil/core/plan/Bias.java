@@ -16,6 +16,8 @@ final class Bias {
     /** The same for all work; points by day. */
     private final int[] alike;
 
+    private boolean disturbs;
+
     /** For one piece of work; points by day. */
     private final int[] ofOne;
 
@@ -39,10 +41,15 @@ final class Bias {
      */
     void disturb(List<Piece> pieces) {
         slip = 0;
-        int most = pieces.isEmpty() || random.nextBoolean() ? 0 : 1 + random.nextInt(MOST);
-        int period = most == 0 ? 1 : period(pieces);
+        disturbs = !pieces.isEmpty() && !random.nextBoolean();
+        if (disturbs) {
+            disturb(1 + random.nextInt(MOST), period(pieces));
+        }
+    }
+
+    private void disturb(int most, int period) {
         for (int day = 0; day < alike.length; day++) {
-            alike[day] = most == 0 ? 0 : day < period ? random.nextInt(most) : alike[day - period];
+            alike[day] = day < period ? random.nextInt(most) : alike[day - period];
         }
     }
 
@@ -71,7 +78,7 @@ final class Bias {
     /** Points by day for a piece; valid until the next call. */
     int[] of(Piece piece) {
         if (slip == 0) {
-            return alike;
+            return disturbs ? alike : board.nothingMore();
         }
         Arrays.fill(ofOne, MOST);
         for (int k = piece.first; k < piece.end; k++) {
@@ -85,6 +92,9 @@ final class Bias {
 
     /** What a piece was made dearer by on its days, right after it was asked for. */
     long points(Piece piece, int[] on) {
+        if (slip == 0 && !disturbs) {
+            return 0;
+        }
         int[] more = slip == 0 ? alike : ofOne;
         boolean[] skipped = board.lanes.get(piece.lane).skipped;
         long points = 0;

@@ -64,6 +64,7 @@ final class Board {
     private final long[] prices;
     private final int[] tooClose;
     private final int[] nothingClose;
+    private final int[] nothingMore;
 
     Board(Instance instance) {
         this(instance, lanes(instance));
@@ -103,6 +104,7 @@ final class Board {
         prices = new long[days];
         tooClose = new int[days];
         nothingClose = new int[days];
+        nothingMore = new int[days];
     }
 
     private int[] nothingLies(int lane) {
@@ -227,16 +229,20 @@ final class Board {
     }
 
     private void count(int lane, int[] on, int first, int end, int sign) {
-        Lane one = lanes.get(lane);
+        boolean[] skipped = lanes.get(lane).skipped;
+        Spot spot = spots[lane];
+        int own = sign * minutes[lane];
+        int keeperOwn = keeperOnly[lane] ? own : 0;
+        boolean linked = sites.linked[lane];
         for (int k = first; k < end; k++) {
-            if (one.skipped[k]) {
+            if (skipped[k]) {
                 continue;
             }
             int day = on[k];
-            load[day] += sign * minutes[lane] + spots[lane].count(day, sign);
+            load[day] += own + spot.count(day, sign);
             full[day] = fullness[day].points(load[day]);
-            keeperLoad[day] += keeperOnly[lane] ? sign * minutes[lane] : 0;
-            if (sites.linked[lane]) {
+            keeperLoad[day] += keeperOwn;
+            if (linked) {
                 link(lane, day, sign);
             }
         }
@@ -317,6 +323,11 @@ final class Board {
         if (sameFilter && day >= from && day <= to) {
             tooClose[day] -= CLOSE[Weights.APART_DAYS - 1];
         }
+    }
+
+    /** Points by day where none costs anything more. */
+    int[] nothingMore() {
+        return nothingMore;
     }
 
     /** Every day. */

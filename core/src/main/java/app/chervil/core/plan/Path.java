@@ -31,8 +31,6 @@ final class Path {
     private int openEnd;
 
     private final int[][] cameFrom;
-    private final int[] none;
-
     /** First and last day of each occurrence that moves. */
     private final int[] from;
 
@@ -56,7 +54,6 @@ final class Path {
         before = new long[board.days];
         leastUntil = new long[board.days];
         leastFrom = new long[board.days];
-        none = new int[board.days];
         days = board.everyDay();
         int longest = board.lanes.stream().mapToInt(Lane::count).max().orElse(0);
         cameFrom = new int[longest][board.days];
@@ -73,7 +70,7 @@ final class Path {
     /** Best days for a lane that is not on the board. */
     int[] find(int lane) {
         int count = board.lanes.get(lane).count();
-        return find(Piece.whole(lane, new int[count], board.days), none);
+        return find(Piece.whole(lane, new int[count], board.days), board.nothingMore());
     }
 
     /**
@@ -118,7 +115,8 @@ final class Path {
             last = Math.max(last, to[k]);
         }
         prices = board.prices(piece.lane, days, first, last);
-        for (int i = days.first(first); i < days.end(last); i++) {
+        int end = more == board.nothingMore() ? 0 : days.end(last);
+        for (int i = days.first(first); i < end; i++) {
             prices[days.day(i)] += more[days.day(i)];
         }
     }
@@ -192,8 +190,11 @@ final class Path {
         int end = days.end(to[k]);
         long least = openFrom < openEnd ? leastFrom[openFrom] : NEVER;
         long limit = most - rest[k + 1];
+        // Most were told to nobody and are left out by nobody: they cost what their day costs.
+        boolean byItself = one.published[k] >= 0 || one.skipped[k];
         for (int i = first; i < end; i++) {
-            long own = byDay(one, k, days.day(i));
+            int day = days.day(i);
+            long own = byItself ? byDay(one, k, day) : prices[day];
             long best = least + own > limit ? NEVER : arrive(one, k, i);
             reached[i] = best >= NEVER ? NEVER : best + own;
         }
