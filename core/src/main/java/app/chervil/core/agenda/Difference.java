@@ -38,7 +38,7 @@ final class Difference {
         if (inHours()) {
             causes.add("people's days changed");
         }
-        return causes.isEmpty() ? List.of(inDays() ? "a new day" : "more weeks were planned") : List.copyOf(causes);
+        return causes.isEmpty() ? List.of(inDays() ? "a new day" : "the site was changed") : List.copyOf(causes);
     }
 
     private static Optional<String> cause(ChainState was, ChainState now) {

@@ -36,6 +36,7 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
     /** A plan that stood longer than this was relied on. */
     private static final Duration GLIMPSE = Duration.ofMinutes(10);
 
+    private static final String FURTHER = "more weeks were planned";
     private static final String BETTER = "a better plan was found";
 
     /** How thoroughly a site is searched, at once and while nobody waits. */
@@ -92,8 +93,11 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
         PlanState state = unplanned.planned(plan);
         Difference difference = new Difference(before, state);
         Optional<Moved> moved = told.filter(one -> one.weeks() == horizon || !one.rough() || reliedOn(one, now))
-                .flatMap(one ->
-                        moved(difference, one.decided(), agenda.today().plusDays(instance.publishedDays()), now));
+                .flatMap(one -> moved(
+                        difference,
+                        one.weeks() == horizon ? one.decided() : List.of(FURTHER),
+                        agenda.today().plusDays(instance.publishedDays()),
+                        now));
         return new Standing(
                 agenda,
                 audit,

@@ -89,6 +89,16 @@ class BetteredPlanTest {
         assertThat(later.moved().map(Moved::causes)).contains(List.of("more weeks were planned"));
     }
 
+    @Test
+    void a_plan_made_anew_on_the_same_day_for_none_of_the_usual_reasons_says_that_the_site_was_changed() {
+        PlanState today = first(brook()).told().state();
+        PlanState tomorrow =
+                new PlanState(today.madeOn().plusDays(1), today.chains(), today.hours(), today.decisions());
+
+        assertThat(new Difference(today, today).causes(List.of())).containsExactly("the site was changed");
+        assertThat(new Difference(today, tomorrow).causes(List.of())).containsExactly("a new day");
+    }
+
     private static Standing further(Told told, Agenda agenda, Duration later) {
         return new Replanning(Optional.of(told), List.of()).of(agenda, 13, NOW.plus(later));
     }
