@@ -16,7 +16,8 @@ final class Bias {
     /** The same for all work; points by day. */
     private final int[] alike;
 
-    private boolean disturbs;
+    /** That, or nothing. */
+    private int[] forAll;
 
     /** For one piece of work; points by day. */
     private final int[] ofOne;
@@ -31,6 +32,7 @@ final class Bias {
         this.board = board;
         this.random = random;
         alike = new int[board.days];
+        forAll = board.nothingMore();
         ofOne = new int[board.days];
     }
 
@@ -41,16 +43,15 @@ final class Bias {
      */
     void disturb(List<Piece> pieces) {
         slip = 0;
-        disturbs = !pieces.isEmpty() && !random.nextBoolean();
-        if (disturbs) {
-            disturb(1 + random.nextInt(MOST), period(pieces));
-        }
+        boolean none = pieces.isEmpty() || random.nextBoolean();
+        forAll = none ? board.nothingMore() : alike(1 + random.nextInt(MOST), period(pieces));
     }
 
-    private void disturb(int most, int period) {
+    private int[] alike(int most, int period) {
         for (int day = 0; day < alike.length; day++) {
             alike[day] = day < period ? random.nextInt(most) : alike[day - period];
         }
+        return alike;
     }
 
     private int period(List<Piece> pieces) {
@@ -78,7 +79,7 @@ final class Bias {
     /** Points by day for a piece; valid until the next call. */
     int[] of(Piece piece) {
         if (slip == 0) {
-            return disturbs ? alike : board.nothingMore();
+            return forAll;
         }
         Arrays.fill(ofOne, MOST);
         for (int k = piece.first; k < piece.end; k++) {
@@ -92,10 +93,7 @@ final class Bias {
 
     /** What a piece was made dearer by on its days, right after it was asked for. */
     long points(Piece piece, int[] on) {
-        if (slip == 0 && !disturbs) {
-            return 0;
-        }
-        int[] more = slip == 0 ? alike : ofOne;
+        int[] more = slip == 0 ? forAll : ofOne;
         boolean[] skipped = board.lanes.get(piece.lane).skipped;
         long points = 0;
         for (int k = piece.first; k < piece.end; k++) {
