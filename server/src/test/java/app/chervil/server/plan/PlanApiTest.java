@@ -8,7 +8,6 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import app.chervil.server.ChervilTest;
 import app.chervil.server.TestSite;
 import app.chervil.server.account.SignedIn;
-import java.io.StringReader;
 import java.sql.Connection;
 import java.sql.Statement;
 import java.time.LocalDate;
@@ -16,11 +15,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import javax.sql.DataSource;
-import net.fortuna.ical4j.data.CalendarBuilder;
-import net.fortuna.ical4j.model.Calendar;
-import net.fortuna.ical4j.model.Component;
-import net.fortuna.ical4j.model.component.VEvent;
-import net.fortuna.ical4j.validate.ValidationResult;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -329,62 +323,6 @@ class PlanApiTest {
         site.post(keeper, "/api/plan/time/exceptions", """
             {"firstDay": "2026-06-14", "lastDay": "2026-06-10", "minutes": 0, "note": ""}""")
                 .andExpect(jsonPath("$.errors[0].field").value("lastDay"));
-    }
-
-    @Test
-    void a_calendar_is_valid_follows_a_move_under_the_same_uid_and_ends_at_once() throws Exception {
-        plan();
-        String path = site.read(site.post(keeper, "/api/calendars", """
-            {"startsAt": "17:30:00", "alarmMinutes": 30}""").andExpect(status().isCreated()))
-                .get("path")
-                .asString();
-        Calendar first = read(path);
-        VEvent event = events(first).get(0);
-        JsonNode visit = visits(plan()).stream()
-                .filter(one -> event.getUid()
-                        .orElseThrow()
-                        .getValue()
-                        .startsWith(one.get("id").asString()))
-                .findFirst()
-                .orElseThrow();
-        LocalDate on = LocalDate.parse(visit.get("on").asString());
-        StringBuilder items = new StringBuilder();
-        visit.get("tasks").forEach(task -> items.append(items.isEmpty() ? "" : ",")
-                .append("{\"chain\": %d, \"on\": \"%s\"}"
-                        .formatted(task.get("chain").asLong(), on)));
-
-        site.post(keeper, PLAN + "/decisions" + WEEKS, """
-            {"items": [%s], "how": "PIN", "to": "%s"}""".formatted(items, on.plusDays(1)))
-                .andExpect(status().isOk());
-
-        VEvent moved = events(read(path)).stream()
-                .filter(one -> one.getUid().equals(event.getUid()))
-                .findFirst()
-                .orElseThrow();
-        assertThat(moved.getSequence().getSequenceNo())
-                .isGreaterThan(event.getSequence().getSequenceNo());
-        assertThat(moved.getDateTimeStart().getValue())
-                .startsWith(on.plusDays(1).toString().replace("-", ""));
-        long id = site.read(site.get(keeper, "/api/calendars")).get(0).get("id").asLong();
-        site.delete(site.keeper(), "/api/calendars/" + id).andExpect(status().isNotFound());
-        site.delete(keeper, "/api/calendars/" + id).andExpect(status().isNoContent());
-        site.get(keeper, path).andExpect(status().isNotFound());
-    }
-
-    private Calendar read(String path) throws Exception {
-        String text = site.get(keeper, path)
-                .andExpect(status().isOk())
-                .andReturn()
-                .getResponse()
-                .getContentAsString(java.nio.charset.StandardCharsets.UTF_8);
-        Calendar calendar = new CalendarBuilder().build(new StringReader(text));
-        ValidationResult result = calendar.validate(true);
-        assertThat(result.getEntries()).isEmpty();
-        return calendar;
-    }
-
-    private static List<VEvent> events(Calendar calendar) {
-        return calendar.getComponents(Component.VEVENT);
     }
 
     @Test
