@@ -3,10 +3,12 @@ package app.chervil.core;
 import static com.tngtech.archunit.base.DescribedPredicate.describe;
 import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAnyPackage;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.codeUnits;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.domain.JavaAccess;
+import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
@@ -19,6 +21,18 @@ class ArchitectureTest {
             .should()
             .onlyDependOnClassesThat(resideInAnyPackage(
                     "java..", "javax.xml.parsers", "org.w3c.dom", "org.xml.sax", "app.chervil.core.."));
+
+    /** Values of records and of the constants of enums are data. */
+    @ArchTest
+    static final ArchRule nothing_takes_more_than_five_parameters = codeUnits()
+            .that(describe(
+                    "do something",
+                    unit -> !unit.getModifiers().contains(JavaModifier.SYNTHETIC)
+                            && (!unit.isConstructor()
+                                    || !(unit.getOwner().isRecord()
+                                            || unit.getOwner().isEnum()))))
+            .should()
+            .haveRawParameterTypes(describe("five at most", types -> types.size() <= 5));
 
     @ArchTest
     static final ArchRule calc_rests_on_the_language_alone = only("calc");

@@ -2,6 +2,7 @@ package app.chervil.server;
 
 import static com.tngtech.archunit.base.DescribedPredicate.describe;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.codeUnits;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.fields;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.methods;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
@@ -9,6 +10,7 @@ import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.sli
 
 import com.tngtech.archunit.core.domain.JavaAccess;
 import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
@@ -139,6 +141,18 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule services_are_operations =
             classes().that().areAnnotatedWith(Service.class).should().haveSimpleNameEndingWith("Operations");
+
+    /** Values of records and of the constants of enums are data. */
+    @ArchTest
+    static final ArchRule nothing_takes_more_than_five_parameters = codeUnits()
+            .that(describe(
+                    "do something",
+                    unit -> !unit.getModifiers().contains(JavaModifier.SYNTHETIC)
+                            && (!unit.isConstructor()
+                                    || !(unit.getOwner().isRecord()
+                                            || unit.getOwner().isEnum()))))
+            .should()
+            .haveRawParameterTypes(describe("five at most", types -> types.size() <= 5));
 
     @ArchTest
     static final ArchRule injected_fields_are_final = fields().that()

@@ -14,18 +14,21 @@ final class Piece {
 
     final int high;
 
-    private Piece(int lane, int first, int end, int[] was, int low, int high) {
+    private Piece(int lane, int[] was, Span occurrences, Span days) {
         this.lane = lane;
-        this.first = first;
-        this.end = end;
         this.was = was;
-        this.low = low;
-        this.high = high;
+        this.first = occurrences.from;
+        this.end = occurrences.until;
+        this.low = days.from;
+        this.high = days.until - 1;
     }
+
+    /** Up to but without the last. */
+    private record Span(int from, int until) {}
 
     /** A lane with all its occurrences, on any day. */
     static Piece whole(int lane, int[] was, int days) {
-        return new Piece(lane, 0, was.length, was, 0, days - 1);
+        return new Piece(lane, was, new Span(0, was.length), new Span(0, days));
     }
 
     /**
@@ -43,7 +46,7 @@ final class Piece {
         while (end < was.length && was[end] < until) {
             end++;
         }
-        return new Piece(lane, first, end, was, from - margin, until - 1 + margin);
+        return new Piece(lane, was, new Span(first, end), new Span(from - margin, until + margin));
     }
 
     boolean isEmpty() {

@@ -1,7 +1,6 @@
 package app.chervil.server.archive;
 
 import app.chervil.core.site.Tank;
-import app.chervil.server.account.AccountOperations;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.archive.ArchiveMapper.Column;
 import app.chervil.server.calendar.CalendarOperations;
@@ -16,8 +15,6 @@ import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -25,16 +22,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.ibatis.cursor.Cursor;
 import org.jspecify.annotations.Nullable;
-import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
@@ -65,26 +59,23 @@ public class ArchiveOperations {
             "alert_mail");
 
     private final ArchiveMapper mapper;
-    private final AccountOperations accounts;
+    private final ArchiveHead head;
     private final TankOperations tanks;
     private final TransferOperations readings;
     private final CalendarOperations calendars;
-    private final Clock clock;
     private final JsonMapper json = JsonMapper.builder().build();
 
     ArchiveOperations(
             ArchiveMapper mapper,
-            AccountOperations accounts,
+            ArchiveHead head,
             TankOperations tanks,
             TransferOperations readings,
-            CalendarOperations calendars,
-            Clock clock) {
+            CalendarOperations calendars) {
         this.mapper = mapper;
-        this.accounts = accounts;
+        this.head = head;
         this.tanks = tanks;
         this.readings = readings;
         this.calendars = calendars;
-        this.clock = clock;
     }
 
     /**
@@ -98,7 +89,7 @@ public class ArchiveOperations {
         Map<String, List<Column>> tables = columns();
         try (OutputStream output = Files.newOutputStream(file);
                 ZipOutputStream zip = new ZipOutputStream(output, StandardCharsets.UTF_8)) {
-            head(zip, who, tables);
+            head.write(zip, who, tables);
             for (String table : tables.keySet()) {
                 rows(zip, who, table, row -> true);
             }
@@ -107,7 +98,7 @@ public class ArchiveOperations {
             for (Tank tank : tanks.list(who)) {
                 readings(zip, who, tank);
             }
-            text(zip, "plan.ics", calendars.download(who, address));
+            ArchiveHead.text(zip, "plan.ics", calendars.download(who, address));
             photos(zip, who, null);
         }
     }
@@ -131,7 +122,7 @@ public class ArchiveOperations {
         Set<String> written = new HashSet<>();
         try (OutputStream output = Files.newOutputStream(file);
                 ZipOutputStream zip = new ZipOutputStream(output, StandardCharsets.UTF_8)) {
-            head(zip, who, tables);
+            head.write(zip, who, tables);
             for (ArchiveTable table : ArchiveTable.values()) {
                 if (table.of() == ArchiveTable.Of.SITE) {
                     rows(zip, who, table.relation(), row -> true);
@@ -162,29 +153,9 @@ public class ArchiveOperations {
                 .collect(Collectors.groupingBy(Column::relation, LinkedHashMap::new, Collectors.toList()));
     }
 
-    private void head(ZipOutputStream zip, SignedIn who, Map<String, List<Column>> tables) throws IOException {
-        text(zip, "README.txt", readme(who));
-        text(
-                zip,
-                "archive.json",
-                json.writeValueAsString(json.createObjectNode()
-                        .put("format", ArchiveFile.FORMAT)
-                        .put("version", ArchiveFile.VERSION)
-                        .put("mark", mapper.mark(who.siteId()).toString())
-                        .put("site", accounts.siteName(who))
-                        .put("made", clock.instant().toString())));
-        text(zip, "schema.json", json.writerWithDefaultPrettyPrinter().writeValueAsString(schema(tables)));
-    }
-
     private void readings(ZipOutputStream zip, SignedIn who, Tank tank) throws IOException {
-        text(zip, "readings/" + tank.id() + "-" + plain(tank.name()) + ".csv", readings.export(who, tank.id()));
-    }
-
-    private String readme(SignedIn who) throws IOException {
-        return new ClassPathResource("archive-readme.txt")
-                .getContentAsString(StandardCharsets.UTF_8)
-                .replace("{site}", accounts.siteName(who))
-                .replace("{moment}", clock.instant().toString());
+        ArchiveHead.text(
+                zip, "readings/" + tank.id() + "-" + plain(tank.name()) + ".csv", readings.export(who, tank.id()));
     }
 
     /** A file name of letters, digits and dashes. */
@@ -194,7 +165,7 @@ public class ArchiveOperations {
     }
 
     private void rows(ZipOutputStream zip, SignedIn who, String table, Predicate<String> wanted) throws IOException {
-        zip.putNextEntry(entry("tables/" + table + ".jsonl"));
+        zip.putNextEntry(ArchiveHead.entry("tables/" + table + ".jsonl"));
         try (Cursor<String> rows = mapper.rows(who.siteId(), table)) {
             for (String row : rows) {
                 if (wanted.test(row)) {
@@ -209,7 +180,7 @@ public class ArchiveOperations {
         List<OtherNumber> numbers =
                 mapper.listOtherNumbers(who.siteId()).stream().filter(wanted).toList();
         if (!numbers.isEmpty()) {
-            text(
+            ArchiveHead.text(
                     zip,
                     ArchiveFile.OTHER_NUMBERS,
                     numbers.stream().map(OtherNumber::line).collect(Collectors.joining()));
@@ -219,7 +190,7 @@ public class ArchiveOperations {
     private void photos(ZipOutputStream zip, SignedIn who, @Nullable Long tank) throws IOException {
         try (Cursor<ArchiveMapper.Picture> photos = mapper.photos(who.siteId(), tank)) {
             for (ArchiveMapper.Picture photo : photos) {
-                zip.putNextEntry(entry("photos/" + photo.id() + ".jpg"));
+                zip.putNextEntry(ArchiveHead.entry("photos/" + photo.id() + ".jpg"));
                 zip.write(photo.bytes());
                 zip.closeEntry();
             }
@@ -227,7 +198,7 @@ public class ArchiveOperations {
     }
 
     private void services(ZipOutputStream zip, SignedIn who, @Nullable Long tank) throws IOException {
-        zip.putNextEntry(entry("services.csv"));
+        zip.putNextEntry(ArchiveHead.entry("services.csv"));
         Writer writer = new OutputStreamWriter(zip, StandardCharsets.UTF_8);
         CSVPrinter printer = new CSVPrinter(writer, CSVFormat.RFC4180);
         printer.printRecord("Date", "Tank", "Filters", "Done", "Minutes", "By", "Note");
@@ -255,68 +226,5 @@ public class ArchiveOperations {
         } catch (IOException failure) {
             throw new UncheckedIOException(failure);
         }
-    }
-
-    /** What each line of each table holds (JSON Schema 2020-12). */
-    static Map<String, Object> schema(Map<String, List<Column>> tables) {
-        Map<String, Object> definitions = new LinkedHashMap<>();
-        tables.forEach((table, columns) -> {
-            Map<String, Object> properties = new LinkedHashMap<>();
-            columns.forEach(column -> properties.put(column.name(), type(table, column)));
-            definitions.put(
-                    table,
-                    Map.of(
-                            "type",
-                            "object",
-                            "properties",
-                            properties,
-                            "required",
-                            columns.stream().map(Column::name).toList(),
-                            "additionalProperties",
-                            false));
-        });
-        return Map.of("$schema", "https://json-schema.org/draft/2020-12/schema", "$defs", definitions);
-    }
-
-    private static Map<String, Object> type(String table, Column column) {
-        String plain =
-                switch (column.type()) {
-                    case "bigint", "integer", "smallint" -> "integer";
-                    case "double precision", "numeric", "real" -> "number";
-                    case "boolean" -> "boolean";
-                    case "ARRAY" -> "array";
-                    case "json", "jsonb" -> "object";
-                    default -> "string";
-                };
-        Map<String, Object> told = new LinkedHashMap<>();
-        told.put("type", column.nullable() ? List.of(plain, "null") : plain);
-        switch (column.type()) {
-            case "uuid" -> told.put("format", "uuid");
-            case "date" -> told.put("format", "date");
-            case "timestamp with time zone" -> told.put("format", "date-time");
-            default -> {}
-        }
-        Set<String> constants = ArchiveTable.constants(table, column.name());
-        if (!constants.isEmpty()) {
-            List<@Nullable String> names = new ArrayList<>(new TreeSet<>(constants));
-            if (column.nullable()) {
-                names.add(null);
-            }
-            told.put("enum", names);
-        }
-        return told;
-    }
-
-    private static void text(ZipOutputStream zip, String name, String text) throws IOException {
-        zip.putNextEntry(entry(name));
-        zip.write(text.getBytes(StandardCharsets.UTF_8));
-        zip.closeEntry();
-    }
-
-    /** Without a time of its own, so that the same site gives the same bytes. */
-    private static ZipEntry entry(String name) {
-        ZipEntry entry = new ZipEntry(name);
-        entry.setTime(0);
-        return entry;
     }
 }

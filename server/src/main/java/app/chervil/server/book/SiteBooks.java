@@ -65,6 +65,16 @@ public class SiteBooks {
     }
 
     /**
+     * The answer to a question that follows from the site's picture and from what else is stored, kept until anything of it
+     * changes.
+     *
+     * @param question by which it is kept: equal questions have equal answers while nothing changes
+     */
+    public <T> T recall(SignedIn who, Object question, Function<SiteBook, T> work) {
+        return memory.recall(who.siteId(), question, () -> work.apply(site(who)));
+    }
+
+    /**
      * One tank in use today.
      *
      * @throws NotFound if the site has no such tank
@@ -116,7 +126,7 @@ public class SiteBooks {
             SignedIn who, List<ChangedTank> changed, @Nullable Long tank, Care care, SiteBook.Shared shared) {
         long site = who.siteId();
         List<Tank> some = changed.stream().map(ChangedTank::tank).toList();
-        Map<Long, Water> waters = sources.water().waters(site, some, tank);
+        Map<Long, Water> waters = sources.tanks().water().waters(site, some, tank);
         Loading loaded = new Loading(
                 byTank(filters.of(site, some, tank), Filter::tankId),
                 changed.stream().collect(Collectors.toMap(one -> one.tank().id(), ChangedTank::changes)),
@@ -124,9 +134,9 @@ public class SiteBooks {
                 care.looks(),
                 care.pauses(),
                 waters,
-                sources.chores().chores(site, tank, changed(waters)),
+                sources.tanks().chores().chores(site, tank, changed(waters)),
                 sources.faults().faults(site, tank),
-                sources.devices().devices(site, tank));
+                sources.tanks().devices().devices(site, tank));
         return some.stream().map(one -> loaded.book(one, shared)).toList();
     }
 

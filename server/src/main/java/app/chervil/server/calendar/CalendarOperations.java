@@ -6,7 +6,7 @@ import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.calendar.CalendarMapper.FeedRow;
 import app.chervil.server.calendar.CalendarMapper.OpenedRow;
-import app.chervil.server.plan.PlanOperations;
+import app.chervil.server.plan.PlanInForceOperations;
 import app.chervil.server.problem.NotFound;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -29,12 +29,12 @@ public class CalendarOperations {
     private static final LocalTime USUAL_START = LocalTime.of(17, 0);
 
     private final CalendarMapper mapper;
-    private final PlanOperations plans;
+    private final PlanInForceOperations plans;
     private final AccountOperations accounts;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
 
-    CalendarOperations(CalendarMapper mapper, PlanOperations plans, AccountOperations accounts, Clock clock) {
+    CalendarOperations(CalendarMapper mapper, PlanInForceOperations plans, AccountOperations accounts, Clock clock) {
         this.mapper = mapper;
         this.plans = plans;
         this.accounts = accounts;

@@ -6,9 +6,9 @@ import app.chervil.core.compare.Effects.Effect;
 import app.chervil.core.compare.Factor;
 import app.chervil.core.compare.SeenRun;
 import app.chervil.core.compare.SiteRuns;
+import app.chervil.core.site.SiteBook;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteBooks;
-import app.chervil.server.book.SiteMemory;
 import app.chervil.server.compare.CompareView.EffectView;
 import java.util.Arrays;
 import java.util.List;
@@ -21,20 +21,18 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class CompareOperations {
     private final SiteBooks books;
-    private final SiteMemory memory;
 
-    CompareOperations(SiteBooks books, SiteMemory memory) {
+    CompareOperations(SiteBooks books) {
         this.books = books;
-        this.memory = memory;
     }
 
     @Transactional(readOnly = true)
     CompareView compare(SignedIn who) {
-        return memory.recall(who.siteId(), CompareView.class, () -> workOut(who));
+        return books.recall(who, CompareView.class, CompareOperations::workOut);
     }
 
-    private CompareView workOut(SignedIn who) {
-        List<SeenRun> runs = SiteRuns.of(books.site(who));
+    private static CompareView workOut(SiteBook site) {
+        List<SeenRun> runs = SiteRuns.of(site);
         List<Effect> effects = Effects.of(runs);
         double days = usual(runs);
         Set<Factor> told = effects.stream().map(Effect::factor).collect(Collectors.toSet());

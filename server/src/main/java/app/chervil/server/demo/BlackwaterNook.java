@@ -28,7 +28,7 @@ class BlackwaterNook extends DemoTank {
     }
 
     @Override
-    void live(SignedIn who) {
+    public void live(SignedIn who) {
         long tank = building.tank(
                 who,
                 new TankDraft("Blackwater nook", "Gallery", 96, WaterKind.FRESH, years(2))

@@ -32,7 +32,7 @@ class BrookBench extends DemoTank {
     }
 
     @Override
-    void live(SignedIn who) {
+    public void live(SignedIn who) {
         long tank = building.tank(who, new TankDraft("Brook bench", "Wet lab", 220, WaterKind.COLD_FRESH, years(3)));
         Filter weir = building.filters.create(
                 who,

@@ -2,17 +2,12 @@ package app.chervil.server.demo;
 
 import app.chervil.core.site.Filter;
 import app.chervil.core.tank.ContextChange;
-import app.chervil.server.account.Account;
-import app.chervil.server.account.AccountOperations;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterInput;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.filter.PassportInput;
 import app.chervil.server.tank.TankOperations;
-import app.chervil.server.visit.ServiceOperations;
 import java.time.LocalDate;
-import java.util.Map;
-import java.util.stream.Collectors;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
@@ -22,22 +17,15 @@ import org.springframework.stereotype.Component;
 class DemoBuilding {
     final TankOperations tanks;
     final FilterOperations filters;
-    private final AccountOperations accounts;
-    private final ServiceOperations services;
+    private final DemoDiaries diaries;
     private final DemoUpkeep upkeep;
     final DemoWater water;
 
     DemoBuilding(
-            TankOperations tanks,
-            FilterOperations filters,
-            AccountOperations accounts,
-            ServiceOperations services,
-            DemoUpkeep upkeep,
-            DemoWater water) {
+            TankOperations tanks, FilterOperations filters, DemoDiaries diaries, DemoUpkeep upkeep, DemoWater water) {
         this.tanks = tanks;
         this.filters = filters;
-        this.accounts = accounts;
-        this.services = services;
+        this.diaries = diaries;
         this.upkeep = upkeep;
         this.water = water;
     }
@@ -51,12 +39,8 @@ class DemoBuilding {
         return diary;
     }
 
-    /** Each service is written down by who did it. */
     void save(SignedIn who, DemoDiary diary) {
-        Map<String, SignedIn> people = accounts.list(who).stream()
-                .collect(Collectors.toMap(
-                        Account::name, one -> new SignedIn(one.id(), who.siteId(), one.name(), one.role())));
-        diary.save(people, services);
+        diaries.save(who, diary);
     }
 
     /** A pre-filter that was added some while ago. */

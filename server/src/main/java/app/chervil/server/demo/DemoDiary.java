@@ -71,6 +71,10 @@ final class DemoDiary {
         }
     }
 
+    LocalDate today() {
+        return today;
+    }
+
     List<LocalDate> days() {
         return List.copyOf(days.keySet());
     }

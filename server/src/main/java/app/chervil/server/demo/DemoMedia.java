@@ -14,12 +14,14 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /** Media of the invented site: what started the newt nursery, and what is seeding for its next filter. */
 @Component
 @ConditionalOnProperty("chervil.demo")
-class DemoMedia {
+@Order(15)
+class DemoMedia implements DemoChapter {
     private static final int SEEDED_DAYS_AGO = 37;
     private static final int SPARE_DAYS_AGO = 200;
     private static final int MOVED_DAYS_AGO = 42;
@@ -37,7 +39,8 @@ class DemoMedia {
         this.today = tanks.today();
     }
 
-    void lay(SignedIn keeper) {
+    @Override
+    public void live(SignedIn keeper) {
         long nursery = tank(keeper, "Newt nursery").id();
         SpotInput seeding = new SpotInput(SpotKind.SEEDING, filter(keeper, "Brook bench"), nursery);
         UUID starter = begin(keeper, new Lot("Sponge for the newts", BioMedium.FOAM, 40), SPARE_DAYS_AGO, seeding);

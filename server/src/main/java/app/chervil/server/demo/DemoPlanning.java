@@ -19,12 +19,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /** Tern House's days, its winter fortnight, and the chores of its tanks. */
 @Component
 @ConditionalOnProperty("chervil.demo")
-class DemoPlanning {
+@Order(11)
+class DemoPlanning implements DemoChapter {
     /** Monday to Sunday. */
     private static final Map<String, List<Integer>> WEEKS = Map.of(
             "Marit", List.of(60, 0, 60, 0, 60, 120, 0),
@@ -43,7 +45,8 @@ class DemoPlanning {
         this.chores = chores;
     }
 
-    void arrange(SignedIn keeper) {
+    @Override
+    public void live(SignedIn keeper) {
         TimeView people = time.find(keeper);
         for (PersonTime person : people.people()) {
             time.saveWeek(

@@ -19,29 +19,11 @@ class DemoSite implements SmartInitializingSingleton {
     private static final Logger LOG = LoggerFactory.getLogger(DemoSite.class);
 
     private final AccountOperations accounts;
-    private final List<DemoTank> tanks;
-    private final DemoPlanning planning;
+    private final List<DemoChapter> chapters;
 
-    private final DemoStores stores;
-    private final DemoSums sums;
-    private final DemoTrouble trouble;
-    private final DemoMedia media;
-
-    DemoSite(
-            AccountOperations accounts,
-            List<DemoTank> tanks,
-            DemoPlanning planning,
-            DemoStores stores,
-            DemoSums sums,
-            DemoTrouble trouble,
-            DemoMedia media) {
+    DemoSite(AccountOperations accounts, List<DemoChapter> chapters) {
         this.accounts = accounts;
-        this.tanks = tanks;
-        this.planning = planning;
-        this.stores = stores;
-        this.sums = sums;
-        this.trouble = trouble;
-        this.media = media;
+        this.chapters = chapters;
     }
 
     @Override
@@ -53,12 +35,7 @@ class DemoSite implements SmartInitializingSingleton {
         SignedIn marit = accounts.create("Tern House", person("Marit"), Role.KEEPER);
         accounts.add(marit, person("Osei"), Role.HELPER);
         accounts.add(marit, person("Lin"), Role.HELPER);
-        tanks.forEach(tank -> tank.live(marit));
-        planning.arrange(marit);
-        stores.fill(marit);
-        sums.keep(marit);
-        trouble.look(marit);
-        media.lay(marit);
+        chapters.forEach(chapter -> chapter.live(marit));
         LOG.info("Demo site loaded");
     }
 

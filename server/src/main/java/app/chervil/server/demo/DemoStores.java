@@ -3,6 +3,7 @@ package app.chervil.server.demo;
 import app.chervil.core.filter.Material;
 import app.chervil.core.stock.Shelf;
 import app.chervil.server.account.SignedIn;
+import app.chervil.server.stock.ShelfOperations;
 import app.chervil.server.stock.StockItemInput;
 import app.chervil.server.stock.StockItemInput.KitLine;
 import app.chervil.server.stock.StockItemInput.Unit;
@@ -19,12 +20,14 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /** What lies in Tern House's stores: enough of most things, of one too little. */
 @Component
 @ConditionalOnProperty("chervil.demo")
-class DemoStores {
+@Order(12)
+class DemoStores implements DemoChapter {
     /** More than was ever used since. */
     private static final double PLENTY = 1000;
 
@@ -45,26 +48,29 @@ class DemoStores {
             Material.AIR_STONE, new BigDecimal("1.80"));
 
     private final StockOperations stores;
+    private final ShelfOperations shelf;
     private final LocalDate today;
 
-    DemoStores(StockOperations stores, TankOperations tanks) {
+    DemoStores(StockOperations stores, ShelfOperations shelf, TankOperations tanks) {
+        this.shelf = shelf;
         this.stores = stores;
         this.today = tanks.today();
     }
 
     /** Counted a while ago, bought since, so that what is left now stands on its side of the reorder point. */
-    void fill(SignedIn keeper) {
-        for (SupplyView supply : stores.list(keeper).notKept()) {
+    @Override
+    public void live(SignedIn keeper) {
+        for (SupplyView supply : shelf.list(keeper).notKept()) {
             BigDecimal price = PRICES.get(supply.material());
             if (price != null) {
                 stores.create(keeper, item(supply, price));
             }
         }
-        for (ItemView one : stores.list(keeper).items()) {
+        for (ItemView one : shelf.list(keeper).items()) {
             stores.update(keeper, one.id(), one.version(), withReorderPoint(one));
             moved(keeper, one.id(), Shelf.Kind.COUNTED, PLENTY, counted(one));
         }
-        for (ItemView one : stores.list(keeper).items()) {
+        for (ItemView one : shelf.list(keeper).items()) {
             double used = PLENTY - shelf(one).ready();
             double reorderAt = one.item().reorderAt();
             double wanted = one.item().name().equals(RUNNING_LOW.words()) ? reorderAt - 1 : reorderAt + 2;

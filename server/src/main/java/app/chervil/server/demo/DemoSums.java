@@ -11,12 +11,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /** What Marit last gave to the sums of the bench, and what she measures with. */
 @Component
 @ConditionalOnProperty("chervil.demo")
-class DemoSums {
+@Order(13)
+class DemoSums implements DemoChapter {
     private static final String EVERY_DAYS = "everyDays";
     private static final String LITRES = "litres";
 
@@ -28,7 +30,8 @@ class DemoSums {
         this.tanks = tanks;
     }
 
-    void keep(SignedIn keeper) {
+    @Override
+    public void live(SignedIn keeper) {
         vessel(keeper, VesselInput.Kind.TUB, "Green tub", 8000);
         vessel(keeper, VesselInput.Kind.TUB, "White bucket", 12_000);
         vessel(keeper, VesselInput.Kind.CAP, "Cap of the conditioner", 5);

@@ -2,21 +2,17 @@ package app.chervil.server.demo;
 
 import app.chervil.core.filter.Stage.Make;
 import app.chervil.core.filter.StageKind;
-import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterInput.StageInput;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 
 /** One tank of Tern House. All days are counted back from the day the demo is loaded. */
-abstract class DemoTank {
+abstract class DemoTank implements DemoChapter {
     final DemoBuilding building;
 
     DemoTank(DemoBuilding building) {
         this.building = building;
     }
-
-    /** Sets it up and writes down all that happened on it. */
-    abstract void live(SignedIn who);
 
     /** The day the history begins. */
     final LocalDate begin() {

@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /**
@@ -31,7 +32,8 @@ import org.springframework.stereotype.Component;
  */
 @Component
 @ConditionalOnProperty("chervil.demo")
-class DemoTrouble {
+@Order(14)
+class DemoTrouble implements DemoChapter {
     private static final int MOST_STEPS = 20;
 
     private final TroubleOperations trouble;
@@ -61,7 +63,8 @@ class DemoTrouble {
             new Fault("Blackwater nook", "yellow", "wood-tint", 19, MOST_STEPS),
             new Fault("Turtle bank", "weak-flow", "hose-kinked", 0, 2));
 
-    void look(SignedIn keeper) {
+    @Override
+    public void live(SignedIn keeper) {
         FAULTS.forEach(fault -> look(keeper, fault));
     }
 

@@ -62,7 +62,7 @@ class DemoUpkeep {
     /** Writes what was done to a filter up to yesterday. */
     void keep(SignedIn who, Tank tank, FilterStory story, LocalDate from, DemoDiary diary) {
         List<Change> changes = tanks.changes(who, story.filter.tankId());
-        new Keeper(tank, story, from, diary, changes, tanks.today()).keep();
+        new Keeper(tank, story, from, diary, changes).keep();
     }
 
     static boolean works(LocalDate day) {
@@ -81,7 +81,7 @@ class DemoUpkeep {
         private final SplittableRandom random;
         private final Schools schools;
 
-        Keeper(Tank tank, FilterStory story, LocalDate from, DemoDiary diary, List<Change> changes, LocalDate today) {
+        Keeper(Tank tank, FilterStory story, LocalDate from, DemoDiary diary, List<Change> changes) {
             this.tank = tank;
             this.story = story;
             this.from = from;
@@ -90,7 +90,7 @@ class DemoUpkeep {
                     .filter(change -> change.reaches(story.filter.id()))
                     .map(Change::what)
                     .toList();
-            this.today = today;
+            this.today = diary.today();
             this.random = new SplittableRandom(story.filter.name().hashCode());
             this.schools = tank.practice().schools();
         }

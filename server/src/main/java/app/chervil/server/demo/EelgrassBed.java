@@ -30,7 +30,7 @@ class EelgrassBed extends DemoTank {
     }
 
     @Override
-    void live(SignedIn who) {
+    public void live(SignedIn who) {
         long tank = building.tank(
                 who,
                 new TankDraft("Eelgrass bed", "Gallery", 150, WaterKind.MARINE, years(2))

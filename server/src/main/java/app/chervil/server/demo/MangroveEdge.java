@@ -34,7 +34,7 @@ class MangroveEdge extends DemoTank {
     }
 
     @Override
-    void live(SignedIn who) {
+    public void live(SignedIn who) {
         long tank = building.tank(who, new TankDraft("Mangrove edge", "Gallery", 310, WaterKind.BRACKISH, years(5)));
         Filter creek = building.filters.create(
                 who,

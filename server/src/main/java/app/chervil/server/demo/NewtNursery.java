@@ -27,7 +27,7 @@ class NewtNursery extends DemoTank {
     }
 
     @Override
-    void live(SignedIn who) {
+    public void live(SignedIn who) {
         long tank = building.tank(
                 who,
                 new TankDraft("Newt nursery", "Wet lab", 60, WaterKind.FRESH, ago(42))

@@ -45,7 +45,7 @@ class RockPool extends DemoTank {
     }
 
     @Override
-    void live(SignedIn who) {
+    public void live(SignedIn who) {
         long tank = building.tank(
                 who,
                 new TankDraft("Rock pool", "Wet lab", 380, WaterKind.MARINE, years(4))

@@ -42,7 +42,7 @@ class TurtleBank extends DemoTank {
     }
 
     @Override
-    void live(SignedIn who) {
+    public void live(SignedIn who) {
         long tank = building.tank(
                 who,
                 new TankDraft("Turtle bank", "Gallery", 450, WaterKind.FRESH, years(6))

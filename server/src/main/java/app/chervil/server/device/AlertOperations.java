@@ -3,11 +3,9 @@ package app.chervil.server.device;
 import app.chervil.core.calc.Units;
 import app.chervil.core.device.Alarm;
 import app.chervil.core.device.AlarmWords;
-import app.chervil.core.device.Vigil;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.device.AlertMapper.AlertRow;
 import app.chervil.server.device.AlertMapper.MailWish;
-import app.chervil.server.device.SignalMapper.StateRow;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.visit.ServiceOperations;
 import java.time.Clock;
@@ -32,21 +30,14 @@ public class AlertOperations {
 
     private final AlertMapper mapper;
     private final DeviceMapper devices;
-    private final SignalMapper signals;
     private final VigilOperations vigils;
     private final ServiceOperations services;
     private final Clock clock;
 
     AlertOperations(
-            AlertMapper mapper,
-            DeviceMapper devices,
-            SignalMapper signals,
-            VigilOperations vigils,
-            ServiceOperations services,
-            Clock clock) {
+            AlertMapper mapper, DeviceMapper devices, VigilOperations vigils, ServiceOperations services, Clock clock) {
         this.mapper = mapper;
         this.devices = devices;
-        this.signals = signals;
         this.vigils = vigils;
         this.services = services;
         this.clock = clock;
@@ -159,13 +150,8 @@ public class AlertOperations {
     @Transactional
     public void takeAsUsual(SignedIn who, long id) {
         AlertRow alert = find(who, id);
-        DeviceRow device = devices.find(who.siteId(), alert.deviceId()).orElseThrow(() -> new NotFound("device"));
-        StateRow state = signals.findLocked(who.siteId(), alert.deviceId()).orElseThrow();
-        Vigil anew = Standing.of(state).begunAnew();
-        StateRow row = Standing.row(device.id(), anew, state.heardAt());
-        signals.updateState(who.siteId(), row);
         mapper.updateSeen(who.siteId(), id, who.name(), clock.instant());
-        vigils.look(device, row);
+        vigils.beginAnew(who.siteId(), alert.deviceId());
     }
 
     /** Takes back what a button logged. */

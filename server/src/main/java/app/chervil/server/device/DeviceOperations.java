@@ -1,18 +1,12 @@
 package app.chervil.server.device;
 
 import app.chervil.core.device.DeviceKind;
-import app.chervil.core.device.DeviceKind.Place;
-import app.chervil.core.filter.StageKind;
-import app.chervil.core.site.Filter;
-import app.chervil.core.site.FilterStage;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.device.DeviceMapper.NewDevice;
 import app.chervil.server.device.SignalMapper.StateRow;
 import app.chervil.server.device.SignalMapper.Stretch;
-import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
-import app.chervil.server.tank.TankOperations;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
@@ -46,23 +40,15 @@ public class DeviceOperations {
     private final DeviceMapper mapper;
     private final SignalMapper signals;
     private final AlertMapper alerts;
-    private final TankOperations tanks;
-    private final FilterOperations filters;
+    private final Fitting fitting;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
 
-    DeviceOperations(
-            DeviceMapper mapper,
-            SignalMapper signals,
-            AlertMapper alerts,
-            TankOperations tanks,
-            FilterOperations filters,
-            Clock clock) {
+    DeviceOperations(DeviceMapper mapper, SignalMapper signals, AlertMapper alerts, Fitting fitting, Clock clock) {
         this.mapper = mapper;
         this.signals = signals;
         this.alerts = alerts;
-        this.tanks = tanks;
-        this.filters = filters;
+        this.fitting = fitting;
         this.clock = clock;
     }
 
@@ -186,7 +172,7 @@ public class DeviceOperations {
      */
     @Transactional
     public DeviceToken fit(SignedIn who, DeviceInput input) {
-        check(who, input);
+        fitting.check(who, input);
         long id = mapper.insert(
                 who.siteId(),
                 who.accountId(),
@@ -200,29 +186,6 @@ public class DeviceOperations {
                         input.quietMinutes()));
         signals.insertState(who.siteId(), id, clock.instant());
         return token(who, id);
-    }
-
-    private void check(SignedIn who, DeviceInput input) {
-        tanks.find(who, input.tankId());
-        tanks.checkDay("fittedOn", input.fittedOn());
-        Place place = input.kind().place();
-        Optional<Filter> filter = Optional.ofNullable(input.filterId()).map(id -> filters.find(who, id));
-        boolean here = filter.map(one -> one.tankId() == input.tankId()).orElse(true);
-        Optional<FilterStage> stage =
-                Optional.ofNullable(input.stageId()).flatMap(id -> filter.flatMap(one -> one.stage(id)));
-        boolean stageHere = input.stageId() == null || stage.isPresent();
-        boolean onLamp = stage.map(one -> one.kind() == StageKind.UV_LAMP).orElse(true);
-        new Rejected.Gatherer()
-                .check(place == Place.TANK || filter.isPresent(), "filterId", "needed", "On which filter?")
-                .check(here, "filterId", "not-here", "This filter is on another tank.")
-                .check(place != Place.STAGE || input.stageId() != null, "stageId", "needed", "On which stage?")
-                .check(stageHere, "stageId", "not-here", "This stage is in another filter.")
-                .check(
-                        input.kind() != DeviceKind.LAMP || onLamp,
-                        "stageId",
-                        "not-a-lamp",
-                        "A lamp-hour counter belongs on a UV lamp.")
-                .done();
     }
 
     /**
@@ -249,7 +212,7 @@ public class DeviceOperations {
     @Transactional
     public void change(SignedIn who, long id, DeviceChange input) {
         find(who, id);
-        tanks.checkDay("fittedOn", input.fittedOn());
+        fitting.checkDay(input.fittedOn());
         mapper.update(who.siteId(), id, input.name().strip(), input.fittedOn(), input.quietMinutes());
     }
 
@@ -257,7 +220,7 @@ public class DeviceOperations {
     @Transactional
     public void tested(SignedIn who, long id) {
         DeviceRow device = find(who, id);
-        mapper.updateTested(who.siteId(), id, tanks.today(), device.lastTried());
+        mapper.updateTested(who.siteId(), id, fitting.today(), device.lastTried());
     }
 
     /** Takes a device off; its token ends at once, what it read stays. */

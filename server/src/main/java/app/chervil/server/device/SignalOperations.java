@@ -16,18 +16,14 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Takes readings in. Each is known by its device's own stamp, so that a batch sent twice, late, out of order or by two ways is
@@ -43,26 +39,15 @@ public class SignalOperations {
 
     private final DeviceMapper devices;
     private final SignalMapper mapper;
+    private final KeptSignals kept;
     private final VigilOperations vigils;
-    private final ButtonPress presses;
-    private final LampCounts counts;
-    private final JsonMapper json;
     private final Clock clock;
 
-    SignalOperations(
-            DeviceMapper devices,
-            SignalMapper mapper,
-            VigilOperations vigils,
-            ButtonPress presses,
-            LampCounts counts,
-            JsonMapper json,
-            Clock clock) {
+    SignalOperations(DeviceMapper devices, SignalMapper mapper, KeptSignals kept, VigilOperations vigils, Clock clock) {
         this.devices = devices;
         this.mapper = mapper;
+        this.kept = kept;
         this.vigils = vigils;
-        this.presses = presses;
-        this.counts = counts;
-        this.json = json;
         this.clock = clock;
     }
 
@@ -135,9 +120,7 @@ public class SignalOperations {
                 good.putIfAbsent(stamp, new Signal(earlier(stamp.plus(off), now), value));
             }
         }
-        Set<Instant> fresh = good.isEmpty()
-                ? Set.of()
-                : new HashSet<>(mapper.insertReadings(place.siteId(), place.id(), rows(good)));
+        Set<Instant> fresh = good.isEmpty() ? Set.of() : kept.fresh(place, good);
         List<Signal> signals = good.entrySet().stream()
                 .filter(one -> fresh.contains(one.getKey()))
                 .map(Map.Entry::getValue)
@@ -180,14 +163,8 @@ public class SignalOperations {
     private void keep(DeviceRow device, StateRow state, List<Signal> signals, Instant heard) {
         Vigil before = Standing.of(state);
         Vigil vigil = before;
-        double stands = vigil.standsBelow();
         if (!signals.isEmpty()) {
-            mapper.addHours(
-                    device.siteId(),
-                    device.id(),
-                    sums(signals, "hour", stands, at -> at.truncatedTo(ChronoUnit.HOURS)));
-            List<DayMean> means = mapper.addDays(device.siteId(), device.id(), sums(signals, "day", stands, this::day));
-            derive(device, signals, means);
+            kept.add(device, signals, vigil.standsBelow());
         }
         for (Signal signal : signals) {
             Vigil next = vigil.told(device.kind(), signal);
@@ -203,63 +180,5 @@ public class SignalOperations {
         if (silent || !before.calm() || !vigil.calm()) {
             vigils.look(device, now);
         }
-    }
-
-    /** What follows from readings beyond the device itself. */
-    private void derive(DeviceRow device, List<Signal> signals, List<DayMean> means) {
-        if (device.kind() == DeviceKind.FLOW && device.filterId() != null) {
-            long filter = device.filterId();
-            means.stream()
-                    .filter(mean -> mean.mean() >= 1 && !mean.day().isBefore(device.fittedOn()))
-                    .forEach(mean -> mapper.saveFlow(device.siteId(), filter, mean));
-        }
-        if (device.kind() == DeviceKind.LAMP) {
-            counts.log(device, signals);
-        }
-        if (device.kind() == DeviceKind.BUTTON) {
-            signals.forEach(press -> presses.log(device, press.at()));
-        }
-    }
-
-    private LocalDate day(Instant at) {
-        return at.atZone(clock.getZone()).toLocalDate();
-    }
-
-    private String rows(Map<Instant, Signal> signals) {
-        return json.writeValueAsString(signals.entrySet().stream()
-                .map(one -> Map.of(
-                        "stamp", one.getKey().toString(),
-                        "read_at", one.getValue().at().toString(),
-                        "value", one.getValue().value()))
-                .toList());
-    }
-
-    private <T> String sums(List<Signal> signals, String name, double standsBelow, Function<Instant, T> stretch) {
-        Map<T, List<Signal>> by = signals.stream().collect(Collectors.groupingBy(signal -> stretch.apply(signal.at())));
-        return json.writeValueAsString(by.entrySet().stream()
-                .map(one -> {
-                    var values =
-                            one.getValue().stream().mapToDouble(Signal::value).summaryStatistics();
-                    var moving = one.getValue().stream()
-                            .mapToDouble(Signal::value)
-                            .filter(value -> value > standsBelow)
-                            .summaryStatistics();
-                    return Map.of(
-                            name,
-                            one.getKey().toString(),
-                            "least",
-                            values.getMin(),
-                            "greatest",
-                            values.getMax(),
-                            "total",
-                            values.getSum(),
-                            "readings",
-                            values.getCount(),
-                            "moving_total",
-                            moving.getSum(),
-                            "moving",
-                            moving.getCount());
-                })
-                .toList());
     }
 }

@@ -10,6 +10,7 @@ import app.chervil.core.device.Vigil;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.device.AlertMapper.Begins;
 import app.chervil.server.device.SignalMapper.StateRow;
+import app.chervil.server.problem.NotFound;
 import app.chervil.server.procedure.GuidedOperations;
 import app.chervil.server.procedure.PowerSeen;
 import java.nio.charset.StandardCharsets;
@@ -75,6 +76,15 @@ public class VigilOperations {
                 ? power(device, devices.list(site, null), states(site))
                 : Power.UNKNOWN;
         judge(device, state, guided.atWork(SignedIn.nobody(site)), power);
+    }
+
+    /** Forgets what a device used to read: what it reads now is how it is. */
+    void beginAnew(long site, long id) {
+        DeviceRow device = devices.find(site, id).orElseThrow(() -> new NotFound("device"));
+        StateRow state = signals.findLocked(site, id).orElseThrow();
+        StateRow anew = Standing.row(id, Standing.of(state).begunAnew(), state.heardAt());
+        signals.updateState(site, anew);
+        look(device, anew);
     }
 
     /** A plug saw its filter stop or start; if that is being serviced, the clock there goes by it. */

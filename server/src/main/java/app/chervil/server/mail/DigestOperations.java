@@ -8,7 +8,7 @@ import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.mail.DigestMapper.DigestRow;
 import app.chervil.server.mail.DigestMapper.DueRow;
-import app.chervil.server.plan.PlanOperations;
+import app.chervil.server.plan.PlanInForceOperations;
 import app.chervil.server.problem.Rejected;
 import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.Max;
@@ -32,12 +32,13 @@ public class DigestOperations {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
 
     private final DigestMapper mapper;
-    private final PlanOperations plans;
+    private final PlanInForceOperations plans;
     private final AccountOperations accounts;
     private final Post post;
     private final Clock clock;
 
-    DigestOperations(DigestMapper mapper, PlanOperations plans, AccountOperations accounts, Post post, Clock clock) {
+    DigestOperations(
+            DigestMapper mapper, PlanInForceOperations plans, AccountOperations accounts, Post post, Clock clock) {
         this.mapper = mapper;
         this.plans = plans;
         this.accounts = accounts;

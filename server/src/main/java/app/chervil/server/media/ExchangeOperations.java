@@ -2,20 +2,15 @@ package app.chervil.server.media;
 
 import app.chervil.core.media.Portions;
 import app.chervil.core.media.Portions.Portion;
-import app.chervil.core.site.Filter;
-import app.chervil.core.site.FilterStage;
 import app.chervil.core.site.Tank;
 import app.chervil.core.tank.TankChore;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.chore.ChoreOperations;
-import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.media.ExchangeMapper.ExchangeRow;
 import app.chervil.server.media.ExchangeView.ExchangePlan;
-import app.chervil.server.media.ExchangeView.PortionView;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
-import app.chervil.server.water.MediaOperations;
 import app.chervil.server.water.MediaPutBack;
 import app.chervil.server.water.MediaReplaced;
 import java.time.Clock;
@@ -39,26 +34,20 @@ public class ExchangeOperations {
 
     private final ExchangeMapper mapper;
     private final TankOperations tanks;
-    private final FilterOperations filters;
-    private final MediaOperations replacements;
+    private final WeighedExchanges weighed;
     private final ChoreOperations chores;
-    private final Aftermaths aftermath;
     private final Clock clock;
 
     ExchangeOperations(
             ExchangeMapper mapper,
             TankOperations tanks,
-            FilterOperations filters,
-            MediaOperations replacements,
+            WeighedExchanges weighed,
             ChoreOperations chores,
-            Aftermaths aftermath,
             Clock clock) {
         this.mapper = mapper;
         this.tanks = tanks;
-        this.filters = filters;
-        this.replacements = replacements;
+        this.weighed = weighed;
         this.chores = chores;
-        this.aftermath = aftermath;
         this.clock = clock;
     }
 
@@ -67,7 +56,7 @@ public class ExchangeOperations {
     List<ExchangeView> list(SignedIn who, long tank) {
         tanks.find(who, tank);
         return mapper.list(who.siteId(), tank).stream()
-                .map(row -> view(who, row))
+                .map(row -> weighed.view(who, row))
                 .toList();
     }
 
@@ -78,8 +67,8 @@ public class ExchangeOperations {
      */
     @Transactional(readOnly = true)
     ExchangePlan plan(SignedIn who, long tank, ExchangeInput input) {
-        ExchangeRow row = row(who, tank, new UUID(0, 0), input);
-        List<Portion> portions = portions(tanks.find(who, tank), row);
+        ExchangeRow row = weighed.row(who, tank, new UUID(0, 0), input);
+        List<Portion> portions = WeighedExchanges.portions(tanks.find(who, tank), row);
         List<String> told = new ArrayList<>();
         if (portions.size() > input.portions()) {
             told.add("This tank can bear no fewer than " + portions.size() + " portions at its age.");
@@ -90,7 +79,7 @@ public class ExchangeOperations {
         if (row.oldKind() != row.newKind()) {
             told.add("The new kind is reckoned by what it carries, a factor of two either way.");
         }
-        return new ExchangePlan(views(row, portions), told);
+        return new ExchangePlan(WeighedExchanges.views(row, portions), told);
     }
 
     /**
@@ -100,7 +89,7 @@ public class ExchangeOperations {
      */
     @Transactional
     ExchangeView begin(SignedIn who, long tank, UUID id, ExchangeInput input) {
-        ExchangeRow row = row(who, tank, id, input);
+        ExchangeRow row = weighed.row(who, tank, id, input);
         List<ExchangeRow> all = mapper.list(who.siteId(), tank);
         Optional<ExchangeRow> same =
                 all.stream().filter(one -> one.id().equals(id)).findFirst();
@@ -108,7 +97,7 @@ public class ExchangeOperations {
             if (same.get().stageId() != row.stageId() || !same.get().firstOn().equals(row.firstOn())) {
                 throw Rejected.taken();
             }
-            return view(who, same.get());
+            return weighed.view(who, same.get());
         }
         LocalDate today = tanks.today();
         new Rejected.Gatherer()
@@ -128,7 +117,7 @@ public class ExchangeOperations {
         }
         chores.appoint(
                 who, tank, TankChore.MEDIA_PORTION, Optional.of(row.firstOn().minusDays(Portions.APART_DAYS)));
-        return view(who, row);
+        return weighed.view(who, row);
     }
 
     /** Stops an exchange where it is; what was exchanged stays exchanged. One of which nothing was done is forgotten. */
@@ -138,7 +127,7 @@ public class ExchangeOperations {
                 .filter(one -> one.id().equals(id) && one.endedOn() == null)
                 .findFirst()
                 .orElseThrow(() -> new NotFound("exchange"));
-        if (gone(who, row) > 0) {
+        if (weighed.gone(who, row) > 0) {
             mapper.updateEnded(who.siteId(), id, tanks.today());
         } else {
             mapper.delete(who.siteId(), id, clock.instant());
@@ -161,8 +150,8 @@ public class ExchangeOperations {
     }
 
     private void settle(SignedIn who, ExchangeRow row, LocalDate on) {
-        List<Portion> portions = portions(tanks.find(who, row.tankId()), row);
-        if (Portions.done(portions, gone(who, row)) == portions.size()) {
+        List<Portion> portions = WeighedExchanges.portions(tanks.find(who, row.tankId()), row);
+        if (Portions.done(portions, weighed.gone(who, row)) == portions.size()) {
             mapper.updateEnded(who.siteId(), row.id(), on);
             chores.appoint(who, row.tankId(), TankChore.MEDIA_PORTION, Optional.empty());
         }
@@ -180,8 +169,8 @@ public class ExchangeOperations {
             if (finished
                     && tank.isPresent()
                     && running(putBack.by(), row.tankId()).isEmpty()) {
-                List<Portion> portions = portions(tank.get(), row);
-                int done = Portions.done(portions, gone(putBack.by(), row));
+                List<Portion> portions = WeighedExchanges.portions(tank.get(), row);
+                int done = Portions.done(portions, weighed.gone(putBack.by(), row));
                 if (done < portions.size()) {
                     mapper.updateEnded(putBack.by().siteId(), row.id(), null);
                     chores.appoint(
@@ -198,89 +187,5 @@ public class ExchangeOperations {
         return mapper.list(who.siteId(), tank).stream()
                 .filter(row -> row.endedOn() == null)
                 .findFirst();
-    }
-
-    /** Grams that went since it began. */
-    private double gone(SignedIn who, ExchangeRow row) {
-        return replacements.gone(who, row.tankId(), row.stageId(), row.toldOn());
-    }
-
-    private static List<Portion> portions(Tank tank, ExchangeRow row) {
-        return Portions.of(row.firstOn(), tank.establishedOn(), row.inTank(), row.grams(), row.portions());
-    }
-
-    private ExchangeRow row(SignedIn who, long tank, UUID id, ExchangeInput input) {
-        tanks.find(who, tank);
-        List<FilterStage> media = Filter.bioMedia(filters.list(who, tank));
-        FilterStage stage = media.stream()
-                .filter(one -> one.id() == input.stageId())
-                .findFirst()
-                .orElseThrow(() -> new NotFound("bio media"));
-        double inStage = stage.massG().orElse(0);
-        double inTank = media.stream().mapToDouble(one -> one.massG().orElse(0)).sum();
-        boolean weighed = media.stream().allMatch(one -> one.massG().isPresent());
-        new Rejected.Gatherer()
-                .check(weighed, "stageId", "not-weighed", MediaOperations.NOT_WEIGHED)
-                .check(
-                        !weighed || input.grams() <= inStage,
-                        "grams",
-                        "more-than-there-is",
-                        "This stage holds " + Math.round(inStage) + " g.")
-                .check(
-                        (input.oldKind() == null) == (input.newKind() == null),
-                        "newKind",
-                        "both-or-none",
-                        "Say of both what they are made of.")
-                .done();
-        return new ExchangeRow(
-                id,
-                tank,
-                input.stageId(),
-                input.grams(),
-                inTank,
-                input.portions(),
-                tanks.today(),
-                input.firstOn(),
-                input.oldKind(),
-                input.newKind(),
-                null,
-                who.name());
-    }
-
-    private ExchangeView view(SignedIn who, ExchangeRow row) {
-        List<Portion> portions = portions(tanks.find(who, row.tankId()), row);
-        LocalDate ended = row.endedOn();
-        return new ExchangeView(
-                row.id(),
-                row.stageId(),
-                stageName(who, row),
-                row.grams(),
-                row.fresh(row.grams()),
-                row.oldKind(),
-                row.newKind(),
-                views(row, portions),
-                Portions.done(portions, gone(who, row)),
-                ended,
-                ended == null ? null : ended.plusDays(VERDICT_DAYS),
-                ended == null || ended.plusDays(VERDICT_DAYS).isAfter(tanks.today())
-                        ? null
-                        : aftermath.verdict(who, row.tankId(), row.firstOn(), ended));
-    }
-
-    private String stageName(SignedIn who, ExchangeRow row) {
-        for (Filter filter : filters.list(who, row.tankId())) {
-            for (FilterStage stage : filter.stages()) {
-                if (stage.id() == row.stageId()) {
-                    return stage.name() + " of " + filter.name();
-                }
-            }
-        }
-        return "media of a filter that is gone";
-    }
-
-    private static List<PortionView> views(ExchangeRow row, List<Portion> portions) {
-        return portions.stream()
-                .map(one -> new PortionView(one.on(), one.grams(), row.fresh(one.grams())))
-                .toList();
     }
 }

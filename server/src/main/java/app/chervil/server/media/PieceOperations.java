@@ -17,7 +17,6 @@ import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.water.MediaOperations.MediaVerdict;
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,26 +31,18 @@ import org.springframework.transaction.annotation.Transactional;
 public class PieceOperations {
     private static final int MOST_PIECES = 2000;
 
-    private final PieceMapper mapper;
+    private final PieceRecord record;
     private final PieceBooks books;
     private final MovePlans plans;
     private final MoveEffects effects;
     private final TankOperations tanks;
-    private final Clock clock;
 
-    PieceOperations(
-            PieceMapper mapper,
-            PieceBooks books,
-            MovePlans plans,
-            MoveEffects effects,
-            TankOperations tanks,
-            Clock clock) {
-        this.mapper = mapper;
+    PieceOperations(PieceRecord record, PieceBooks books, MovePlans plans, MoveEffects effects, TankOperations tanks) {
+        this.record = record;
         this.books = books;
         this.plans = plans;
         this.effects = effects;
         this.tanks = tanks;
-        this.clock = clock;
     }
 
     /** Every piece on record, by name; what was thrown away as well. */
@@ -111,8 +102,8 @@ public class PieceOperations {
         Spot spot = plans.spot(who, input.spot(), "spot");
         Transfer beginning = plans.beginning(who, books.of(who), spot, input.since());
         checkHolds(beginning.holds(), input.why());
-        insertPiece(who, row);
-        insertMove(
+        record.begin(who, row);
+        record.move(
                 who,
                 MoveRow.of(
                         input.moveId(),
@@ -120,18 +111,6 @@ public class PieceOperations {
                         new Carried(input.grams(), false, input.why()),
                         who.name()));
         return view(who, id);
-    }
-
-    private void insertPiece(SignedIn who, PieceRow row) {
-        if (mapper.insertPiece(who.siteId(), row) == 0) {
-            throw Rejected.taken();
-        }
-    }
-
-    private void insertMove(SignedIn who, MoveRow row) {
-        if (mapper.insertMove(who.siteId(), row) == 0) {
-            throw Rejected.taken();
-        }
     }
 
     private static void checkHolds(List<String> holds, @Nullable String why) {
@@ -147,9 +126,7 @@ public class PieceOperations {
     /** Calls a piece something else. */
     @Transactional
     PieceView rename(SignedIn who, UUID id, String name) {
-        if (mapper.updateName(who.siteId(), id, name.trim()) == 0) {
-            throw new NotFound("piece of media");
-        }
+        record.rename(who, id, name);
         return view(who, id);
     }
 
@@ -199,9 +176,9 @@ public class PieceOperations {
         });
         checkHolds(plan.holds(), input.why());
         if (part != null) {
-            insertPiece(who, splitOff(part, plan.piece(), input.on(), who.name()));
+            record.begin(who, splitOff(part, plan.piece(), input.on(), who.name()));
         }
-        insertMove(
+        record.move(
                 who,
                 MoveRow.of(
                         id,
@@ -244,9 +221,9 @@ public class PieceOperations {
                         "This is where its record begins. Remove the piece instead.")
                 .done();
         Optional<Spot> from = book.before(move);
-        mapper.deleteMove(who.siteId(), id, clock.instant());
+        record.takeBack(who, id);
         if (move.parted()) {
-            mapper.deletePiece(who.siteId(), piece, clock.instant());
+            record.remove(who, piece);
         }
         effects.takenBack(who, book.holdings().piece(piece).orElseThrow(), move, from);
     }
@@ -270,6 +247,6 @@ public class PieceOperations {
                         "has-a-history",
                         "It was moved or split. Take that back first, or say that it was thrown away.")
                 .done();
-        mapper.deletePiece(who.siteId(), id, clock.instant());
+        record.remove(who, id);
     }
 }

@@ -18,10 +18,12 @@ import org.springframework.web.bind.annotation.RestController;
 /** The plan over HTTP. */
 @RestController
 class PlanController {
-    private final PlanOperations plans;
+    private final PlanInForceOperations plans;
+    private final PlanOperations operations;
 
-    PlanController(PlanOperations plans) {
+    PlanController(PlanInForceOperations plans, PlanOperations operations) {
         this.plans = plans;
+        this.operations = operations;
     }
 
     /** Work whose days are to be priced. */
@@ -47,11 +49,11 @@ class PlanController {
             @AuthenticationPrincipal SignedIn who,
             @Valid @RequestBody PlanDecision decision,
             @RequestParam(defaultValue = "8") int weeks) {
-        return plans.decide(who, decision, weeks);
+        return operations.decide(who, decision, weeks);
     }
 
     @DeleteMapping("/api/plan/decisions/last")
     PlanView undo(@AuthenticationPrincipal SignedIn who, @RequestParam(defaultValue = "8") int weeks) {
-        return plans.undo(who, weeks);
+        return operations.undo(who, weeks);
     }
 }

@@ -1,197 +1,44 @@
 package app.chervil.server.plan;
 
-import app.chervil.core.agenda.Agenda;
-import app.chervil.core.agenda.Gathering;
-import app.chervil.core.agenda.Moved;
 import app.chervil.core.agenda.Replanning;
 import app.chervil.core.agenda.Replanning.Bettered;
 import app.chervil.core.agenda.Standing;
 import app.chervil.core.agenda.Told;
-import app.chervil.core.plan.Plan.Occurrence;
-import app.chervil.core.plan.Why;
-import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
-import app.chervil.server.book.SiteBooks;
-import app.chervil.server.book.SiteMemory;
-import app.chervil.server.book.SiteMemory.Earlier;
-import app.chervil.server.book.SiteMemory.Renewed;
-import app.chervil.server.people.TimeOperations;
-import app.chervil.server.plan.PlanMapper.Lately;
 import app.chervil.server.plan.PlanMapper.PlanRow;
 import app.chervil.server.plan.PlanMapper.StepRow;
-import app.chervil.server.plan.PlanView.DayPrices;
-import app.chervil.server.plan.PlanView.PlanItem;
 import app.chervil.server.problem.Conflict;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionOperations;
 
-/**
- * The plan in force. Nothing tells it of logs, readings or days off: at every question it follows from the plan that people
- * were told and from what the site's picture says now. What follows is kept soon after, by whoever came to know it.
- */
+/** What people decide on the plan, and looking for a better one. */
 @Service
 public class PlanOperations {
     private static final int TRIES = 3;
-    private static final Duration UNDO_WITHIN = Duration.ofDays(7);
 
     private final PlanMapper mapper;
-    private final SiteBooks books;
-    private final SiteMemory memory;
-    private final TimeOperations time;
+    private final PlanInForceOperations plans;
     private final PlanKeeper keeper;
     private final TransactionOperations transactions;
     private final Clock clock;
 
     PlanOperations(
             PlanMapper mapper,
-            SiteBooks books,
-            SiteMemory memory,
-            TimeOperations time,
+            PlanInForceOperations plans,
             PlanKeeper keeper,
             TransactionOperations transactions,
             Clock clock) {
         this.mapper = mapper;
-        this.books = books;
-        this.memory = memory;
-        this.time = time;
+        this.plans = plans;
         this.keeper = keeper;
         this.transactions = transactions;
         this.clock = clock;
-    }
-
-    /** The question for what people see of so many weeks. */
-    private record Page(int weeks) {}
-
-    /** The question for the plan of the usual weeks, or as many as were told before. */
-    private record InForce() implements Renewed {}
-
-    /** The question for the plan of more weeks, which follows from the one in force whenever it is asked. */
-    private record Further(int weeks) {}
-
-    /**
-     * The plan of the coming weeks.
-     *
-     * @param weeks 1 to 26
-     * @throws Rejected if there are more or fewer
-     */
-    @Transactional(readOnly = true)
-    public PlanView view(SignedIn who, int weeks) {
-        check(weeks);
-        return memory.recall(who.siteId(), new Page(weeks), () -> page(who, weeks));
-    }
-
-    private static void check(int weeks) {
-        new Rejected.Gatherer()
-                .check(weeks >= 1 && weeks <= Replanning.MOST_WEEKS, "weeks", "out-of-range", "1 to 26 weeks.")
-                .done();
-    }
-
-    private PlanView page(SignedIn who, int weeks) {
-        Known known = known(who, weeks);
-        Lately lately = lately(who);
-        List<Moved> changes = Stream.concat(known.untold().stream(), lately.moved().stream())
-                .distinct()
-                .limit(PlanViews.MOST_CHANGES)
-                .toList();
-        return new PlanViews(known.standing()).of(weeks, changes, lately.undo());
-    }
-
-    private Lately lately(SignedIn who) {
-        return mapper.findLately(who.siteId(), clock.instant().minus(UNDO_WITHIN), PlanViews.MOST_CHANGES);
-    }
-
-    /** The plan in force. */
-    @Transactional(readOnly = true)
-    public Standing inForce(SignedIn who) {
-        return known(who, 1).standing();
-    }
-
-    /** A person's visits; keepers also see those that nobody has time for. */
-    @Transactional(readOnly = true)
-    public List<Standing.Visit> visitsOf(SignedIn who) {
-        return inForce(who).visits().stream()
-                .filter(visit -> visit.booked()
-                        .account()
-                        .map(account -> account == who.accountId())
-                        .orElse(who.role() == Role.KEEPER))
-                .toList();
-    }
-
-    /** More weeks than were told before follow from the plan of those that were: there is one plan, longer or shorter. */
-    private Known known(SignedIn who, int weeks) {
-        Known usual = memory.renew(
-                who.siteId(),
-                new InForce(),
-                (Optional<Earlier<Known>> before) -> keptSoon(who, usual(who, before.map(Earlier::answer))));
-        return usual.standing().told().weeks() >= weeks
-                ? usual
-                : memory.recall(
-                        who.siteId(),
-                        new Further(weeks),
-                        () -> keptSoon(who, usual.further(agenda(who, Optional.of(usual)), weeks, clock.instant())));
-    }
-
-    private Known keptSoon(SignedIn who, Known known) {
-        keeper.keepSoon(who.siteId(), known);
-        return known;
-    }
-
-    private Agenda agenda(SignedIn who, Optional<Known> before) {
-        return Gathering.of(books.site(who), time.people(who), before.map(earlier -> earlier.standing()
-                .agenda()));
-    }
-
-    private Known usual(SignedIn who, Optional<Known> before) {
-        Agenda agenda = agenda(who, before);
-        return before.flatMap(earlier -> then(who, earlier, agenda))
-                .orElseGet(() -> Known.of(find(who, agenda.today()), agenda, Replanning.USUAL_WEEKS, clock.instant()));
-    }
-
-    /** What follows from a plan in memory, if it is the one that is kept or leads on from it. */
-    private Optional<Known> then(SignedIn who, Known earlier, Agenda agenda) {
-        String kept = mapper.findMark(who.siteId()).orElse(Known.NONE);
-        return earlier.leadsFrom(kept)
-                ? Optional.of(earlier.then(kept, agenda, Replanning.USUAL_WEEKS, clock.instant()))
-                : Optional.empty();
-    }
-
-    private Optional<PlanRow> find(SignedIn who, LocalDate today) {
-        return mapper.find(
-                who.siteId(),
-                today.minusDays(PlanKeeper.VISITS_KEPT_DAYS),
-                today.minusDays(Replanning.SKIPS_COUNT_DAYS));
-    }
-
-    /**
-     * Why work lies on its day, and what every other day would cost.
-     *
-     * @param weeks of the plan that is looked at, 1 to 26: its last ones may not be kept yet
-     * @throws NotFound if it is not planned so
-     * @throws Rejected if there are more or fewer weeks
-     */
-    @Transactional(readOnly = true)
-    public DayPrices prices(SignedIn who, List<PlanItem> items, int weeks) {
-        check(weeks);
-        Standing standing = known(who, weeks).standing();
-        List<Occurrence> together =
-                items.stream().map(item -> Decision.occurrence(standing, item)).toList();
-        if (together.isEmpty()) {
-            throw new NotFound("work");
-        }
-        Why why = new Why(standing.instance(), standing.plan(), standing.today(), chain -> standing.agenda()
-                .of(chain)
-                .subject()
-                .words());
-        return PlanViews.prices(why.of(together), standing.today());
     }
 
     /**
@@ -210,7 +57,7 @@ public class PlanOperations {
             made.begun().forEach(one -> mapper.insertDecision(who.siteId(), one.chain(), one.on(), one.how(), step));
             save(who, seen.decided(made.moved(seen.state()), "decided " + step, made.words()));
         });
-        return view(who, weeks);
+        return plans.view(who, weeks);
     }
 
     /**
@@ -220,14 +67,14 @@ public class PlanOperations {
      */
     public PlanView undo(SignedIn who, int weeks) {
         onKept(who, weeks, (standing, row) -> {
-            StepRow step = mapper.findLastStep(who.siteId(), clock.instant().minus(UNDO_WITHIN))
+            StepRow step = mapper.findLastStep(who.siteId(), clock.instant().minus(PlanInForceOperations.UNDO_WITHIN))
                     .orElseThrow(() -> new NotFound("step"));
             mapper.deleteDecisions(who.siteId(), step.id());
             mapper.reviveDecisions(who.siteId(), step.id());
             mapper.updateStep(who.siteId(), step.id(), clock.instant());
             save(who, row.told().decided(step.before(), "undone " + step.id(), "undone: " + step.words()));
         });
-        return view(who, weeks);
+        return plans.view(who, weeks);
     }
 
     private interface Command {
@@ -236,12 +83,12 @@ public class PlanOperations {
 
     /** Commands on the plan that people see: kept first, so that it is what is decided on. */
     private void onKept(SignedIn who, int weeks, Command command) {
-        check(weeks);
+        PlanInForceOperations.check(weeks);
         for (int left = TRIES; left > 0; left--) {
-            Known known = known(who, weeks);
+            Known known = plans.known(who, weeks);
             boolean done = Boolean.TRUE.equals(transactions.execute(status -> {
                 keeper.keep(who.siteId(), known);
-                Optional<PlanRow> row = find(who, known.standing().today())
+                Optional<PlanRow> row = plans.find(who, known.standing().today())
                         .filter(one -> one.mark().equals(known.standing().told().mark()));
                 row.ifPresent(one -> command.on(known.standing(), one));
                 return row.isPresent();
@@ -259,7 +106,7 @@ public class PlanOperations {
 
     /** Looks for a better plan where the one in force was made in haste, and puts it in force if nothing changed meanwhile. */
     void better(SignedIn who) {
-        Known rough = known(who, 1);
+        Known rough = plans.known(who, 1);
         if (!rough.standing().told().rough()) {
             return;
         }
@@ -268,7 +115,7 @@ public class PlanOperations {
         transactions.executeWithoutResult(status -> {
             keeper.keep(who.siteId(), rough);
             LocalDate today = rough.standing().today();
-            find(who, today)
+            plans.find(who, today)
                     .filter(row ->
                             row.rough() && row.mark().equals(better.told().mark()))
                     .ifPresent(row -> {

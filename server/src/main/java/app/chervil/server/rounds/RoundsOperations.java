@@ -11,9 +11,8 @@ import app.chervil.core.visit.Errand;
 import app.chervil.core.visit.Rounds;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteBooks;
-import app.chervil.server.book.SiteMemory;
 import app.chervil.server.followup.FollowUpOperations;
-import app.chervil.server.plan.PlanOperations;
+import app.chervil.server.plan.PlanInForceOperations;
 import app.chervil.server.rounds.RoundsView.CarryView;
 import app.chervil.server.visit.ServiceOperations;
 import app.chervil.server.water.WatchOperations;
@@ -33,21 +32,18 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class RoundsOperations {
     private final SiteBooks books;
-    private final SiteMemory memory;
     private final WatchOperations watches;
-    private final PlanOperations plans;
+    private final PlanInForceOperations plans;
     private final ServiceOperations services;
     private final FollowUpOperations followUps;
 
     RoundsOperations(
             SiteBooks books,
-            SiteMemory memory,
             WatchOperations watches,
-            PlanOperations plans,
+            PlanInForceOperations plans,
             ServiceOperations services,
             FollowUpOperations followUps) {
         this.books = books;
-        this.memory = memory;
         this.watches = watches;
         this.plans = plans;
         this.services = services;
@@ -60,11 +56,10 @@ public class RoundsOperations {
     /** Today's rounds by room and tank. */
     @Transactional(readOnly = true)
     public RoundsView today(SignedIn who) {
-        return memory.recall(who.siteId(), RoundsView.class, () -> workOut(who));
+        return books.recall(who, RoundsView.class, site -> workOut(who, site));
     }
 
-    private RoundsView workOut(SignedIn who) {
-        SiteBook site = books.site(who);
+    private RoundsView workOut(SignedIn who, SiteBook site) {
         Standing standing = plans.inForce(who);
         Day day = new Day(site, standing, standing.walk(site.today()));
         return new RoundsView(

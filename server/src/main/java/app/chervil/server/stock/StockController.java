@@ -26,9 +26,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/stores")
 class StockController {
     private final StockOperations operations;
+    private final ShelfOperations shelf;
 
-    StockController(StockOperations operations) {
+    StockController(StockOperations operations, ShelfOperations shelf) {
         this.operations = operations;
+        this.shelf = shelf;
     }
 
     /** An item that is there now. */
@@ -46,7 +48,7 @@ class StockController {
 
     @GetMapping
     StoresView list(@AuthenticationPrincipal SignedIn who) {
-        return operations.list(who);
+        return shelf.list(who);
     }
 
     @PostMapping("/items")
@@ -77,7 +79,7 @@ class StockController {
 
     @GetMapping("/items/{id}/moves")
     List<MoveView> moves(@AuthenticationPrincipal SignedIn who, @PathVariable long id) {
-        return operations.moves(who, id);
+        return shelf.moves(who, id);
     }
 
     @PutMapping("/moves/{id}")

@@ -1,4 +1,4 @@
-/** What lies in the stores of a site. Read {@link app.chervil.server.stock.StockOperations} first. */
+/** What lies in the stores of a site. Read {@link app.chervil.server.stock.ShelfOperations} first. */
 @NullMarked
 package app.chervil.server.stock;
 

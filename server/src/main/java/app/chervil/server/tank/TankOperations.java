@@ -15,6 +15,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -105,8 +106,11 @@ public class TankOperations {
         int rows = tanks.update(who.siteId(), id, input.version(), tank);
         Conflict.unlessUpdated(rows, "tank", () -> TankView.of(before));
         Tank.Setting was = before.setting();
-        recordMove(who, id, on, Kind.STOCKING, was.stocking(), tank.setting().stocking());
-        recordMove(who, id, on, Kind.FEEDING, was.feeding(), tank.setting().feeding());
+        Stream.of(
+                        moved(on, Kind.STOCKING, was.stocking(), tank.setting().stocking()),
+                        moved(on, Kind.FEEDING, was.feeding(), tank.setting().feeding()))
+                .flatMap(Optional::stream)
+                .forEach(change -> changes.insert(who.siteId(), id, null, change));
         return find(who, id);
     }
 
@@ -184,11 +188,9 @@ public class TankOperations {
         return day;
     }
 
-    private <L extends Enum<L> & DirtLevel> void recordMove(
-            SignedIn who, long tank, LocalDate on, Kind kind, L from, L to) {
-        if (from != to) {
-            changes.insert(who.siteId(), tank, null, ContextChange.moved(on, kind, from, to));
-        }
+    private static <L extends Enum<L> & DirtLevel> Optional<ContextChange> moved(
+            LocalDate on, Kind kind, L from, L to) {
+        return from == to ? Optional.empty() : Optional.of(ContextChange.moved(on, kind, from, to));
     }
 
     private static TankInput tidy(TankInput tank) {

@@ -5,7 +5,10 @@ import app.chervil.core.site.Filter;
 import app.chervil.core.site.FilterStage;
 import app.chervil.core.site.FilterTask;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** A task with its filter. */
@@ -13,6 +16,11 @@ record Placed(Filter filter, FilterTask task) {
     /** Every task of some filters. */
     static Stream<Placed> all(List<Filter> filters) {
         return filters.stream().flatMap(filter -> filter.tasks().stream().map(task -> new Placed(filter, task)));
+    }
+
+    /** The same by the id of the task. */
+    static Map<Long, Placed> byTask(List<Filter> filters) {
+        return all(filters).collect(Collectors.toMap(one -> one.task().id(), Function.identity()));
     }
 
     /** The kind of stage it is done to; empty for a whole filter. */

@@ -28,14 +28,16 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/trials")
 class TrialController {
     private final TrialOperations operations;
+    private final TrialListOperations trials;
 
-    TrialController(TrialOperations operations) {
+    TrialController(TrialOperations operations, TrialListOperations trials) {
         this.operations = operations;
+        this.trials = trials;
     }
 
     @GetMapping
     List<TrialView> list(@AuthenticationPrincipal SignedIn who) {
-        return operations.list(who);
+        return trials.list(who);
     }
 
     /** All of them as a table for a spreadsheet. */
@@ -46,7 +48,7 @@ class TrialController {
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
                 .header(HttpHeaders.CONTENT_DISPOSITION, file.toString())
-                .body(TrialTable.write(operations.list(who)));
+                .body(TrialTable.write(trials.list(who)));
     }
 
     @PutMapping("/{id}")

@@ -1,6 +1,5 @@
 package app.chervil.server.trial;
 
-import app.chervil.core.site.Tank;
 import app.chervil.core.site.TaskMode;
 import app.chervil.core.trial.Design;
 import app.chervil.core.trial.Forethought;
@@ -9,82 +8,40 @@ import app.chervil.server.account.SignedIn;
 import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
-import app.chervil.server.stock.StockOperations;
-import app.chervil.server.stock.TaskCosts;
 import app.chervil.server.tank.TankOperations;
 import app.chervil.server.trial.TrialMapper.TrialRow;
 import app.chervil.server.trial.TrialView.TrialForethought;
-import app.chervil.server.trial.TrialView.TrialTogether;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Trials: begun, stopped, and told. What they say is worked out from the log and the readings at every question. */
+/** Trials: thought over, begun, swapped, adopted and stopped. */
 @Service
 public class TrialOperations {
     private final TrialMapper mapper;
     private final FilterOperations filters;
     private final TankOperations tanks;
     private final TrialTelling telling;
-    private final StockOperations stock;
     private final Clock clock;
 
     TrialOperations(
-            TrialMapper mapper,
-            FilterOperations filters,
-            TankOperations tanks,
-            TrialTelling telling,
-            StockOperations stock,
-            Clock clock) {
+            TrialMapper mapper, FilterOperations filters, TankOperations tanks, TrialTelling telling, Clock clock) {
         this.mapper = mapper;
         this.filters = filters;
         this.tanks = tanks;
         this.telling = telling;
-        this.stock = stock;
         this.clock = clock;
-    }
-
-    /** Trials on tanks in use, those running first, then the latest. */
-    @Transactional(readOnly = true)
-    public List<TrialView> list(SignedIn who) {
-        Map<Long, Tank> inUse = tanks.list(who).stream().collect(Collectors.toMap(Tank::id, Function.identity()));
-        Map<Long, Placed> placed = placed(who);
-        List<TrialTold> told = mapper.list(who.siteId()).stream()
-                .filter(row -> inUse.containsKey(row.tankId()) && placed.containsKey(row.taskId()))
-                .map(row -> telling.told(who, row, Objects.requireNonNull(placed.get(row.taskId())), tanks.today()))
-                .toList();
-        Map<UUID, TrialTogether> together = told.stream()
-                .filter(one -> one.row().together() != null)
-                .collect(Collectors.groupingBy(
-                        one -> Objects.requireNonNull(one.row().together()),
-                        Collectors.collectingAndThen(
-                                Collectors.toList(), all -> Objects.requireNonNull(TrialTold.together(all)))));
-        TaskCosts costs = stock.costs(who);
-        return told.stream()
-                .map(one -> one.view(
-                        Objects.requireNonNull(inUse.get(one.row().tankId())).name(),
-                        Objects.requireNonNull(placed.get(one.row().taskId())).task(),
-                        costs.of(one.row().taskId()),
-                        one.row().together() == null
-                                ? null
-                                : together.get(one.row().together())))
-                .sorted(Comparator.comparing(TrialView::state))
-                .toList();
     }
 
     /**
@@ -111,7 +68,7 @@ public class TrialOperations {
 
     /** The task on each of its tanks, if they can be tried so. */
     private List<Placed> checked(SignedIn who, TrialInput input) {
-        Map<Long, Placed> all = placed(who);
+        Map<Long, Placed> all = Placed.byTask(filters.list(who, null));
         List<Placed> tried = Stream.concat(Stream.of(input.taskId()), input.also().stream())
                 .map(task -> Optional.ofNullable(all.get(task)).orElseThrow(() -> new NotFound("task")))
                 .toList();
@@ -286,10 +243,5 @@ public class TrialOperations {
 
     private TrialRow find(SignedIn who, UUID id) {
         return mapper.find(who.siteId(), id).orElseThrow(() -> new NotFound("trial"));
-    }
-
-    private Map<Long, Placed> placed(SignedIn who) {
-        return Placed.all(filters.list(who, null))
-                .collect(Collectors.toMap(one -> one.task().id(), Function.identity()));
     }
 }

@@ -10,8 +10,6 @@ import app.chervil.core.trouble.Next;
 import app.chervil.core.trouble.Repair;
 import app.chervil.core.trouble.Step;
 import app.chervil.server.account.SignedIn;
-import app.chervil.server.book.SiteBooks;
-import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.followup.FollowUpOperations;
 import app.chervil.server.problem.Conflict;
 import app.chervil.server.problem.NotFound;
@@ -38,31 +36,22 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class TroubleOperations {
     private static final int MOST_EVENTS = 400;
+
     private final TroubleMapper mapper;
-    private final FilterOperations filters;
-    private final SiteBooks books;
+    private final CaseSubjects subjects;
     private final FollowUpOperations followUps;
-    private final RateOperations rates;
     private final Clock clock;
 
-    TroubleOperations(
-            TroubleMapper mapper,
-            FilterOperations filters,
-            SiteBooks books,
-            FollowUpOperations followUps,
-            RateOperations rates,
-            Clock clock) {
+    TroubleOperations(TroubleMapper mapper, CaseSubjects subjects, FollowUpOperations followUps, Clock clock) {
         this.mapper = mapper;
-        this.filters = filters;
-        this.books = books;
+        this.subjects = subjects;
         this.followUps = followUps;
-        this.rates = rates;
         this.clock = clock;
     }
 
     /** The same by another clock, for cases that lie in the past; to be used within a transaction. */
     public TroubleOperations at(Clock then) {
-        return new TroubleOperations(mapper, filters, books, followUps, rates, then);
+        return new TroubleOperations(mapper, subjects, followUps, then);
     }
 
     /**
@@ -91,7 +80,7 @@ public class TroubleOperations {
     }
 
     private CaseRow begun(SignedIn who, UUID id, TroubleInput input) {
-        CareBook book = book(who, input.filterId());
+        CareBook book = subjects.of(who, input.filterId());
         LocalDate today = today();
         LocalDate noticed = Objects.requireNonNullElse(input.noticedOn(), today);
         boolean known = Network.standard()
@@ -121,7 +110,7 @@ public class TroubleOperations {
                 clock.instant(),
                 who.name(),
                 Known.of(book.clues(LocalDateTime.now(clock))),
-                new CauseWeights(rates.weights(who)),
+                new CauseWeights(subjects.weights(who)),
                 Standing.OPEN,
                 null,
                 null,
@@ -129,13 +118,6 @@ public class TroubleOperations {
                 null,
                 Bearing.IGNORE_FLOW,
                 null);
-    }
-
-    private CareBook book(SignedIn who, long filter) {
-        return books.tank(who, filters.find(who, filter).tankId()).filters().stream()
-                .filter(one -> one.filter().id() == filter)
-                .findFirst()
-                .orElseThrow(() -> new NotFound("filter"));
     }
 
     private LocalDate today() {
@@ -160,9 +142,7 @@ public class TroubleOperations {
                 row.weights().byCause(),
                 events,
                 StandingView.of(inquiry(row).after(steps(events))),
-                books.tank(who, row.tankId()).filters().stream()
-                        .filter(book -> book.filter().id() == row.filterId())
-                        .findFirst()
+                subjects.inUse(who, row.tankId(), row.filterId())
                         .map(TroubleOperations::tasks)
                         .orElse(Map.of()),
                 before(who, row));
@@ -351,7 +331,7 @@ public class TroubleOperations {
         followUps.forget(who, id);
         followUps.ask(
                 who,
-                filters.find(who, row.filterId()),
+                subjects.filter(who, row.filterId()),
                 id,
                 List.of(new FollowUp(FollowUp.Kind.LOOK, words, Duration.ofHours(hours))));
     }

@@ -14,10 +14,10 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class LedgerOperations {
     private final ServiceMapper mapper;
-    private final ServiceOperations services;
+    private final WrittenServices services;
     private final TankOperations tanks;
 
-    LedgerOperations(ServiceMapper mapper, ServiceOperations services, TankOperations tanks) {
+    LedgerOperations(ServiceMapper mapper, WrittenServices services, TankOperations tanks) {
         this.mapper = mapper;
         this.services = services;
         this.tanks = tanks;

@@ -3,7 +3,9 @@ package app.chervil.server.visit;
 import app.chervil.core.interval.Finding;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -28,6 +30,10 @@ public record ServiceView(
         List<FlowView> flows,
         ServiceInput.Circumstances circumstances,
         int photos) {
+
+    Set<Long> taskIds() {
+        return tasks.stream().map(DoneView::taskId).collect(Collectors.toSet());
+    }
 
     /**
      * A task that was done.

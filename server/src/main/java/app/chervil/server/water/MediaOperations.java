@@ -1,8 +1,11 @@
 package app.chervil.server.water;
 
 import app.chervil.core.procedure.Situation.Chore;
+import app.chervil.core.site.CareBook;
 import app.chervil.core.site.Filter;
 import app.chervil.core.site.FilterStage;
+import app.chervil.core.site.Tank;
+import app.chervil.core.site.TankBook;
 import app.chervil.core.water.Hold;
 import app.chervil.core.water.MediaShare;
 import app.chervil.core.water.MediaShare.Verdict;
@@ -10,7 +13,6 @@ import app.chervil.core.water.Permission;
 import app.chervil.core.water.Replacement;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteBooks;
-import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
@@ -41,7 +43,6 @@ public class MediaOperations {
 
     private final HusbandryMapper mapper;
     private final TankOperations tanks;
-    private final FilterOperations filters;
     private final SiteBooks books;
     private final ApplicationEventPublisher events;
     private final Clock clock;
@@ -49,15 +50,13 @@ public class MediaOperations {
     MediaOperations(
             HusbandryMapper mapper,
             TankOperations tanks,
-            FilterOperations filters,
             SiteBooks books,
             ApplicationEventPublisher events,
             Clock clock) {
-        this.events = events;
         this.mapper = mapper;
         this.tanks = tanks;
-        this.filters = filters;
         this.books = books;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -108,10 +107,12 @@ public class MediaOperations {
      */
     @Transactional(readOnly = true)
     public MediaVerdict weigh(SignedIn who, long tank, MediaPlan plan, LocalDate on) {
-        checkHolds(stage(who, tank, plan.stageId()), plan);
-        Optional<Verdict> verdict = verdict(who, tank, new Replacement(on, plan.grams()));
-        Permission permission =
-                books.tank(who, tank).permission(Set.of(), Chore.BIO_PART_REPLACED.disturbance(), on, Optional.empty());
+        TankBook book = books.tank(who, tank);
+        List<FilterStage> media =
+                Filter.bioMedia(book.filters().stream().map(CareBook::filter).toList());
+        checkHolds(stage(media, plan.stageId()), plan);
+        Optional<Verdict> verdict = verdict(who, book.tank(), media, new Replacement(on, plan.grams()));
+        Permission permission = book.permission(Set.of(), Chore.BIO_PART_REPLACED.disturbance(), on, Optional.empty());
         List<String> holds = permission.holds().stream().map(Hold::reason).toList();
         @Nullable String spacing = permission.spacing(on).orElse(null);
         return verdict.map(one -> new MediaVerdict(one.within(), one.leftGrams(), one.sum(), holds, spacing))
@@ -236,22 +237,20 @@ public class MediaOperations {
     }
 
     /** Empty if some media has no weight. */
-    private Optional<Verdict> verdict(SignedIn who, long tank, Replacement wanted) {
-        List<FilterStage> media = Filter.bioMedia(filters.list(who, tank));
+    private Optional<Verdict> verdict(SignedIn who, Tank tank, List<FilterStage> media, Replacement wanted) {
         if (media.stream().anyMatch(stage -> stage.massG().isEmpty())) {
             return Optional.empty();
         }
         double total =
                 media.stream().mapToDouble(stage -> stage.massG().orElseThrow()).sum();
-        List<Replacement> earlier = mapper.listReplacements(who.siteId(), tank).stream()
+        List<Replacement> earlier = mapper.listReplacements(who.siteId(), tank.id()).stream()
                 .map(WaterBooks::replacement)
                 .toList();
-        return Optional.of(MediaShare.weigh(tanks.find(who, tank).establishedOn(), total, earlier, wanted));
+        return Optional.of(MediaShare.weigh(tank.establishedOn(), total, earlier, wanted));
     }
 
-    private FilterStage stage(SignedIn who, long tank, long id) {
-        tanks.find(who, tank);
-        return Filter.bioMedia(filters.list(who, tank)).stream()
+    private static FilterStage stage(List<FilterStage> media, long id) {
+        return media.stream()
                 .filter(stage -> stage.id() == id)
                 .findFirst()
                 .orElseThrow(() -> new NotFound("bio media"));

@@ -3,7 +3,6 @@ package app.chervil.server.water;
 import app.chervil.core.site.PastService;
 import app.chervil.core.site.Tank;
 import app.chervil.core.tank.WaterKind;
-import app.chervil.core.water.Parameter;
 import app.chervil.core.water.TargetBand;
 import app.chervil.core.water.Thinning;
 import app.chervil.core.water.WaterBook;
@@ -39,24 +38,14 @@ public class SeriesOperations {
     private static final int MOST_AROUND = 12;
 
     private final TankOperations tanks;
-    private final ReadingMapper readings;
-    private final HusbandryMapper husbandry;
     private final MethodOperations methods;
     private final ServiceLog history;
     private final WaterBooks books;
     private final Clock clock;
 
     SeriesOperations(
-            TankOperations tanks,
-            ReadingMapper readings,
-            HusbandryMapper husbandry,
-            MethodOperations methods,
-            ServiceLog history,
-            WaterBooks books,
-            Clock clock) {
+            TankOperations tanks, MethodOperations methods, ServiceLog history, WaterBooks books, Clock clock) {
         this.tanks = tanks;
-        this.readings = readings;
-        this.husbandry = husbandry;
         this.methods = methods;
         this.history = history;
         this.books = books;
@@ -115,24 +104,14 @@ public class SeriesOperations {
                 .check(days >= 0, "to", "before-it-began", "The last day lies before the first.")
                 .check(days <= LONGEST_DAYS, "from", "too-long-ago", "At most forty years.")
                 .done();
-        List<ReadingRow> rows = readings.listBetween(who.siteId(), tank, start(from), start(to.plusDays(1)));
-        List<LocalDate> changes = husbandry.listChanges(who.siteId(), tank, start(from)).stream()
-                .map(change -> LocalDate.ofInstant(change.changedAt(), clock.getZone()))
-                .filter(day -> !day.isAfter(to))
-                .distinct()
-                .toList();
-        WaterBook book = books.book(
-                described.establishedOn(),
-                books.core(rows.stream().filter(SeriesOperations::deciding).toList()),
-                husbandry.listMedications(who.siteId(), tank),
-                husbandry.listReplacements(who.siteId(), tank));
+        List<ReadingRow> rows = books.between(who.siteId(), tank, from, to);
         return new SeriesView(
                 from,
                 to,
                 lines(who, described.setting().water(), rows),
                 services(who, tank, from, to),
-                changes,
-                book.periods(from, to, (int) Math.max(1, days / HOLD_SAMPLES)));
+                books.changes(who.siteId(), tank, from, to),
+                books.book(who.siteId(), described, rows).periods(from, to, (int) Math.max(1, days / HOLD_SAMPLES)));
     }
 
     /**
@@ -153,15 +132,10 @@ public class SeriesOperations {
         if (last.isEmpty()) {
             return List.of();
         }
-        List<ReadingRow> rows = readings
-                .listBetween(
-                        who.siteId(),
-                        tank,
-                        start(last.get(0).minusDays(AROUND_BEFORE_DAYS)),
-                        start(tanks.today().plusDays(1)))
-                .stream()
-                .filter(row -> row.parameter().equals(parameter) && !row.early())
-                .toList();
+        List<ReadingRow> rows =
+                books.between(who.siteId(), tank, last.get(0).minusDays(AROUND_BEFORE_DAYS), tanks.today()).stream()
+                        .filter(row -> row.parameter().equals(parameter) && !row.early())
+                        .toList();
         return last.stream().map(on -> around(on, rows)).toList();
     }
 
@@ -177,7 +151,7 @@ public class SeriesOperations {
     private Around around(LocalDate on, List<ReadingRow> rows) {
         List<Double> days = new ArrayList<>();
         List<Double> amounts = new ArrayList<>();
-        Instant noon = start(on).plus(12, ChronoUnit.HOURS);
+        Instant noon = on.atStartOfDay(clock.getZone()).toInstant().plus(12, ChronoUnit.HOURS);
         for (ReadingRow row : rows) {
             double after = ChronoUnit.MINUTES.between(noon, row.takenAt()) / (24.0 * 60);
             if (after >= -AROUND_BEFORE_DAYS && after <= AROUND_AFTER_DAYS) {
@@ -219,14 +193,5 @@ public class SeriesOperations {
                 .filter(day -> !day.isAfter(to))
                 .distinct()
                 .toList();
-    }
-
-    private static boolean deciding(ReadingRow row) {
-        return row.parameter().equals(Parameter.AMMONIA.name())
-                || row.parameter().equals(Parameter.NITRITE.name());
-    }
-
-    private Instant start(LocalDate day) {
-        return day.atStartOfDay(clock.getZone()).toInstant();
     }
 }

@@ -8,11 +8,12 @@ import app.chervil.core.water.Reading;
 import app.chervil.core.water.Replacement;
 import app.chervil.core.water.WaterBook;
 import app.chervil.server.book.WaterLog;
-import app.chervil.server.water.WaterRows.MedicationRow;
 import app.chervil.server.water.WaterRows.ReadingRow;
 import app.chervil.server.water.WaterRows.ReplacementRow;
 import app.chervil.server.water.WaterRows.TreatmentRow;
+import app.chervil.sim.future.TankToday.Water;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -72,19 +73,40 @@ class WaterBooks implements WaterLog {
         return rows.stream().flatMap(row -> of.apply(row).stream()).toList();
     }
 
+    /** Readings of a tank from one day to another, both with all their hours, oldest first. */
+    List<ReadingRow> between(long site, long tank, LocalDate from, LocalDate to) {
+        return readings.listBetween(site, tank, start(from), start(to.plusDays(1)));
+    }
+
+    /** Days on which water was changed, each once, oldest first. */
+    List<LocalDate> changes(long site, long tank, LocalDate from, LocalDate to) {
+        return husbandry.listChanges(site, tank, start(from)).stream()
+                .map(change -> LocalDate.ofInstant(change.changedAt(), clock.getZone()))
+                .filter(day -> !day.isAfter(to))
+                .distinct()
+                .toList();
+    }
+
     /** A tank's book with other readings than the latest, for looking back. */
-    WaterBook book(
-            LocalDate established,
-            List<Reading> read,
-            List<MedicationRow> medications,
-            List<ReplacementRow> replacements) {
+    WaterBook book(long site, Tank tank, List<ReadingRow> rows) {
         return new WaterBook(
-                established,
-                read,
-                medications.stream()
+                tank.establishedOn(),
+                core(rows.stream().filter(WaterBooks::deciding).toList()),
+                husbandry.listMedications(site, tank.id()).stream()
                         .map(row -> new Medication(row.firstDay(), Optional.ofNullable(row.lastDay())))
                         .toList(),
-                replacements.stream().map(WaterBooks::replacement).toList());
+                husbandry.listReplacements(site, tank.id()).stream()
+                        .map(WaterBooks::replacement)
+                        .toList());
+    }
+
+    private static boolean deciding(ReadingRow row) {
+        return row.parameter().equals(Parameter.AMMONIA.name())
+                || row.parameter().equals(Parameter.NITRITE.name());
+    }
+
+    private Instant start(LocalDate day) {
+        return day.atStartOfDay(clock.getZone()).toInstant();
     }
 
     List<Reading> core(List<ReadingRow> rows) {

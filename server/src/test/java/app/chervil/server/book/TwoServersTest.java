@@ -9,7 +9,7 @@ import app.chervil.server.ChervilTest;
 import app.chervil.server.TestClock;
 import app.chervil.server.TestSite;
 import app.chervil.server.account.SignedIn;
-import app.chervil.server.plan.PlanOperations;
+import app.chervil.server.plan.PlanInForceOperations;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
@@ -34,7 +34,7 @@ class TwoServersTest {
     SiteBooks books;
 
     @Autowired
-    PlanOperations plans;
+    PlanInForceOperations plans;
 
     private ConfigurableApplicationContext other;
     private SignedIn keeper;
@@ -88,7 +88,7 @@ class TwoServersTest {
     void both_plan_the_same_visits_under_the_same_names_whoever_plans_first() throws Exception {
         log("2026-05-28");
 
-        Standing there = other.getBean(PlanOperations.class).inForce(keeper);
+        Standing there = other.getBean(PlanInForceOperations.class).inForce(keeper);
         Standing thisOne = plans.inForce(keeper);
 
         assertThat(there.told().visits())

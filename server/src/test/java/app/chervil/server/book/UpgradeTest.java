@@ -12,8 +12,8 @@ import app.chervil.server.account.AccountOperations;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignInOperations;
 import app.chervil.server.account.SignedIn;
-import app.chervil.server.plan.PlanOperations;
-import app.chervil.server.trial.TrialOperations;
+import app.chervil.server.plan.PlanInForceOperations;
+import app.chervil.server.trial.TrialListOperations;
 import app.chervil.server.trial.TrialView;
 import java.time.LocalDate;
 import java.util.UUID;
@@ -113,14 +113,14 @@ class UpgradeTest {
                     .singleElement()
                     .satisfies(one -> assertThat(one.forecast().since()).isEqualTo(LocalDate.of(2026, 5, 24)));
 
-            Standing standing = server.getBean(PlanOperations.class).inForce(ADA);
+            Standing standing = server.getBean(PlanInForceOperations.class).inForce(ADA);
             assertThat(standing.told().weeks()).isEqualTo(12);
             assertThat(standing.told().visits())
                     .filteredOn(visit -> visit.work().stream().anyMatch(work -> work.startsWith("2/0/")))
                     .singleElement()
                     .satisfies(visit -> assertThat(visit.id()).isEqualTo(VISIT));
 
-            assertThat(server.getBean(TrialOperations.class).list(ADA))
+            assertThat(server.getBean(TrialListOperations.class).list(ADA))
                     .singleElement()
                     .satisfies(trial -> {
                         assertThat(trial.id()).isEqualTo(TRIAL);

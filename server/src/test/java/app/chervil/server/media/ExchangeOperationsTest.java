@@ -56,10 +56,8 @@ class ExchangeOperationsTest {
     private final ExchangeOperations exchanges = new ExchangeOperations(
             mapper,
             tanks,
-            filters,
-            replacements,
+            new WeighedExchanges(tanks, filters, replacements, aftermath),
             chores,
-            aftermath,
             Clock.fixed(Instant.parse("2026-06-01T10:00:00Z"), ZoneOffset.UTC));
 
     @BeforeEach

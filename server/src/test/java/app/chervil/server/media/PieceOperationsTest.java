@@ -62,7 +62,11 @@ class PieceOperationsTest {
     private final MoveEffects effects = mock();
     private final TankOperations tanks = mock();
     private final PieceOperations pieces = new PieceOperations(
-            mapper, books, plans, effects, tanks, Clock.fixed(Instant.parse("2026-06-01T10:00:00Z"), ZoneOffset.UTC));
+            new PieceRecord(mapper, Clock.fixed(Instant.parse("2026-06-01T10:00:00Z"), ZoneOffset.UTC)),
+            books,
+            plans,
+            effects,
+            tanks);
 
     private final PieceRow row = new PieceRow(BAG, "Bag A", BioMedium.POROUS, 300, TODAY.minusDays(60), null, "Ada");
     private final MoveRow first =

@@ -60,8 +60,8 @@ class TroubleOperationsTest {
     private final FollowUpOperations followUps = mock(FollowUpOperations.class);
     private final List<TroubleEvent> stored = new ArrayList<>();
     private final RateOperations rates = new RateOperations(mapper, Clock.fixed(NOW, ZoneOffset.UTC));
-    private final TroubleOperations operations =
-            new TroubleOperations(mapper, filters, books, followUps, rates, Clock.fixed(NOW, ZoneOffset.UTC));
+    private final TroubleOperations operations = new TroubleOperations(
+            mapper, new CaseSubjects(filters, books, rates), followUps, Clock.fixed(NOW, ZoneOffset.UTC));
 
     @BeforeEach
     void filterWeir() {

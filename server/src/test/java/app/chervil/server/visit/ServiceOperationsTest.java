@@ -66,6 +66,7 @@ class ServiceOperationsTest {
     private static final SignedIn KEEPER = new SignedIn(1, 7, "Ada", Role.KEEPER);
     private static final LocalDate TODAY = LocalDate.of(2026, 6, 1);
     private static final Instant NOW = Instant.parse("2026-06-01T10:00:00Z");
+    private static final Clock CLOCK = Clock.fixed(NOW, ZoneOffset.UTC);
     private static final UUID ID = new UUID(0, 1);
     private static final UUID OTHER = new UUID(0, 2);
     private static final Hold SPIKE =
@@ -79,13 +80,11 @@ class ServiceOperationsTest {
     private final TankBook without = mock(TankBook.class);
     private final ApplicationEventPublisher events = mock(ApplicationEventPublisher.class);
     private final ServiceOperations services = new ServiceOperations(
-            mapper,
-            tanks,
-            filters,
+            new WrittenServices(mapper, tanks, CLOCK),
+            new ServiceQuestions(mapper, filters, CLOCK),
             books,
             TransactionOperations.withoutTransaction(),
-            events,
-            Clock.fixed(NOW, ZoneOffset.UTC));
+            events);
 
     @BeforeEach
     void brook() {

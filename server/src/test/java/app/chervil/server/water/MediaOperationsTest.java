@@ -14,6 +14,7 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import app.chervil.core.filter.StageKind;
+import app.chervil.core.site.CareBook;
 import app.chervil.core.site.Filter;
 import app.chervil.core.site.FilterStage;
 import app.chervil.core.site.Tank;
@@ -25,7 +26,6 @@ import app.chervil.core.water.Permission.Earlier;
 import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.book.SiteBooks;
-import app.chervil.server.filter.FilterOperations;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
 import app.chervil.server.tank.TankOperations;
@@ -57,18 +57,18 @@ class MediaOperationsTest {
 
     private final HusbandryMapper mapper = mock(HusbandryMapper.class);
     private final TankOperations tanks = mock(TankOperations.class);
-    private final FilterOperations filters = mock(FilterOperations.class);
     private final SiteBooks books = mock(SiteBooks.class);
     private final TankBook brook = mock(TankBook.class);
     private final ApplicationEventPublisher events = mock(ApplicationEventPublisher.class);
     private final MediaOperations media = new MediaOperations(
-            mapper, tanks, filters, books, events, Clock.fixed(Instant.parse("2026-06-01T10:00:00Z"), ZoneOffset.UTC));
+            mapper, tanks, books, events, Clock.fixed(Instant.parse("2026-06-01T10:00:00Z"), ZoneOffset.UTC));
 
     @BeforeEach
     void tank() {
         Tank tank = mock(Tank.class, RETURNS_DEEP_STUBS);
+        when(tank.id()).thenReturn(3L);
         when(tank.establishedOn()).thenReturn(TODAY.minusYears(10));
-        when(tanks.find(KEEPER, 3)).thenReturn(tank);
+        when(brook.tank()).thenReturn(tank);
         when(books.tank(KEEPER, 3)).thenReturn(brook);
         filled(stage(11, 2000.0));
         when(mapper.listReplacements(7, 3L)).thenReturn(List.of());
@@ -195,7 +195,9 @@ class MediaOperationsTest {
     private void filled(FilterStage... stages) {
         Filter filter = mock(Filter.class);
         when(filter.stages()).thenReturn(List.of(stages));
-        when(filters.list(KEEPER, 3L)).thenReturn(List.of(filter));
+        CareBook care = mock(CareBook.class);
+        when(care.filter()).thenReturn(filter);
+        when(brook.filters()).thenReturn(List.of(care));
     }
 
     private static FilterStage stage(long id, @Nullable Double grams) {
