@@ -33,6 +33,7 @@ export default ts.config(
       'vue/require-default-prop': 'off',
       'vue/no-static-inline-styles': 'error',
       'vue/max-lines-per-block': ['error', { script: 120, template: 110, style: 60, skipBlankLines: true }],
+      'max-params': ['error', 5],
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-non-null-assertion': 'error',
     },

@@ -37,7 +37,12 @@ const lying = computed(() => tiles.data.value?.values.turn === 'LANDSCAPE')
 const sheets = computed(() => {
   const values = tiles.data.value?.values
   return values
-    ? sheetsOf(Number(values.across), Number(values.down), form.paper, lying.value, MARGIN_MM, OVERLAP_MM)
+    ? sheetsOf(Number(values.across), Number(values.down), {
+        paper: form.paper,
+        lying: lying.value,
+        margin: MARGIN_MM,
+        overlap: OVERLAP_MM,
+      })
     : []
 })
 /** The paper as printers know it; true size needs it named. */

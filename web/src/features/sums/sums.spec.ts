@@ -421,10 +421,15 @@ describe('an answer', () => {
       shape: 'CIRCLE',
       holeMm: '25',
     })
-    const sheets = sheetsOf(2, 2, 'A4', false, 10, 10)
+    const sheets = sheetsOf(2, 2, { paper: 'A4', lying: false, margin: 10, overlap: 10 })
     expect(sheets.map((sheet) => sheet.name)).toEqual(['A1', 'A2', 'B1', 'B2'])
     expect(sheets[3]?.view).toEqual({ x: 180, y: 267, w: 190, h: 277 })
-    expect(sheetsOf(1, 1, 'LETTER', true, 10, 10)[0]?.view).toEqual({ x: 0, y: 0, w: 259.4, h: 195.9 })
+    expect(sheetsOf(1, 1, { paper: 'LETTER', lying: true, margin: 10, overlap: 10 })[0]?.view).toEqual({
+      x: 0,
+      y: 0,
+      w: 259.4,
+      h: 195.9,
+    })
   })
 
   it('says bands and ways in words', () => {

@@ -16,15 +16,16 @@ export interface Sheet {
 
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ'
 
+/** How the pages of a template are laid; lengths in millimetres. */
+export interface Layout {
+  paper: Paper
+  lying: boolean
+  margin: number
+  overlap: number
+}
+
 /** Pages of a template: rows are letters, columns numbers, each overlapping the one before. */
-export function sheetsOf(
-  across: number,
-  down: number,
-  paper: Paper,
-  lying: boolean,
-  margin: number,
-  overlap: number,
-): Sheet[] {
+export function sheetsOf(across: number, down: number, { paper, lying, margin, overlap }: Layout): Sheet[] {
   const [shorter, longer] = PAPERS[paper]
   const w = (lying ? longer : shorter) - 2 * margin
   const h = (lying ? shorter : longer) - 2 * margin

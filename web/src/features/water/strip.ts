@@ -56,8 +56,13 @@ export function stripOption(
       ...series.lines.flatMap((line, i) =>
         lineSeries(line, i, units, colour, holds(series, colour, hatch, i === 0)),
       ),
-      mark('Service', series.services, rows, 1.4, 'triangle', colour('--ink')),
-      mark(texts.waterChange2, series.waterChanges, rows, 0.5, 'circle', colour('--stream')),
+      mark(series.services, rows, { name: 'Service', symbol: 'triangle', color: colour('--ink'), y: 1.4 }),
+      mark(series.waterChanges, rows, {
+        name: texts.waterChange2,
+        symbol: 'circle',
+        color: colour('--stream'),
+        y: 0.5,
+      }),
     ],
   }
 }
@@ -170,7 +175,15 @@ function holds(series: Series, colour: Palette, hatch: unknown, named: boolean) 
   ])
 }
 
-function mark(name: string, days: string[], grid: number, y: number, symbol: string, color: string) {
+/** How days of one kind are marked; `y` from the bottom of their row. */
+interface Mark {
+  name: string
+  symbol: 'triangle' | 'circle'
+  color: string
+  y: number
+}
+
+function mark(days: string[], grid: number, { name, symbol, color, y }: Mark) {
   return {
     name,
     type: 'scatter',
