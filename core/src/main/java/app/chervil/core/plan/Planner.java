@@ -28,7 +28,7 @@ public final class Planner {
         /** While somebody waits. */
         INTERACTIVE(30),
         /** While nobody waits. */
-        BACKGROUND(1000);
+        BACKGROUND(800);
 
         /** With so few chains that this many turns are not reached, each has more, but at most so many. */
         private static final int FEWEST_TURNS = 60_000;
