@@ -16,6 +16,7 @@ import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.LongStream;
 
 /**
  * Asks the packaged server over HTTP and prints medians, 95th percentiles and statements. Called by {@code ./chervil bench
@@ -293,14 +294,18 @@ public final class ServerBench {
         }
     }
 
+    /** In megabytes, after a collection; some collectors tell of each generation by itself. */
     static long heap(long pid) throws Exception {
         jcmd(pid, "GC.run");
-        Matcher used = Pattern.compile("used (\\d+)K").matcher(jcmd(pid, "GC.heap_info"));
-        long kilobytes = 0;
-        if (used.find()) {
-            kilobytes = Long.parseLong(used.group(1));
+        long[] kilobytes = Pattern.compile("total \\d+K, used (\\d+)K")
+                .matcher(jcmd(pid, "GC.heap_info"))
+                .results()
+                .mapToLong(used -> Long.parseLong(used.group(1)))
+                .toArray();
+        if (kilobytes.length == 0) {
+            throw new IllegalStateException("the heap of process " + pid + " could not be read");
         }
-        return kilobytes / 1024;
+        return LongStream.of(kilobytes).sum() / 1024;
     }
 
     private static String jcmd(long pid, String command) throws Exception {
