@@ -180,7 +180,15 @@ final class Keeper implements AutoCloseable {
 
     void go(String path) {
         atTheDoor = false;
-        page.navigate(server.url(path));
+        try {
+            page.navigate(server.url(path));
+        } catch (PlaywrightException failure) {
+            // A network that came or went on this machine says nothing of the page.
+            if (!failure.getMessage().contains("ERR_NETWORK_CHANGED")) {
+                throw failure;
+            }
+            page.navigate(server.url(path));
+        }
         settle();
     }
 

@@ -44,6 +44,7 @@ final class Search {
     private final int[][] bestDays;
     private final BitSet sinceBest = new BitSet();
     private boolean isLong;
+    private boolean mends;
 
     Search(Board board, long seed) {
         this.board = board;
@@ -162,10 +163,15 @@ final class Search {
         }
     }
 
-    /** Works on a few lanes while one of them breaks rules. */
+    /**
+     * Works on a few lanes while one of them breaks rules. All that disturbs a tank is taken off together now and then: where several
+     * works must stand apart, none of them may find another day alone.
+     */
     void repair(List<Integer> lanes, int times) {
         if (breaksRules(lanes)) {
+            mends = true;
             anneal(lanes, times);
+            mends = false;
             settle(lanes);
         }
     }
@@ -285,6 +291,9 @@ final class Search {
     }
 
     private List<Piece> taken(int seed) {
+        if (mends && random.nextBoolean()) {
+            return disturbed(ruin.ofTank(seed));
+        }
         return switch (isLong ? random.nextInt(ONE_IN) : ONE_IN) {
             case 0 -> slipping(seed);
             case 1 -> cleared(seed);

@@ -15,6 +15,7 @@ import java.util.SplittableRandom;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class PlannerTest {
@@ -228,5 +229,44 @@ class PlannerTest {
 
         assertThat(again.visits(published)).isEqualTo(plan.visits(published));
         assertThat(Planner.kept(published)).isEqualTo(plan);
+    }
+
+    /** On these sites none of the works finds another day alone. */
+    @ParameterizedTest
+    @CsvSource({"1, 35", "3, 41", "3, 57"})
+    void work_pinned_too_close_to_other_disturbing_work_has_that_move_with_all_it_stands_apart_from(
+            int tanks, long seed) {
+        Instance instance = PlanWorlds.of(tanks, 8, seed);
+        Plan plan = Planner.plan(instance, Effort.INTERACTIVE, seed);
+        Chain pinned = ofTwoFilters(instance, plan).get(0);
+        Chain other = ofTwoFilters(instance, plan).get(1);
+        int close = plan.of(other.id()).get(0) + 2;
+        Instance published = new Instance(
+                instance.publishedDays(),
+                instance.chains(),
+                instance.hours(),
+                instance.setUps(),
+                new Before(List.of(new Fixed(pinned.id(), 0, close, How.PINNED)), plan.days(), List.of()));
+        assertThat(plan.score().hard()).isZero();
+        assertThat(Planner.kept(published).score().hard()).isPositive();
+
+        Plan again = Planner.replan(published, List.of(pinned.place().tank()), seed);
+
+        assertThat(again.score().hard()).isZero();
+        assertThat(again.of(pinned.id()).get(0)).isEqualTo(close);
+    }
+
+    /** The first two disturbing works of two filters of one tank. */
+    private static List<Chain> ofTwoFilters(Instance instance, Plan plan) {
+        List<Chain> disturbing = instance.chains().stream()
+                .filter(chain -> chain.demand().spaced() && !plan.of(chain.id()).isEmpty())
+                .toList();
+        return disturbing.stream()
+                .flatMap(one -> disturbing.stream()
+                        .filter(other -> other.place().tank() == one.place().tank()
+                                && other.place().filter() != one.place().filter())
+                        .map(other -> List.of(one, other)))
+                .findFirst()
+                .orElseThrow();
     }
 }
