@@ -87,7 +87,9 @@ class DemoFitting {
         return new Fitted(
                 throttling.standIn(clock.instant(), today()),
                 fresh,
-                own(keeper).stream().collect(Collectors.toMap(DeviceView::kind, device -> speaker(keeper, device))));
+                own(keeper).stream()
+                        .collect(Collectors.toMap(
+                                DeviceView::kind, device -> speaker(keeper, device), (first, namesake) -> namesake)));
     }
 
     private LocalDate today() {
