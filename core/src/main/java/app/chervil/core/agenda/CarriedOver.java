@@ -52,9 +52,12 @@ final class CarriedOver {
 
     static Before before(Agenda agenda, PlanState state, List<Decided> decisions) {
         Map<Long, List<Integer>> published = new HashMap<>();
-        state.chains().forEach((id, was) -> agenda.find(id)
-                .filter(work -> !was.since().isAfter(work.since()))
-                .ifPresent(work -> published.put(id, remaining(agenda.today(), work, was))));
+        agenda.work().forEach((id, work) -> {
+            ChainState was = state.chains().get(id);
+            if (was != null && !was.since().isAfter(work.since())) {
+                published.put(id, remaining(agenda.today(), work, was));
+            }
+        });
         return new Before(fixed(agenda.today(), decisions, published), published, List.of());
     }
 
@@ -62,10 +65,13 @@ final class CarriedOver {
     private static List<Integer> remaining(LocalDate today, Work work, ChainState was) {
         int half = work.chain().rhythm().gap().ideal() / 2;
         boolean done = work.since().isAfter(was.since());
-        return was.days().stream()
-                .filter(day -> !done || ChronoUnit.DAYS.between(work.since(), day) > half)
-                .map(day -> day(today, day))
-                .toList();
+        List<Integer> remaining = new ArrayList<>();
+        for (LocalDate day : was.days()) {
+            if (!done || day(work.since(), day) > half) {
+                remaining.add(day(today, day));
+            }
+        }
+        return remaining;
     }
 
     private static List<Fixed> fixed(LocalDate today, List<Decided> decisions, Map<Long, List<Integer>> published) {

@@ -82,7 +82,9 @@ final class Marks {
     }
 
     private void add(String text) {
-        text.chars().forEach(this::add);
+        for (int i = 0; i < text.length(); i++) {
+            add(text.charAt(i));
+        }
         add(text.length());
     }
 

@@ -2,6 +2,7 @@ package app.chervil.core.agenda;
 
 import app.chervil.core.plan.Plan;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -52,10 +53,17 @@ public record PlanState(LocalDate madeOn, Map<Long, ChainState> chains, String h
 
     /** The same with the days that a plan gives; what waits has none. */
     PlanState planned(Plan plan) {
-        Map<Long, ChainState> given = new TreeMap<>();
-        chains.forEach((id, chain) -> given.put(
-                id, chain.on(plan.of(id).stream().map(madeOn::plusDays).toList())));
+        Map<Long, ChainState> given = new TreeMap<>(chains);
+        given.replaceAll((id, chain) -> chain.on(dates(plan.of(id))));
         return new PlanState(madeOn, given, hours, decisions);
+    }
+
+    private List<LocalDate> dates(List<Integer> days) {
+        List<LocalDate> dates = new ArrayList<>();
+        for (int day : days) {
+            dates.add(madeOn.plusDays(day));
+        }
+        return List.copyOf(dates);
     }
 
     /** The same with one occurrence on another day. */

@@ -101,15 +101,19 @@ public record Standing(Agenda agenda, Audit audit, Told told, Optional<Moved> mo
     }
 
     private List<Visit> visits(List<Plan.Visit> some) {
-        Map<Long, Map<LocalDate, BookedVisit>> byTank = new HashMap<>();
-        told.visits().forEach(visit -> byTank.computeIfAbsent(visit.tank(), tank -> new HashMap<>())
-                .put(visit.on(), visit));
+        Map<LocalDate, Map<Long, BookedVisit>> booked = new HashMap<>();
+        some.forEach(visit -> booked.computeIfAbsent(date(visit.day()), day -> new HashMap<>()));
+        told.visits()
+                .forEach(visit -> booked.computeIfPresent(visit.on(), (day, ofDay) -> {
+                    ofDay.put(visit.tank(), visit);
+                    return ofDay;
+                }));
         Map<Long, String> names = agenda.people().names();
         return some.stream()
                 .map(visit -> visit(
                         visit,
                         Objects.requireNonNull(
-                                byTank.getOrDefault(visit.tank(), Map.of()).get(date(visit.day()))),
+                                booked.getOrDefault(date(visit.day()), Map.of()).get(visit.tank())),
                         names))
                 .toList();
     }

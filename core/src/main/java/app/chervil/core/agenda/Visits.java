@@ -18,9 +18,9 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -181,36 +181,42 @@ final class Visits {
     }
 
     private List<Wanted> wanted() {
-        Map<Integer, List<Visit>> byDay =
-                audit.visits().stream().collect(Collectors.groupingBy(Visit::day, TreeMap::new, Collectors.toList()));
         List<Wanted> wanted = new ArrayList<>();
-        byDay.forEach((day, visits) -> {
-            LocalDate on = agenda.today().plusDays(day);
-            List<Rota.Load> loads = visits.stream()
-                    .map(visit -> new Rota.Load(audit.minutes(visit), hands(visit)))
-                    .toList();
-            List<OptionalLong> people = Rota.share(loads, agenda.people().on(on));
-            for (int i = 0; i < visits.size(); i++) {
-                Visit visit = visits.get(i);
-                wanted.add(new Wanted(
-                        visit.tank(),
-                        on,
-                        people.get(i).stream().boxed().findFirst(),
-                        loads.get(i).minutes(),
-                        visit.occurrences().stream().map(this::occurrence).toList()));
-            }
-        });
+        for (int day = 0; day < audit.instance().publishedDays(); day++) {
+            addWanted(agenda.today().plusDays(day), audit.visits(day), wanted);
+        }
         return wanted;
     }
 
-    private String occurrence(Occurrence one) {
-        long chain = one.chain().id();
-        return BookedVisit.occurrence(chain, one.k(), agenda.of(chain).since());
+    private void addWanted(LocalDate on, List<Visit> visits, List<Wanted> wanted) {
+        List<Rota.Load> loads = new ArrayList<>();
+        for (Visit visit : visits) {
+            loads.add(new Rota.Load(audit.minutes(visit), hands(visit)));
+        }
+        List<OptionalLong> people = Rota.share(loads, agenda.people().on(on));
+        for (int i = 0; i < visits.size(); i++) {
+            Visit visit = visits.get(i);
+            OptionalLong person = people.get(i);
+            Optional<Long> account = person.isPresent() ? Optional.of(person.getAsLong()) : Optional.empty();
+            wanted.add(new Wanted(visit.tank(), on, account, loads.get(i).minutes(), work(visit)));
+        }
+    }
+
+    private List<String> work(Visit visit) {
+        List<String> work = new ArrayList<>();
+        for (Occurrence one : visit.occurrences()) {
+            long chain = one.chain().id();
+            work.add(BookedVisit.occurrence(chain, one.k(), agenda.of(chain).since()));
+        }
+        return work;
     }
 
     private static Hands hands(Visit visit) {
-        return visit.occurrences().stream().anyMatch(one -> one.chain().work().hands() == Hands.KEEPER)
-                ? Hands.KEEPER
-                : Hands.ANYONE;
+        for (Occurrence one : visit.occurrences()) {
+            if (one.chain().work().hands() == Hands.KEEPER) {
+                return Hands.KEEPER;
+            }
+        }
+        return Hands.ANYONE;
     }
 }

@@ -11,8 +11,10 @@ import app.chervil.core.plan.Trouble.TooMuchForKeeper;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /** Reads a plan for what cannot be had, and for the minutes of its days. */
@@ -42,24 +44,27 @@ public final class Audit {
         return visits;
     }
 
-    /** Minutes of a visit: its work, the openings it needs, and being at the tank unless its water is changed. */
-    public int minutes(Visit visit) {
-        return visit.occurrences().stream()
-                        .mapToInt(one -> one.chain().work().minutes())
-                        .sum()
-                + setUp(visit);
+    /** What is done on a day, by tank. */
+    public List<Visit> visits(int day) {
+        return byDay.getOrDefault(day, List.of());
     }
 
-    private int setUp(Visit visit) {
-        boolean waterChange =
-                visit.occurrences().stream().anyMatch(one -> one.chain().work().reach() == Chain.Reach.WATER_CHANGE);
-        int openings = visit.occurrences().stream()
-                .filter(one -> one.chain().work().reach() == Chain.Reach.OPENED)
-                .map(one -> one.chain().place().filter())
-                .distinct()
-                .mapToInt(filter -> instance.setUps().openingMinutes().getOrDefault(filter, 0))
-                .sum();
-        return openings + (waterChange ? 0 : instance.setUps().tankMinutes());
+    /** Minutes of a visit: its work, the openings it needs, and being at the tank unless its water is changed. */
+    public int minutes(Visit visit) {
+        SetUps setUps = instance.setUps();
+        Set<Long> opened = new HashSet<>();
+        boolean waterChange = false;
+        int minutes = 0;
+        for (Occurrence one : visit.occurrences()) {
+            Chain.Work work = one.chain().work();
+            minutes += work.minutes();
+            waterChange |= work.reach() == Chain.Reach.WATER_CHANGE;
+            long filter = one.chain().place().filter();
+            if (work.reach() == Chain.Reach.OPENED && opened.add(filter)) {
+                minutes += setUps.openingMinutes().getOrDefault(filter, 0);
+            }
+        }
+        return waterChange ? minutes : minutes + setUps.tankMinutes();
     }
 
     /**
@@ -68,7 +73,7 @@ public final class Audit {
      * @param day zero-based, below the number of published days
      */
     public int minutes(int day) {
-        List<Visit> ofDay = byDay.getOrDefault(day, List.of());
+        List<Visit> ofDay = visits(day);
         int rooms = (int) ofDay.stream()
                 .map(visit -> instance.setUps().rooms().getOrDefault(visit.tank(), 0))
                 .distinct()
@@ -78,7 +83,7 @@ public final class Audit {
     }
 
     private int keeperMinutes(int day) {
-        return byDay.getOrDefault(day, List.of()).stream()
+        return visits(day).stream()
                 .flatMap(visit -> visit.occurrences().stream())
                 .filter(one -> one.chain().work().hands() == Hands.KEEPER)
                 .mapToInt(one -> one.chain().work().minutes())

@@ -6,6 +6,7 @@ final class Closures {
     static final int LEAST_DAYS = 4;
 
     private final boolean[] closed;
+    private boolean none = true;
 
     Closures(Hours hours) {
         int days = hours.days().size();
@@ -18,6 +19,7 @@ final class Closures {
             }
             for (int back = 1; run >= LEAST_DAYS && back <= run; back++) {
                 closed[day - back] = true;
+                none = false;
             }
             run = 0;
         }
@@ -34,6 +36,9 @@ final class Closures {
 
     /** The day that lies so many open days on, or back if below zero; closed ones do not count. */
     int shifted(int day, int openDays) {
+        if (none) {
+            return day + openDays;
+        }
         int step = openDays < 0 ? -1 : 1;
         int left = Math.abs(openDays);
         int at = day;

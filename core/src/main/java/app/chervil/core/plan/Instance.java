@@ -1,6 +1,7 @@
 package app.chervil.core.plan;
 
 import app.chervil.core.calc.Check;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -42,13 +43,12 @@ public record Instance(int publishedDays, List<Chain> chains, Hours hours, SetUp
 
     /** Whether a keeper left an occurrence out. */
     public boolean skips(long chain, int k) {
-        return before.fixed().stream()
-                .anyMatch(one -> one.chain() == chain && one.k() == k && one.how() == How.SKIPPED);
+        return before.decides(chain, k, How.SKIPPED);
     }
 
     /** Whether a keeper pinned an occurrence. */
     public boolean pins(long chain, int k) {
-        return before.fixed().stream().anyMatch(one -> one.chain() == chain && one.k() == k && one.how() == How.PINNED);
+        return before.decides(chain, k, How.PINNED);
     }
 
     /** The same as if people had been told nothing; what was decided and done stands. */
@@ -73,6 +73,26 @@ public record Instance(int publishedDays, List<Chain> chains, Hours hours, SetUp
             fixed = List.copyOf(fixed);
             published = Map.copyOf(published);
             logged = List.copyOf(logged);
+        }
+
+        /** What was decided of one chain. */
+        List<Fixed> fixed(long chain) {
+            List<Fixed> ofChain = new ArrayList<>();
+            for (Fixed one : fixed) {
+                if (one.chain() == chain) {
+                    ofChain.add(one);
+                }
+            }
+            return ofChain;
+        }
+
+        private boolean decides(long chain, int k, How how) {
+            for (Fixed one : fixed) {
+                if (one.chain() == chain && one.k() == k && one.how() == how) {
+                    return true;
+                }
+            }
+            return false;
         }
     }
 

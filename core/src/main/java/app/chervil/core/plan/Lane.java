@@ -32,9 +32,7 @@ final class Lane {
         this.chain = chain;
         this.index = index;
         int days = instance.days();
-        List<Fixed> fixed = instance.before().fixed().stream()
-                .filter(one -> one.chain() == chain.id())
-                .toList();
+        List<Fixed> fixed = instance.before().fixed(chain.id());
         int[] nominal = nominal(chain, fixed, closures, days);
         int count = nominal.length;
         from = new int[count];

@@ -17,7 +17,11 @@ public record Plan(Map<Long, List<Integer>> days, Score score) {
     }
 
     /** One occurrence on its day. */
-    public record Occurrence(Chain chain, int k, int day) {}
+    public record Occurrence(Chain chain, int k, int day) {
+        long tank() {
+            return chain.place().tank();
+        }
+    }
 
     /** All that is done on one tank on one day, in the order of the chains. */
     public record Visit(long tank, int day, List<Occurrence> occurrences) {
@@ -51,23 +55,35 @@ public record Plan(Map<Long, List<Integer>> days, Score score) {
                 : rhythm.gap().plus(of(one.chain().id()).get(one.k() - 1));
     }
 
-    /** What is done within the published days, by day and then in the order of the chains; skipped ones are left out. */
+    /** What is done within the published days, by day and tank, each in the order of the chains; skipped ones are left out. */
     public List<Visit> visits(Instance instance) {
-        Map<Long, Map<Integer, List<Occurrence>>> byTank = new HashMap<>();
+        List<List<Occurrence>> byDay = new ArrayList<>();
+        for (int day = 0; day < instance.publishedDays(); day++) {
+            byDay.add(new ArrayList<>());
+        }
         for (Chain chain : instance.chains()) {
             List<Integer> on = of(chain.id());
             for (int k = 0; k < on.size(); k++) {
                 int day = on.get(k);
                 if (day < instance.publishedDays() && !instance.skips(chain.id(), k)) {
-                    byTank.computeIfAbsent(chain.place().tank(), tank -> new HashMap<>())
-                            .computeIfAbsent(day, one -> new ArrayList<>())
-                            .add(new Occurrence(chain, k, day));
+                    byDay.get(day).add(new Occurrence(chain, k, day));
                 }
             }
         }
         List<Visit> visits = new ArrayList<>();
-        byTank.forEach((tank, byDay) -> byDay.forEach((day, done) -> visits.add(new Visit(tank, day, done))));
-        visits.sort(Comparator.comparingInt(Visit::day).thenComparingLong(Visit::tank));
+        byDay.forEach(done -> addByTank(done, visits));
         return visits;
+    }
+
+    private static void addByTank(List<Occurrence> ofDay, List<Visit> visits) {
+        ofDay.sort(Comparator.comparingLong(Occurrence::tank));
+        int first = 0;
+        for (int end = 1; end <= ofDay.size(); end++) {
+            Occurrence one = ofDay.get(first);
+            if (end == ofDay.size() || ofDay.get(end).tank() != one.tank()) {
+                visits.add(new Visit(one.tank(), one.day(), ofDay.subList(first, end)));
+                first = end;
+            }
+        }
     }
 }

@@ -1,9 +1,11 @@
 package app.chervil.core.plan;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 
 /**
@@ -126,11 +128,15 @@ public final class Planner {
     }
 
     private static List<int[]> published(Board board) {
-        return board.lanes.stream()
-                .map(lane -> board.instance().before().published().getOrDefault(lane.chain.id(), List.of()).stream()
-                        .mapToInt(day -> day)
-                        .toArray())
-                .toList();
+        Map<Long, List<Integer>> published = board.instance().before().published();
+        List<int[]> days = new ArrayList<>();
+        for (Lane lane : board.lanes) {
+            List<Integer> told = published.getOrDefault(lane.chain.id(), List.of());
+            int[] on = new int[told.size()];
+            Arrays.setAll(on, told::get);
+            days.add(on);
+        }
+        return days;
     }
 
     /** The plan with exactly these days, scored. */

@@ -366,7 +366,9 @@ final class Search {
 
     /** Remembers the plan as it lies as the best so far. */
     private void keep() {
-        sinceBest.stream().forEach(lane -> bestDays[lane] = board.placed(lane));
+        for (int lane = sinceBest.nextSetBit(0); lane >= 0; lane = sinceBest.nextSetBit(lane + 1)) {
+            bestDays[lane] = board.placed(lane);
+        }
         sinceBest.clear();
         best = total;
     }

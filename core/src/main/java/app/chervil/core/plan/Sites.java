@@ -13,6 +13,8 @@ import java.util.stream.IntStream;
 
 /** Numbers for tanks, filters and rooms, and which lanes meet where. */
 final class Sites {
+    private static final int[] ALONE = {};
+
     final int tanks;
     final int filters;
     final int rooms;
@@ -82,10 +84,10 @@ final class Sites {
                 .boxed()
                 .filter(lane -> partner[lane] >= 0)
                 .collect(Collectors.groupingBy(lane -> partner[lane]));
+        Arrays.fill(partners, ALONE);
+        withPartner.forEach((lane, others) ->
+                partners[lane] = others.stream().mapToInt(other -> other).toArray());
         for (int lane = 0; lane < lanes.size(); lane++) {
-            partners[lane] = withPartner.getOrDefault(lane, List.of()).stream()
-                    .mapToInt(other -> other)
-                    .toArray();
             linked[lane] = partner[lane] >= 0 || partners[lane].length > 0;
         }
     }
