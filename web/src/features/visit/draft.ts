@@ -1,6 +1,6 @@
 import { texts } from './texts'
-import { reactive, watch } from 'vue'
 import { today } from '@/shared/dates'
+import { useKept } from '@/shared/kept'
 import { typedNumber } from '@/shared/units'
 import type { Finding } from '@/shared/words'
 import type { Service, ServiceInput } from './queries'
@@ -81,25 +81,8 @@ export function fromService(service: Service): Draft {
 
 /** A draft that outlives a reload: kept in this browser until it is saved or dropped. */
 export function keptDraft(key: string, fresh: () => Draft) {
-  const place = `chervil.draft.${key}`
-  const draft = reactive<Draft>({ ...fresh(), ...stored(place) })
-  const stop = watch(draft, () => {
-    localStorage.setItem(place, JSON.stringify(draft))
-  })
-  const drop = () => {
-    stop()
-    localStorage.removeItem(place)
-  }
-  return { draft, drop }
-}
-
-/** What was kept; nothing if it cannot be read. */
-function stored(place: string): Partial<Draft> {
-  try {
-    return JSON.parse(localStorage.getItem(place) ?? '{}') as Partial<Draft>
-  } catch {
-    return {}
-  }
+  const { kept, forget } = useKept(`chervil.draft.${key}`, fresh)
+  return { draft: kept.value, drop: forget }
 }
 
 interface TaskOfDraft {

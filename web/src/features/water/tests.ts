@@ -1,5 +1,5 @@
 import { texts } from './texts'
-import { reactive, watch } from 'vue'
+import { useKept } from '@/shared/kept'
 import type { Method } from './queries'
 
 /** A test under way: when each of its steps ends, in ms. */
@@ -46,23 +46,11 @@ const blank = (): SetDraft => ({ moment: 'PLAIN', takenAt: '', values: {} })
 
 /** A set being entered on a tank; kept in this browser until it is saved, so that timers and values outlive the page. */
 export function keptSet(tank: number) {
-  const place = `chervil.readings.${String(tank)}`
-  const draft = reactive<SetDraft>({ ...blank(), ...stored(place) })
-  watch(draft, () => {
-    localStorage.setItem(place, JSON.stringify(draft))
-  })
+  const draft = useKept(`chervil.readings.${String(tank)}`, blank).kept.value
   const clear = () => {
     Object.assign(draft, blank())
   }
   return { draft, clear }
-}
-
-function stored(place: string): Partial<SetDraft> {
-  try {
-    return JSON.parse(localStorage.getItem(place) ?? '{}') as Partial<SetDraft>
-  } catch {
-    return {}
-  }
 }
 
 /** A step's time as a label prints it: seconds under two minutes, else minutes. */

@@ -1,0 +1,27 @@
+import { StorageSerializers, useLocalStorage, type RemovableRef } from '@vueuse/core'
+import { effectScope } from 'vue'
+
+/**
+ * Something written that outlives a reload: kept in this browser with every change until it is forgotten. What cannot be
+ * read is as if it had never been kept.
+ *
+ * @param whole fills up what an earlier version kept
+ */
+export function useKept<T extends object>(place: string, fresh: () => T, whole = (kept: T) => kept) {
+  const scope = effectScope()
+  const kept = scope.run(() =>
+    useLocalStorage<T>(place, fresh, {
+      flush: 'sync',
+      listenToStorageChanges: false,
+      writeDefaults: false,
+      serializer: StorageSerializers.object,
+      mergeDefaults: (stored, defaults) => whole({ ...defaults, ...stored }),
+      onError: () => undefined,
+    }),
+  ) as RemovableRef<T>
+  const forget = () => {
+    scope.stop()
+    localStorage.removeItem(place)
+  }
+  return { kept, forget }
+}
