@@ -71,7 +71,7 @@ public record Instance(int publishedDays, List<Chain> chains, Hours hours, SetUp
 
         public Before {
             fixed = List.copyOf(fixed);
-            published = Map.copyOf(published);
+            published = ByChain.copy(published);
             logged = List.copyOf(logged);
         }
 

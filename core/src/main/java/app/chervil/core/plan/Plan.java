@@ -13,7 +13,7 @@ import java.util.Map;
  */
 public record Plan(Map<Long, List<Integer>> days, Score score) {
     public Plan {
-        days = Map.copyOf(days);
+        days = ByChain.copy(days);
     }
 
     /** One occurrence on its day. */
