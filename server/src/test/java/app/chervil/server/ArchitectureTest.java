@@ -24,6 +24,7 @@ import java.util.Set;
 import org.apache.ibatis.annotations.Mapper;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.ObjectMapper;
 
 @AnalyzeClasses(packages = "app.chervil.server", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
@@ -126,6 +127,19 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule a_mapper_writes_all_its_statements_in_one_place =
             classes().that().areAnnotatedWith(Mapper.class).should(haveNoAnnotationsBesideTheirXml());
+
+    /** Others meet JSON as it comes from outside: requests, messages of devices, passkeys, archives. */
+    @ArchTest
+    static final ArchRule what_is_stored_is_made_json_by_its_handler = noClasses()
+            .that()
+            .resideOutsideOfPackages("..server.storage", "..server.web", "..server.archive", "..server.demo")
+            .and()
+            .doNotHaveSimpleName("Broker")
+            .and()
+            .doNotHaveSimpleName("PasskeyOperations")
+            .should()
+            .dependOnClassesThat()
+            .areAssignableTo(ObjectMapper.class);
 
     @ArchTest
     static final ArchRule transactions_belong_to_operations = methods()

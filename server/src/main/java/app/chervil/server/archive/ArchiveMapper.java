@@ -121,7 +121,7 @@ interface ArchiveMapper {
             from jsonb_array_elements(#{numbers}::jsonb) one
             on conflict on constraint brought_pk do update set ours = excluded.ours
             """)
-    void saveNumbers(long site, UUID origin, String numbers);
+    void saveNumbers(long site, UUID origin, NumberedRows numbers);
 
     /** The site's own parameters by name. */
     @Select("select id as ours, name from own_parameter where site_id = #{site}")

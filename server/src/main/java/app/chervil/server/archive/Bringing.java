@@ -144,7 +144,7 @@ final class Bringing {
             flush(table, batch);
         }
         if (!drawn.isEmpty()) {
-            mapper.saveNumbers(who.siteId(), archive.head().mark(), JSON.writeValueAsString(drawn));
+            mapper.saveNumbers(who.siteId(), archive.head().mark(), new NumberedRows(drawn));
             others.remember(drawn);
         }
         List<Long> back = chosenHere().keySet().stream()

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Rows of an archive by the numbers they have where they came from: here, if they were handed on from here, or at a third site
@@ -18,8 +17,6 @@ import tools.jackson.databind.json.JsonMapper;
  * @param rows as the archive tells them
  */
 record OtherNumbers(ArchiveMapper mapper, long site, UUID mark, List<OtherNumber> rows) {
-    private static final JsonMapper JSON = JsonMapper.builder().build();
-
     /** Numbers here, of those rows that are known here by another of their numbers. */
     Map<OtherNumber, Long> here() {
         Map<OtherNumber, Long> here = new HashMap<>();
@@ -50,7 +47,7 @@ record OtherNumbers(ArchiveMapper mapper, long site, UUID mark, List<OtherNumber
                                         row.theirs(),
                                         Objects.requireNonNull(fresh.get(row.relation() + row.ours()))),
                                 Collectors.toList())))
-                .forEach((origin, numbers) -> mapper.saveNumbers(site, origin, JSON.writeValueAsString(numbers)));
+                .forEach((origin, numbers) -> mapper.saveNumbers(site, origin, new NumberedRows(numbers)));
     }
 
     private static Map<String, Long> byName(List<Numbered> numbers) {

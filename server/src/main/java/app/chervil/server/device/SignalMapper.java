@@ -53,7 +53,6 @@ interface SignalMapper {
     /**
      * Keeps readings that are not there yet.
      *
-     * @param rows a JSON array of objects with stamp, read_at and value
      * @return stamps of those that were new
      */
     @Select(affectData = true, value = """
@@ -63,42 +62,34 @@ interface SignalMapper {
             on conflict on constraint device_reading_pk do nothing
             returning stamp
             """)
-    List<Instant> insertReadings(long site, long device, String rows);
+    List<Instant> insertReadings(long site, long device, ReadingRows rows);
 
-    /**
-     * Adds to hours.
-     *
-     * @param rows a JSON array of objects with hour, least, greatest, total and readings
-     */
+    /** Adds to hours. */
     @Insert("""
             insert into device_hour (site_id, device_id, hour, least, greatest, total, readings)
-            select #{site}, #{device}, told.hour, told.least, told.greatest, told.total, told.readings
+            select #{site}, #{device}, told.begins, told.least, told.greatest, told.total, told.readings
             from jsonb_to_recordset(#{rows}::jsonb)
-              as told (hour timestamptz, least float8, greatest float8, total float8, readings int)
+              as told (begins timestamptz, least float8, greatest float8, total float8, readings int)
             on conflict on constraint device_hour_pk do update
             set least = least(device_hour.least, excluded.least), greatest = greatest(device_hour.greatest, excluded.greatest),
               total = device_hour.total + excluded.total, readings = device_hour.readings + excluded.readings
             """)
-    void addHours(long site, long device, String rows);
+    void addHours(long site, long device, SumRows rows);
 
-    /**
-     * Adds to days and answers what they now come to where something moved.
-     *
-     * @param rows a JSON array of objects with day, least, greatest, total, readings, moving_total and moving
-     */
+    /** Adds to days and answers what they now come to where something moved. */
     @Select(affectData = true, value = """
             insert into device_day (site_id, device_id, day, least, greatest, total, readings, moving_total, moving)
-            select #{site}, #{device}, told.day, told.least, told.greatest, told.total, told.readings, told.moving_total,
+            select #{site}, #{device}, told.begins, told.least, told.greatest, told.total, told.readings, told.moving_total,
               told.moving
             from jsonb_to_recordset(#{rows}::jsonb)
-              as told (day date, least float8, greatest float8, total float8, readings int, moving_total float8, moving int)
+              as told (begins date, least float8, greatest float8, total float8, readings int, moving_total float8, moving int)
             on conflict on constraint device_day_pk do update
             set least = least(device_day.least, excluded.least), greatest = greatest(device_day.greatest, excluded.greatest),
               total = device_day.total + excluded.total, readings = device_day.readings + excluded.readings,
               moving_total = device_day.moving_total + excluded.moving_total, moving = device_day.moving + excluded.moving
             returning day, moving_total / greatest(moving, 1) as mean
             """)
-    List<DayMean> addDays(long site, long device, String rows);
+    List<DayMean> addDays(long site, long device, SumRows rows);
 
     /** Keeps a day's flow if it is new or has moved by more than a fiftieth. */
     @Insert("""

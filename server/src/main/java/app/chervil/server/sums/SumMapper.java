@@ -66,8 +66,8 @@ interface SumMapper {
     /** Table sum_rule. */
     record RuleRow(String ruleKey, double value) {}
 
-    /** Table sum_kept: what was given, as JSON. */
-    record KeptRow(String sumName, String given, Instant keptAt) {}
+    /** Table sum_kept. */
+    record KeptRow(String sumName, Given given, Instant keptAt) {}
 
     /** Table vessel. */
     record VesselRow(UUID id, VesselInput.Kind kind, String name, double millilitres) {}

@@ -28,7 +28,6 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Sums of the bench, by the site's own rules of thumb. */
 @Service
@@ -38,13 +37,11 @@ public class SumOperations {
 
     private final SumMapper mapper;
     private final TankOperations tanks;
-    private final JsonMapper json;
     private final Clock clock;
 
-    SumOperations(SumMapper mapper, TankOperations tanks, JsonMapper json, Clock clock) {
+    SumOperations(SumMapper mapper, TankOperations tanks, Clock clock) {
         this.mapper = mapper;
         this.tanks = tanks;
-        this.json = json;
         this.clock = clock;
     }
 
@@ -144,15 +141,14 @@ public class SumOperations {
      * @param sum its name
      * @param given by the names of the fields
      */
-    record KeptView(String sum, Map<String, Object> given, Instant keptAt) {}
+    record KeptView(String sum, Map<String, @Nullable Object> given, Instant keptAt) {}
 
     /** What was last kept of each sum for a tank, latest first. */
     @Transactional(readOnly = true)
-    @SuppressWarnings("unchecked")
     List<KeptView> kept(SignedIn who, long tank) {
         tanks.find(who, tank);
         return mapper.listKept(who.siteId(), tank).stream()
-                .map(row -> new KeptView(row.sumName(), json.readValue(row.given(), Map.class), row.keptAt()))
+                .map(row -> new KeptView(row.sumName(), row.given().byField(), row.keptAt()))
                 .toList();
     }
 
@@ -166,11 +162,14 @@ public class SumOperations {
         tanks.find(who, tank);
         Sum sum = sum(name);
         checkKnown("", sum.fields(), given);
-        String text = json.writeValueAsString(given);
         new Rejected.Gatherer()
-                .check(text.length() <= LONGEST_KEPT, "", "too-long", "That is more than we keep of one sum.")
+                .check(
+                        given.toString().length() <= LONGEST_KEPT,
+                        "",
+                        "too-long",
+                        "That is more than we keep of one sum.")
                 .done();
-        mapper.saveKept(who.siteId(), tank, new KeptRow(sum.name(), text, clock.instant()));
+        mapper.saveKept(who.siteId(), tank, new KeptRow(sum.name(), new Given(given), clock.instant()));
     }
 
     /** Something the keeper measures with. */

@@ -14,6 +14,7 @@ import app.chervil.server.account.Role;
 import app.chervil.server.account.SignedIn;
 import app.chervil.server.problem.NotFound;
 import app.chervil.server.problem.Rejected;
+import app.chervil.server.sums.SumMapper.KeptRow;
 import app.chervil.server.sums.SumMapper.RuleRow;
 import app.chervil.server.sums.SumMapper.VesselRow;
 import app.chervil.server.tank.TankOperations;
@@ -25,7 +26,6 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What sums do with a site's rules and vessels; the tables are pretended. */
 class SumOperationsTest {
@@ -33,11 +33,8 @@ class SumOperationsTest {
 
     private final SumMapper mapper = mock(SumMapper.class);
     private final TankOperations tanks = mock(TankOperations.class);
-    private final SumOperations operations = new SumOperations(
-            mapper,
-            tanks,
-            JsonMapper.builder().build(),
-            Clock.fixed(Instant.parse("2026-06-01T08:00:00Z"), ZoneOffset.UTC));
+    private final SumOperations operations =
+            new SumOperations(mapper, tanks, Clock.fixed(Instant.parse("2026-06-01T08:00:00Z"), ZoneOffset.UTC));
 
     @Test
     void a_kept_rule_is_shown_beside_ours() {
@@ -76,6 +73,21 @@ class SumOperationsTest {
                 .isInstanceOf(NotFound.class);
 
         verify(mapper, never()).saveKept(anyLong(), anyLong(), any());
+    }
+
+    @Test
+    void more_than_twenty_thousand_characters_of_one_sum_are_not_kept() {
+        String longest = "x".repeat(20_000 - "{coldC=}".length());
+
+        operations.keep(MARIT, 7, "mix", Map.of("coldC", longest));
+        assertThatThrownBy(() -> operations.keep(MARIT, 7, "mix", Map.of("coldC", longest + "x")))
+                .isInstanceOf(Rejected.class);
+
+        verify(mapper)
+                .saveKept(
+                        3,
+                        7,
+                        new KeptRow("mix", new Given(Map.of("coldC", longest)), Instant.parse("2026-06-01T08:00:00Z")));
     }
 
     @Test
