@@ -1,25 +1,24 @@
+import { StorageSerializers, useLocalStorage, usePreferredDark } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { ref, watchEffect } from 'vue'
+import { computed, watchEffect } from 'vue'
 
 export type Theme = 'day' | 'lamp'
 
-const KEY = 'chervil.theme'
-
-function stored(): Theme {
-  const kept = localStorage.getItem(KEY)
-  if (kept === 'day' || kept === 'lamp') return kept
-  return globalThis.matchMedia('(prefers-color-scheme: dark)').matches ? 'lamp' : 'day'
-}
-
-/** What a person likes on this device. */
+/** What a person likes on this device: as the device has it until they say otherwise. */
 export const usePreferences = defineStore('preferences', () => {
-  const theme = ref<Theme>(stored())
+  const chosen = useLocalStorage<string | null>('chervil.theme', null, {
+    serializer: StorageSerializers.string,
+  })
+  const dark = usePreferredDark()
+  const theme = computed<Theme>(() => {
+    if (chosen.value === 'day' || chosen.value === 'lamp') return chosen.value
+    return dark.value ? 'lamp' : 'day'
+  })
   watchEffect(() => {
     document.documentElement.classList.toggle('lamp', theme.value === 'lamp')
-    localStorage.setItem(KEY, theme.value)
   })
   const toggleTheme = () => {
-    theme.value = theme.value === 'lamp' ? 'day' : 'lamp'
+    chosen.value = theme.value === 'lamp' ? 'day' : 'lamp'
   }
   return { theme, toggleTheme }
 })

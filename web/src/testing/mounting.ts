@@ -138,3 +138,13 @@ export async function choose(wrapper: VueWrapper, field: string, label: string) 
   choice.click()
   await settled()
 }
+
+/** Presses the button of these words, wherever on the page it is. */
+export async function press(words: string) {
+  const button = [...document.querySelectorAll<HTMLElement>('button')].find(
+    (one) => one.textContent.trim() === words,
+  )
+  if (!button) throw new Error(`no button ${words}`)
+  button.click()
+  await settled()
+}

@@ -5,17 +5,17 @@ import { useRouter } from 'vue-router'
 import { useTanks } from '@/features/tank'
 import { lacking } from '@/shared/asking'
 import AsyncState from '@/shared/components/AsyncState.vue'
+import { useLastTank } from './last'
 
 /** The place Water: goes to the tank looked at last, or the first. */
 const router = useRouter()
 const tanks = useTanks()
-const LAST = 'chervil.water.tank'
+const last = useLastTank()
 
 watch(
   tanks.data,
   (all) => {
-    const last = Number(localStorage.getItem(LAST))
-    const tank = all?.find((one) => one.id === last) ?? all?.[0]
+    const tank = all?.find((one) => one.id === last.value) ?? all?.[0]
     if (tank) void router.replace({ name: 'tank-water', params: { tank: tank.id } })
   },
   { immediate: true },

@@ -8,6 +8,7 @@ import AsyncState from '@/shared/components/AsyncState.vue'
 import LinkButton from '@/shared/components/LinkButton.vue'
 import { addDays, today } from '@/shared/dates'
 import AroundServices from './AroundServices.vue'
+import { useLastTank } from './last'
 import ReadingsTable from './ReadingsTable.vue'
 import { useSeries, useWater } from './queries'
 import WaterNow from './WaterNow.vue'
@@ -28,11 +29,12 @@ const tank = useTank(() => props.tank)
 const water = useWater(() => props.tank)
 const days = ref(30)
 const to = today()
+const last = useLastTank()
 const from = computed(() => addDays(to, -days.value))
 watch(
   () => props.tank,
   (id) => {
-    localStorage.setItem('chervil.water.tank', String(id))
+    last.value = id
   },
   { immediate: true },
 )

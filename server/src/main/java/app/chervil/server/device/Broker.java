@@ -19,8 +19,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.locks.LockSupport;
@@ -33,6 +31,7 @@ import org.springframework.context.event.EventListener;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.RecoverableDataAccessException;
 import org.springframework.dao.TransientDataAccessException;
+import org.springframework.scheduling.concurrent.ThreadPoolTaskExecutor;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
 import tools.jackson.core.JacksonException;
@@ -55,11 +54,7 @@ class Broker implements PlugOrders, DisposableBean {
     private final DeviceBuckets buckets;
     private final JsonMapper json;
     private final Optional<Mqtt5AsyncClient> client;
-    private final ExecutorService hearing = Executors.newSingleThreadExecutor(work -> {
-        Thread thread = new Thread(work, "broker");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ThreadPoolTaskExecutor hearing = oneAfterTheOther();
     private CompletableFuture<?> listening = CompletableFuture.completedFuture(null);
 
     Broker(SignalOperations signals, DeviceBuckets buckets, JsonMapper json, BrokerPlace place) {
@@ -67,6 +62,16 @@ class Broker implements PlugOrders, DisposableBean {
         this.buckets = buckets;
         this.json = json;
         this.client = place.isKnown() ? Optional.of(client(place)) : Optional.empty();
+    }
+
+    private static ThreadPoolTaskExecutor oneAfterTheOther() {
+        ThreadPoolTaskExecutor hearing = new ThreadPoolTaskExecutor();
+        hearing.setThreadNamePrefix("broker-");
+        hearing.setCorePoolSize(1);
+        hearing.setMaxPoolSize(1);
+        hearing.setDaemon(true);
+        hearing.initialize();
+        return hearing;
     }
 
     private static Mqtt5AsyncClient client(BrokerPlace place) {
@@ -232,7 +237,7 @@ class Broker implements PlugOrders, DisposableBean {
     @Override
     public void destroy() {
         listening.cancel(true);
-        hearing.shutdownNow();
+        hearing.shutdown();
         try {
             client.ifPresent(broker -> broker.toBlocking().disconnect());
         } catch (MqttClientStateException gone) {
