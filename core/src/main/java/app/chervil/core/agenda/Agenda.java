@@ -5,6 +5,7 @@ import app.chervil.core.calc.FirstLetter;
 import app.chervil.core.filter.Material;
 import app.chervil.core.interval.Window;
 import app.chervil.core.plan.Chain;
+import app.chervil.core.plan.ChainId;
 import app.chervil.core.plan.Instance;
 import app.chervil.core.plan.Instance.Before;
 import app.chervil.core.plan.Instance.Logged;
@@ -30,7 +31,7 @@ import java.util.Optional;
 public record Agenda(
         LocalDate today,
         Map<Long, Tank> tanks,
-        Map<Long, Work> work,
+        Map<ChainId, Work> work,
         List<Work> waiting,
         List<Logged> logged,
         SetUps setUps,
@@ -67,17 +68,12 @@ public record Agenda(
         }
     }
 
-    /** Chain id of a chore; those of care tasks are the ids of the tasks. */
-    static long chainOfChore(long chore) {
-        return -chore;
-    }
-
     /** Work that is known to be planned. */
-    public Work of(long chain) {
+    public Work of(ChainId chain) {
         return Objects.requireNonNull(work.get(chain));
     }
 
-    Optional<Work> find(long chain) {
+    Optional<Work> find(ChainId chain) {
         return Optional.ofNullable(work.get(chain));
     }
 
@@ -86,12 +82,12 @@ public record Agenda(
     }
 
     /** Work and its tank, in the middle of a sentence. */
-    public String named(long chain) {
+    public String named(ChainId chain) {
         Work one = of(chain);
         return one.subject().words() + " on " + tank(one.chain().place().tank()).name();
     }
 
-    Agenda with(Map<Long, Work> other) {
+    Agenda with(Map<ChainId, Work> other) {
         return new Agenda(today, tanks, other, waiting, logged, setUps, people, gathered);
     }
 

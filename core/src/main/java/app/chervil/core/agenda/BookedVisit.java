@@ -1,5 +1,6 @@
 package app.chervil.core.agenda;
 
+import app.chervil.core.plan.ChainId;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -28,7 +29,7 @@ public record BookedVisit(
         work = List.copyOf(work);
     }
 
-    static String occurrence(long chain, int k, LocalDate since) {
+    static String occurrence(ChainId chain, int k, LocalDate since) {
         return chain + "/" + k + "/" + since;
     }
 
@@ -39,18 +40,18 @@ public record BookedVisit(
             return new BookedVisit(id, tank, on, account, minutes, work, 0, now);
         }
 
-        Set<Long> chains() {
+        Set<ChainId> chains() {
             return chainsOf(work);
         }
     }
 
-    Set<Long> chains() {
+    Set<ChainId> chains() {
         return chainsOf(work);
     }
 
-    private static Set<Long> chainsOf(List<String> work) {
+    private static Set<ChainId> chainsOf(List<String> work) {
         return work.stream()
-                .map(one -> Long.valueOf(one.substring(0, one.indexOf('/'))))
+                .map(one -> ChainId.valueOf(one.substring(0, one.indexOf('/'))))
                 .collect(Collectors.toSet());
     }
 

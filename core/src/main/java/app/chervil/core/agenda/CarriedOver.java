@@ -4,6 +4,7 @@ import app.chervil.core.agenda.Agenda.Work;
 import app.chervil.core.agenda.PlanState.ChainState;
 import app.chervil.core.plan.Chain;
 import app.chervil.core.plan.Chain.Rhythm;
+import app.chervil.core.plan.ChainId;
 import app.chervil.core.plan.Instance.Before;
 import app.chervil.core.plan.Instance.Fixed;
 import app.chervil.core.plan.Instance.How;
@@ -21,7 +22,7 @@ final class CarriedOver {
 
     /** Work that was left out on a day gone by counts as done then. */
     static Agenda skipped(Agenda agenda, List<Decided> decisions) {
-        Map<Long, Work> work = new LinkedHashMap<>(agenda.work());
+        Map<ChainId, Work> work = new LinkedHashMap<>(agenda.work());
         for (Decided decision : decisions) {
             work.computeIfPresent(
                     decision.chain(),
@@ -51,7 +52,7 @@ final class CarriedOver {
     }
 
     static Before before(Agenda agenda, PlanState state, List<Decided> decisions) {
-        Map<Long, List<Integer>> published = new HashMap<>();
+        Map<ChainId, List<Integer>> published = new HashMap<>();
         agenda.work().forEach((id, work) -> {
             ChainState was = state.chains().get(id);
             if (was != null && !was.since().isAfter(work.since())) {
@@ -74,9 +75,9 @@ final class CarriedOver {
         return remaining;
     }
 
-    private static List<Fixed> fixed(LocalDate today, List<Decided> decisions, Map<Long, List<Integer>> published) {
+    private static List<Fixed> fixed(LocalDate today, List<Decided> decisions, Map<ChainId, List<Integer>> published) {
         List<Fixed> fixed = new ArrayList<>();
-        Map<Long, Fixed> last = new HashMap<>();
+        Map<ChainId, Fixed> last = new HashMap<>();
         for (Decided decision : decisions) {
             int day = day(today, decision.on());
             if (day < 0) {

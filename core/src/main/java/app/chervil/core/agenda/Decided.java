@@ -1,5 +1,6 @@
 package app.chervil.core.agenda;
 
+import app.chervil.core.plan.ChainId;
 import app.chervil.core.plan.Instance.How;
 import java.time.LocalDate;
 
@@ -8,4 +9,4 @@ import java.time.LocalDate;
  *
  * @param id opaque here; by it a decision is ended
  */
-public record Decided(long id, long chain, LocalDate on, How how) {}
+public record Decided(long id, ChainId chain, LocalDate on, How how) {}

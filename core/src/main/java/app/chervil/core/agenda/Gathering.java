@@ -2,6 +2,7 @@ package app.chervil.core.agenda;
 
 import app.chervil.core.agenda.Agenda.Work;
 import app.chervil.core.agenda.TankGathering.TankWork;
+import app.chervil.core.plan.ChainId;
 import app.chervil.core.plan.SetUps;
 import app.chervil.core.site.SiteBook;
 import app.chervil.core.site.Tank;
@@ -43,7 +44,7 @@ public final class Gathering {
                         tank,
                         Optional.ofNullable(known.get(tank))
                                 .orElseGet(() -> TankGathering.of(tank, site.today(), people))));
-        Map<Long, Work> work = new LinkedHashMap<>();
+        Map<ChainId, Work> work = new LinkedHashMap<>();
         all(gathered, TankWork::planned).forEach(one -> work.put(one.chain().id(), one));
         return new Agenda(
                 site.today(),

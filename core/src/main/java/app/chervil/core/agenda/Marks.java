@@ -1,6 +1,7 @@
 package app.chervil.core.agenda;
 
 import app.chervil.core.plan.Chain;
+import app.chervil.core.plan.ChainId;
 import app.chervil.core.plan.SetUps;
 import app.chervil.core.plan.Span;
 import java.util.List;
@@ -25,7 +26,7 @@ final class Marks {
         marks.add(agenda.today().toEpochDay(), weeks);
         agenda.work().values().forEach(work -> marks.add(work.chain()));
         agenda.waiting().forEach(work -> {
-            marks.add(work.chain().id());
+            marks.add(work.chain().id().number());
             marks.add(work.hold().toString());
         });
         marks.add(agenda.logged().toString());
@@ -44,7 +45,7 @@ final class Marks {
     static String decisions(List<Decided> decisions) {
         Marks marks = new Marks();
         decisions.forEach(decision -> {
-            marks.add(decision.chain(), decision.on().toEpochDay());
+            marks.add(decision.chain().number(), decision.on().toEpochDay());
             marks.add(decision.how().name());
         });
         return marks.text();
@@ -53,7 +54,7 @@ final class Marks {
     private void add(Chain chain) {
         Chain.Work work = chain.work();
         Chain.Demand demand = chain.demand();
-        add(chain.id(), chain.place().tank(), chain.place().filter());
+        add(chain.id().number(), chain.place().tank(), chain.place().filter());
         add(chain.rhythm().first());
         add(chain.rhythm().gap());
         add(
@@ -61,7 +62,7 @@ final class Marks {
                 demand.spaced() ? 1 : 0,
                 demand.notBefore(),
                 demand.notAfter(),
-                demand.with().orElse(0));
+                demand.with().map(ChainId::number).orElse(0L));
         add(chain.rhythm().times().name());
         add(work.reach().name());
         add(work.hands().name());

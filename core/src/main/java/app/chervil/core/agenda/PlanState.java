@@ -1,5 +1,6 @@
 package app.chervil.core.agenda;
 
+import app.chervil.core.plan.ChainId;
 import app.chervil.core.plan.Plan;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -15,7 +16,7 @@ import java.util.TreeMap;
  * @param hours a mark of the people's time
  * @param decisions a mark of what keepers decided
  */
-public record PlanState(LocalDate madeOn, Map<Long, ChainState> chains, String hours, String decisions) {
+public record PlanState(LocalDate madeOn, Map<ChainId, ChainState> chains, String hours, String decisions) {
     public static final PlanState NONE = new PlanState(LocalDate.EPOCH, Map.of(), "", "");
 
     /**
@@ -53,7 +54,7 @@ public record PlanState(LocalDate madeOn, Map<Long, ChainState> chains, String h
 
     /** The same with the days that a plan gives; what waits has none. */
     PlanState planned(Plan plan) {
-        Map<Long, ChainState> given = new TreeMap<>(chains);
+        Map<ChainId, ChainState> given = new TreeMap<>(chains);
         given.replaceAll((id, chain) -> chain.on(dates(plan.of(id))));
         return new PlanState(madeOn, given, hours, decisions);
     }
@@ -67,8 +68,8 @@ public record PlanState(LocalDate madeOn, Map<Long, ChainState> chains, String h
     }
 
     /** The same with one occurrence on another day. */
-    public PlanState moved(long chain, LocalDate from, LocalDate to) {
-        Map<Long, ChainState> other = new TreeMap<>(chains);
+    public PlanState moved(ChainId chain, LocalDate from, LocalDate to) {
+        Map<ChainId, ChainState> other = new TreeMap<>(chains);
         other.computeIfPresent(chain, (id, state) -> state.moved(from, to));
         return new PlanState(madeOn, other, hours, decisions);
     }

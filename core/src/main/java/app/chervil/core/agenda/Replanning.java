@@ -2,6 +2,7 @@ package app.chervil.core.agenda;
 
 import app.chervil.core.agenda.PlanState.ChainState;
 import app.chervil.core.plan.Audit;
+import app.chervil.core.plan.ChainId;
 import app.chervil.core.plan.Instance;
 import app.chervil.core.plan.Plan;
 import app.chervil.core.plan.Planner;
@@ -180,7 +181,7 @@ public record Replanning(Optional<Told> told, List<Decided> decisions) {
 
     /** What a plan rests on, before any day is given. */
     private PlanState state(Agenda agenda) {
-        Map<Long, ChainState> chains = new TreeMap<>();
+        Map<ChainId, ChainState> chains = new TreeMap<>();
         agenda.work().forEach((id, work) -> chains.put(id, ChainState.of(agenda, work)));
         agenda.waiting().forEach(work -> chains.put(work.chain().id(), ChainState.of(agenda, work)));
         return new PlanState(agenda.today(), chains, Marks.hours(agenda.people()), Marks.decisions(decisions));

@@ -3,6 +3,7 @@ package app.chervil.core.agenda;
 import app.chervil.core.agenda.Agenda.Subject;
 import app.chervil.core.interval.Window;
 import app.chervil.core.plan.Audit;
+import app.chervil.core.plan.ChainId;
 import app.chervil.core.plan.Instance;
 import app.chervil.core.plan.Plan;
 import app.chervil.core.plan.Plan.Occurrence;
@@ -58,10 +59,10 @@ public record Standing(Agenda agenda, Audit audit, Told told, Optional<Moved> mo
      * @param spaced whether it disturbs bacteria and must stand apart from other such work
      */
     public record Task(
-            long chain, Subject subject, int minutes, Window window, int daysLate, boolean pinned, boolean spaced) {
+            ChainId chain, Subject subject, int minutes, Window window, int daysLate, boolean pinned, boolean spaced) {
         /** The care task; empty for a chore. */
         public Optional<Long> taskId() {
-            return subject.chore().isPresent() ? Optional.empty() : Optional.of(chain);
+            return chain.task();
         }
 
         public Optional<TankChore> chore() {
@@ -131,7 +132,7 @@ public record Standing(Agenda agenda, Audit audit, Told told, Optional<Moved> mo
     }
 
     private Task task(Occurrence one) {
-        long chain = one.chain().id();
+        ChainId chain = one.chain().id();
         Span span = plan().span(one);
         return new Task(
                 chain,
@@ -144,7 +145,7 @@ public record Standing(Agenda agenda, Audit audit, Told told, Optional<Moved> mo
     }
 
     /** The occurrence of a chain on a day; empty if it is not planned then. */
-    public Optional<Occurrence> occurrence(long chain, LocalDate on) {
+    public Optional<Occurrence> occurrence(ChainId chain, LocalDate on) {
         int day = CarriedOver.day(today(), on);
         int k = plan().of(chain).indexOf(day);
         return k < 0
@@ -159,7 +160,7 @@ public record Standing(Agenda agenda, Audit audit, Told told, Optional<Moved> mo
 
     /** The plan as one day's rounds see it; only what lies on that day is put together whole. */
     public final class Walk {
-        private final Map<Long, LocalDate> next = new HashMap<>();
+        private final Map<ChainId, LocalDate> next = new HashMap<>();
         private final Map<LocalDate, Integer> tanks = new HashMap<>();
         private final Map<Long, Visit> visits = new HashMap<>();
         private final Map<Long, List<Task>> chores = new HashMap<>();
@@ -202,7 +203,7 @@ public record Standing(Agenda agenda, Audit audit, Told told, Optional<Moved> mo
         }
 
         /** The next day of a task or a chore by its chain; empty if it is not planned. */
-        public Optional<LocalDate> next(long chain) {
+        public Optional<LocalDate> next(ChainId chain) {
             return Optional.ofNullable(next.get(chain));
         }
 

@@ -11,6 +11,7 @@ import app.chervil.core.interval.Window;
 import app.chervil.core.plan.Chain;
 import app.chervil.core.plan.Chain.Demand;
 import app.chervil.core.plan.Chain.Place;
+import app.chervil.core.plan.ChainId;
 import app.chervil.core.plan.Instance.Logged;
 import app.chervil.core.plan.Rhythms;
 import app.chervil.core.site.CareBook;
@@ -29,7 +30,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalLong;
 import java.util.stream.Stream;
 
 /** Gathers what one tank brings to a plan. */
@@ -39,13 +39,13 @@ final class TankGathering {
 
     private final LocalDate today;
     private final People people;
-    private final Map<Long, Work> work = new LinkedHashMap<>();
+    private final Map<ChainId, Work> work = new LinkedHashMap<>();
     private final List<Work> waiting = new ArrayList<>();
     private final List<Logged> logged = new ArrayList<>();
     private final Map<Long, Integer> openings = new HashMap<>();
-    private final Map<Long, Long> openingOfPart = new HashMap<>();
-    private Optional<Long> waterChange = Optional.empty();
-    private Optional<Long> sock = Optional.empty();
+    private final Map<ChainId, ChainId> openingOfPart = new HashMap<>();
+    private Optional<ChainId> waterChange = Optional.empty();
+    private Optional<ChainId> sock = Optional.empty();
 
     private TankGathering(LocalDate today, People people) {
         this.today = today;
@@ -76,14 +76,13 @@ final class TankGathering {
         List<TaskForecast> tasks = book.forecasts();
         book.opening().ifPresent(opening -> tasks.stream()
                 .filter(part -> waitsFor(opening, part))
-                .forEach(part ->
-                        openingOfPart.put(part.task().id(), opening.task().id())));
+                .forEach(part -> openingOfPart.put(chain(part), chain(opening))));
         for (TaskForecast task : tasks) {
             if (!task.task().withOpening()) {
                 add(work(tank, book, task));
             }
             if (catchesBlownDirt(task)) {
-                sock = sock.or(() -> Optional.of(task.task().id()));
+                sock = sock.or(() -> Optional.of(chain(task)));
             }
         }
         book.services().stream()
@@ -93,6 +92,10 @@ final class TankGathering {
                                 && service.done().containsKey(task.task().id())))
                 .forEach(service -> logged.add(
                         new Logged(new Place(tank.tank().id(), book.filter().id()), day(service.doneOn()))));
+    }
+
+    private static ChainId chain(TaskForecast task) {
+        return ChainId.ofTask(task.task().id());
     }
 
     /** Whether a part is looked after on the day of an opening, since it can wait for it and need not wait longer. */
@@ -129,7 +132,7 @@ final class TankGathering {
         }
         Optional<Hold> hold = tank.holding(task);
         Chain chain = new Chain(
-                task.task().id(),
+                chain(task),
                 new Place(tank.tank().id(), book.filter().id()),
                 Rhythms.of(task.forecast(), rule, today),
                 new Chain.Work(
@@ -140,7 +143,7 @@ final class TankGathering {
                         task.disturbs(),
                         Math.max(notBefore(hold), takenOnFrom(book, task)),
                         takenOnUntil(book, task.forecast()),
-                        OptionalLong.empty()));
+                        Optional.empty()));
         Subject subject =
                 new Subject(task.task().name(), book.filter().name(), Optional.empty(), carry(book, rule), rule.why());
         return new Work(chain, subject, task.forecast().since(), task.forecast().window(), hold);
@@ -198,7 +201,7 @@ final class TankGathering {
     private void chore(TankBook tank, PlannedChore chore) {
         TankChore kind = chore.kind();
         long place = tank.tank().id();
-        long id = Agenda.chainOfChore(chore.id());
+        ChainId id = ChainId.ofChore(chore.id());
         int disturbs =
                 CareRule.disturbanceOf(kind.disturbance(), tank.tank().setting().bacteriaHome());
         // The substrate's own bacteria are what a vacuum disturbs, wherever else they live.
@@ -216,7 +219,7 @@ final class TankGathering {
                         kind.minutes(),
                         change ? Chain.Reach.WATER_CHANGE : Chain.Reach.OUTSIDE,
                         people.handsFor(kind.name())),
-                new Demand(spaced, notBefore(hold), OptionalLong.empty()));
+                new Demand(spaced, notBefore(hold), Optional.empty()));
         Subject subject =
                 new Subject(FirstLetter.upper(kind.words()), "", Optional.of(kind), Carried.by(kind), "It can wait.");
         add(new Work(chain, subject, chore.since(), chore.window(), hold));
@@ -240,7 +243,7 @@ final class TankGathering {
      * seals are seen to while the canister is open.
      */
     private Work linked(Work one) {
-        Optional<Long> with = one.subject()
+        Optional<ChainId> with = one.subject()
                 .chore()
                 .map(this::partner)
                 .orElseGet(
@@ -253,7 +256,7 @@ final class TankGathering {
                 chain.demand().spaced(),
                 chain.demand().notBefore(),
                 chain.demand().notAfter(),
-                OptionalLong.of(with.get()));
+                with);
         return new Work(
                 new Chain(chain.id(), chain.place(), chain.rhythm(), chain.work(), demand),
                 one.subject(),
@@ -262,7 +265,7 @@ final class TankGathering {
                 one.hold());
     }
 
-    private Optional<Long> partner(TankChore kind) {
+    private Optional<ChainId> partner(TankChore kind) {
         return switch (kind) {
             case SUBSTRATE_VACUUM -> waterChange;
             case ROCK_BLOW_OFF -> sock;

@@ -3,6 +3,7 @@ package app.chervil.core.agenda;
 import app.chervil.core.agenda.BookedVisit.Wanted;
 import app.chervil.core.plan.Audit;
 import app.chervil.core.plan.Chain.Hands;
+import app.chervil.core.plan.ChainId;
 import app.chervil.core.plan.Plan.Occurrence;
 import app.chervil.core.plan.Plan.Visit;
 import app.chervil.core.plan.Rota;
@@ -141,7 +142,7 @@ final class Visits {
         }
 
         private static long sharedOpenChains(Wanted want, BookedVisit had, Agenda agenda) {
-            Set<Long> chains = want.chains();
+            Set<ChainId> chains = want.chains();
             return had.chains().stream()
                     .filter(chain -> chains.contains(chain)
                             && agenda.find(chain)
@@ -205,7 +206,7 @@ final class Visits {
     private List<String> work(Visit visit) {
         List<String> work = new ArrayList<>();
         for (Occurrence one : visit.occurrences()) {
-            long chain = one.chain().id();
+            ChainId chain = one.chain().id();
             work.add(BookedVisit.occurrence(chain, one.k(), agenda.of(chain).since()));
         }
         return work;

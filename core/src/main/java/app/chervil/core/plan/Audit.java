@@ -112,7 +112,7 @@ public final class Audit {
         for (Occurrence one : visit.occurrences()) {
             one.chain().demand().with().ifPresent(partner -> {
                 if (visit.occurrences().stream()
-                        .noneMatch(other -> other.chain().id() == partner)) {
+                        .noneMatch(other -> other.chain().id().equals(partner))) {
                     found.add(new Apart(visit.day(), one.chain().id(), partner));
                 }
             });

@@ -1,14 +1,14 @@
 package app.chervil.core.plan;
 
 import app.chervil.core.calc.Check;
-import java.util.OptionalLong;
+import java.util.Optional;
 
 /**
  * One care task or chore that comes round again and again. Its k-th occurrence, from 0, is its next but k.
  *
  * @param id unlike that of any other chain
  */
-public record Chain(long id, Place place, Rhythm rhythm, Work work, Demand demand) {
+public record Chain(ChainId id, Place place, Rhythm rhythm, Work work, Demand demand) {
     /**
      * Where it is done.
      *
@@ -84,16 +84,16 @@ public record Chain(long id, Place place, Rhythm rhythm, Work work, Demand deman
      * @param notAfter the last day on which its next occurrence is done, so that what follows it can wait its weeks
      * @param with the chain that must be done on the same day; empty if none
      */
-    public record Demand(boolean spaced, int notBefore, int notAfter, OptionalLong with) {
+    public record Demand(boolean spaced, int notBefore, int notAfter, Optional<ChainId> with) {
         /** No last day. */
         public static final int ANY_DAY = Integer.MAX_VALUE;
 
         /** Work that may wait. */
-        public Demand(boolean spaced, int notBefore, OptionalLong with) {
+        public Demand(boolean spaced, int notBefore, Optional<ChainId> with) {
             this(spaced, notBefore, ANY_DAY, with);
         }
 
         /** Nothing asked for. */
-        public static final Demand NONE = new Demand(false, 0, OptionalLong.empty());
+        public static final Demand NONE = new Demand(false, 0, Optional.empty());
     }
 }

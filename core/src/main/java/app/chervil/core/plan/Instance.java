@@ -23,11 +23,11 @@ public record Instance(int publishedDays, List<Chain> chains, Hours hours, SetUp
     public Instance {
         Check.within("publishedDays", publishedDays, 1, hours.days().size());
         chains = List.copyOf(chains);
-        Set<Long> ids = chains.stream().map(Chain::id).collect(Collectors.toSet());
+        Set<ChainId> ids = chains.stream().map(Chain::id).collect(Collectors.toSet());
         if (ids.size() < chains.size()) {
             throw new IllegalArgumentException("chains must have ids of their own");
         }
-        Set<Long> partners = new HashSet<>();
+        Set<ChainId> partners = new HashSet<>();
         for (Chain chain : chains) {
             chain.demand().with().ifPresent(partners::add);
         }
@@ -42,12 +42,12 @@ public record Instance(int publishedDays, List<Chain> chains, Hours hours, SetUp
     }
 
     /** Whether a keeper left an occurrence out. */
-    public boolean skips(long chain, int k) {
+    public boolean skips(ChainId chain, int k) {
         return before.decides(chain, k, How.SKIPPED);
     }
 
     /** Whether a keeper pinned an occurrence. */
-    public boolean pins(long chain, int k) {
+    public boolean pins(ChainId chain, int k) {
         return before.decides(chain, k, How.PINNED);
     }
 
@@ -65,30 +65,30 @@ public record Instance(int publishedDays, List<Chain> chains, Hours hours, SetUp
      *     to people
      * @param logged disturbing work of the last days
      */
-    public record Before(List<Fixed> fixed, Map<Long, List<Integer>> published, List<Logged> logged) {
+    public record Before(List<Fixed> fixed, Map<ChainId, List<Integer>> published, List<Logged> logged) {
         /** Nothing. */
         public static final Before NOTHING = new Before(List.of(), Map.of(), List.of());
 
         public Before {
             fixed = List.copyOf(fixed);
-            published = ByChain.copy(published);
+            published = Map.copyOf(published);
             logged = List.copyOf(logged);
         }
 
         /** What was decided of one chain. */
-        List<Fixed> fixed(long chain) {
+        List<Fixed> fixed(ChainId chain) {
             List<Fixed> ofChain = new ArrayList<>();
             for (Fixed one : fixed) {
-                if (one.chain() == chain) {
+                if (one.chain().equals(chain)) {
                     ofChain.add(one);
                 }
             }
             return ofChain;
         }
 
-        private boolean decides(long chain, int k, How how) {
+        private boolean decides(ChainId chain, int k, How how) {
             for (Fixed one : fixed) {
-                if (one.chain() == chain && one.k() == k && one.how() == how) {
+                if (one.chain().equals(chain) && one.k() == k && one.how() == how) {
                     return true;
                 }
             }
@@ -101,7 +101,7 @@ public record Instance(int publishedDays, List<Chain> chains, Hours hours, SetUp
      *
      * @param k which one, from 0
      */
-    public record Fixed(long chain, int k, int day, How how) {}
+    public record Fixed(ChainId chain, int k, int day, How how) {}
 
     /** What was decided. */
     public enum How {

@@ -11,9 +11,9 @@ import java.util.Map;
  *
  * @param days of each chain by its id, in order, over the whole horizon
  */
-public record Plan(Map<Long, List<Integer>> days, Score score) {
+public record Plan(Map<ChainId, List<Integer>> days, Score score) {
     public Plan {
-        days = ByChain.copy(days);
+        days = Map.copyOf(days);
     }
 
     /** One occurrence on its day. */
@@ -31,7 +31,7 @@ public record Plan(Map<Long, List<Integer>> days, Score score) {
     }
 
     static Plan of(List<Lane> lanes, List<int[]> placed, Score score) {
-        Map<Long, List<Integer>> days = new HashMap<>();
+        Map<ChainId, List<Integer>> days = new HashMap<>();
         for (Lane lane : lanes) {
             List<Integer> on = new ArrayList<>();
             for (int day : placed.get(lane.index)) {
@@ -43,7 +43,7 @@ public record Plan(Map<Long, List<Integer>> days, Score score) {
     }
 
     /** Days of a chain, in order. */
-    public List<Integer> of(long chain) {
+    public List<Integer> of(ChainId chain) {
         return days.getOrDefault(chain, List.of());
     }
 

@@ -128,7 +128,7 @@ public final class Planner {
     }
 
     private static List<int[]> published(Board board) {
-        Map<Long, List<Integer>> published = board.instance().before().published();
+        Map<ChainId, List<Integer>> published = board.instance().before().published();
         List<int[]> days = new ArrayList<>();
         for (Lane lane : board.lanes) {
             List<Integer> told = published.getOrDefault(lane.chain.id(), List.of());

@@ -13,7 +13,7 @@ import java.util.stream.Collectors;
 /** Prices days with the very function that plans are made by. */
 public final class Pricing {
     private final Board board;
-    private final Map<Long, Lane> lanes = new HashMap<>();
+    private final Map<ChainId, Lane> lanes = new HashMap<>();
 
     /** Prices against a plan. */
     public Pricing(Instance instance, Plan plan) {

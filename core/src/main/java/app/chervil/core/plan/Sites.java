@@ -75,7 +75,7 @@ final class Sites {
     }
 
     private void link(List<Lane> lanes) {
-        Map<Long, Integer> byId = new HashMap<>();
+        Map<ChainId, Integer> byId = new HashMap<>();
         lanes.forEach(lane -> byId.put(lane.chain.id(), lane.index));
         Arrays.fill(partner, -1);
         lanes.forEach(

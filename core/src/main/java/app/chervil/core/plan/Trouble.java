@@ -22,15 +22,15 @@ public sealed interface Trouble {
      * @param other the other chain; the same one if it follows itself too soon
      * @param otherDay when that is or was done
      */
-    record TooClose(int day, long chain, long other, int otherDay) implements Trouble {}
+    record TooClose(int day, ChainId chain, ChainId other, int otherDay) implements Trouble {}
 
     /** Work without what belongs to it on the same day. */
-    record Apart(int day, long chain, long partner) implements Trouble {}
+    record Apart(int day, ChainId chain, ChainId partner) implements Trouble {}
 
     /**
      * Work after its latest day.
      *
      * @param daysLate 1 or more
      */
-    record Late(int day, long chain, int k, int daysLate) implements Trouble {}
+    record Late(int day, ChainId chain, int k, int daysLate) implements Trouble {}
 }

@@ -13,7 +13,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.function.LongFunction;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /** Tells in words why work falls on its day, and what other days would cost, from the prices that the plan was made by. */
@@ -24,7 +24,7 @@ public final class Why {
     private final Instance instance;
     private final Plan plan;
     private final LocalDate first;
-    private final LongFunction<String> names;
+    private final Function<ChainId, String> names;
     private final Pricing pricing;
 
     /**
@@ -33,7 +33,7 @@ public final class Why {
      * @param first the date of its day 0
      * @param names of chains, as in the middle of a sentence
      */
-    public Why(Instance instance, Plan plan, LocalDate first, LongFunction<String> names) {
+    public Why(Instance instance, Plan plan, LocalDate first, Function<ChainId, String> names) {
         this.instance = instance;
         this.plan = plan;
         this.first = first;
@@ -106,7 +106,7 @@ public final class Why {
     /** What else is done on the tank that day, so that set-up is shared. */
     private Optional<String> companions(Collection<Occurrence> together) {
         Occurrence one = together.iterator().next();
-        List<Long> moved = together.stream().map(other -> other.chain().id()).toList();
+        List<ChainId> moved = together.stream().map(other -> other.chain().id()).toList();
         List<Occurrence> others = at(one.chain().place().tank(), one.day()).stream()
                 .filter(other -> !moved.contains(other.chain().id()))
                 .toList();
@@ -203,7 +203,7 @@ public final class Why {
 
     private String nearest(int day, Collection<Occurrence> together) {
         long tank = together.iterator().next().chain().place().tank();
-        List<Long> moved = together.stream().map(one -> one.chain().id()).collect(Collectors.toList());
+        List<ChainId> moved = together.stream().map(one -> one.chain().id()).collect(Collectors.toList());
         Optional<Occurrence> near = plan.visits(instance).stream()
                 .filter(visit -> visit.tank() == tank && Math.abs(visit.day() - day) < Weights.APART_DAYS)
                 .flatMap(visit -> visit.occurrences().stream())

@@ -8,6 +8,7 @@ import static app.chervil.core.agenda.FirstPlans.first;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.chervil.core.agenda.Replanning.Bettered;
+import app.chervil.core.plan.ChainId;
 import app.chervil.core.plan.Instance.How;
 import app.chervil.core.plan.Planner;
 import app.chervil.core.plan.Planner.Effort;
@@ -107,7 +108,7 @@ class BetteredPlanTest {
     void what_a_keeper_moved_stays_there_when_a_hasty_plan_is_bettered() {
         Standing before = first(brook());
         Standing.Visit next = before.visits().get(0);
-        long chain = next.tasks().get(0).chain();
+        ChainId chain = next.tasks().get(0).chain();
         LocalDate to = next.on().plusDays(1);
         Told moved = before.told().decided(before.told().state().moved(chain, next.on(), to), "decided 1", "moved");
         Standing pinned = new Replanning(Optional.of(moved), List.of(new Decided(0, chain, to, How.PINNED)))

@@ -12,6 +12,7 @@ import app.chervil.core.agenda.People.Person;
 import app.chervil.core.filter.StageKind;
 import app.chervil.core.interval.Finding;
 import app.chervil.core.plan.Chain.Hands;
+import app.chervil.core.plan.ChainId;
 import app.chervil.core.plan.Instance.How;
 import app.chervil.core.plan.Trouble;
 import app.chervil.core.site.SampleSite;
@@ -44,7 +45,7 @@ class ReplanningTest {
         return new Replanning(Optional.of(before.told()), List.of(decisions)).of(now, 8, NOW.plusSeconds(60));
     }
 
-    private static long chain(Standing standing, String words) {
+    private static ChainId chain(Standing standing, String words) {
         return standing.agenda().work().entrySet().stream()
                 .filter(work -> work.getValue().subject().words().equals(words))
                 .map(Map.Entry::getKey)
@@ -229,7 +230,7 @@ class ReplanningTest {
     @Test
     void what_is_left_out_is_not_planned_that_day_and_comes_an_interval_later() {
         Standing before = first(brook());
-        long change = chain(before, "water change");
+        ChainId change = chain(before, "water change");
         List<LocalDate> told = days(before, "water change");
 
         Standing after = again(before, agenda(brook()), new Decided(1, change, told.get(0), How.SKIPPED));
@@ -237,13 +238,13 @@ class ReplanningTest {
         assertThat(after.visits())
                 .filteredOn(visit -> visit.on().equals(told.get(0)))
                 .flatExtracting(Standing.Visit::tasks)
-                .noneMatch(task -> task.chain() == change);
+                .noneMatch(task -> task.chain().equals(change));
         assertThat(days(after, "water change")).contains(told.get(1));
     }
 
     @Test
     void what_was_left_out_on_a_day_gone_by_counts_as_done_then() {
-        long change = chain(first(brook()), "water change");
+        ChainId change = chain(first(brook()), "water change");
         LocalDate gone = TODAY.minusDays(1);
 
         Standing after = new Replanning(Optional.empty(), List.of(new Decided(1, change, gone, How.SKIPPED)))

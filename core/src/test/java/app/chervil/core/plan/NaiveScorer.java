@@ -130,7 +130,8 @@ final class NaiveScorer {
                 continue;
             }
             for (Occurrence b : all) {
-                if (b.chain().demand().spaced() && a.chain().id() < b.chain().id()) {
+                if (b.chain().demand().spaced()
+                        && a.chain().id().compareTo(b.chain().id()) < 0) {
                     points += close(a, b.chain().place(), b.day());
                 }
             }
@@ -151,8 +152,8 @@ final class NaiveScorer {
         long points = 0;
         for (Occurrence one : all) {
             if (one.chain().demand().with().isPresent()) {
-                long partner = one.chain().demand().with().getAsLong();
-                points += all.stream().anyMatch(other -> other.chain().id() == partner && other.day() == one.day())
+                ChainId partner = one.chain().demand().with().get();
+                points += all.stream().anyMatch(other -> other.chain().id().equals(partner) && other.day() == one.day())
                         ? 0
                         : 100;
             }

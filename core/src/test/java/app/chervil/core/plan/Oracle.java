@@ -339,12 +339,12 @@ final class Oracle {
     }
 
     private void together() {
-        Map<Long, Lane> byId = new HashMap<>();
+        Map<ChainId, Lane> byId = new HashMap<>();
         lanes.forEach(lane -> byId.put(lane.chain.id(), lane));
         for (Lane lane : lanes) {
             if (lane.chain.demand().with().isPresent()) {
                 Lane partner = Objects.requireNonNull(
-                        byId.get(lane.chain.demand().with().getAsLong()));
+                        byId.get(lane.chain.demand().with().get()));
                 for (int d = 0; d < instance.days(); d++) {
                     hard.put(any(List.of(on(lane, d)), on(partner, d)), (double) Weights.NOT_TOGETHER);
                 }

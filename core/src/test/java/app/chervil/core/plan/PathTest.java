@@ -10,7 +10,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalLong;
+import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
@@ -108,7 +108,7 @@ class PathTest {
     private static Instance alone(int[] week, Before before, int every, Demand demand) {
         Span gap = new Span(every, every, every + 1);
         Chain chain = new Chain(
-                1,
+                ChainId.ofTask(1),
                 new Chain.Place(1, 1),
                 new Chain.Rhythm(gap.plus(-every), gap, Chain.Times.AGAIN),
                 new Chain.Work(20, Chain.Reach.OUTSIDE, Chain.Hands.ANYONE),
@@ -135,7 +135,7 @@ class PathTest {
 
     @Test
     void what_a_person_holds_to_such_a_day_stays_there() {
-        Before held = new Before(List.of(new Fixed(1, 1, 9, How.PINNED)), Map.of(), List.of());
+        Before held = new Before(List.of(new Fixed(ChainId.ofTask(1), 1, 9, How.PINNED)), Map.of(), List.of());
         Instance site = alone(MONDAYS_AND_FRIDAYS, held, 7, Demand.NONE);
 
         assertThat(found(site)).element(1).isEqualTo(9);
@@ -143,7 +143,7 @@ class PathTest {
 
     @Test
     void disturbing_work_that_wants_to_come_sooner_stands_seven_days_apart() {
-        Instance often = alone(new int[] {60}, Before.NOTHING, 3, new Demand(true, 0, OptionalLong.empty()));
+        Instance often = alone(new int[] {60}, Before.NOTHING, 3, new Demand(true, 0, Optional.empty()));
 
         List<Integer> on = found(often);
         for (int k = 1; k < on.size(); k++) {

@@ -172,9 +172,9 @@ final class PlanBench {
     /** The instance as it is once an occurrence was done today. */
     private Instance logged(Plan plan, Occurrence done) {
         List<Chain> chains = new ArrayList<>();
-        Map<Long, List<Integer>> published = new HashMap<>(plan.days());
+        Map<ChainId, List<Integer>> published = new HashMap<>(plan.days());
         for (Chain chain : instance.chains()) {
-            if (chain.id() == done.chain().id()) {
+            if (chain.id().equals(done.chain().id())) {
                 Rhythm rhythm = new Rhythm(
                         chain.rhythm().gap(),
                         chain.rhythm().gap(),
@@ -197,12 +197,12 @@ final class PlanBench {
                 new Before(List.of(), published, logged));
     }
 
-    private static int moved(Instance after, Plan plan, long logged) {
+    private static int moved(Instance after, Plan plan, ChainId logged) {
         int moved = 0;
         for (Chain chain : after.chains()) {
             List<Integer> told = after.before().published().getOrDefault(chain.id(), List.of());
             List<Integer> now = plan.of(chain.id());
-            for (int k = 0; chain.id() != logged && k < Math.min(told.size(), now.size()); k++) {
+            for (int k = 0; !chain.id().equals(logged) && k < Math.min(told.size(), now.size()); k++) {
                 moved += told.get(k) < after.publishedDays() && !told.get(k).equals(now.get(k)) ? 1 : 0;
             }
         }

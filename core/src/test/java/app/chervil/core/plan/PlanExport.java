@@ -56,9 +56,7 @@ final class PlanExport {
                         chain.work().hands(),
                         chain.demand().spaced(),
                         chain.demand().notBefore(),
-                        chain.demand().with().isPresent()
-                                ? Long.toString(chain.demand().with().getAsLong())
-                                : "null");
+                        chain.demand().with().map(ChainId::toString).orElse("null"));
     }
 
     private static List<Integer> span(Span span) {

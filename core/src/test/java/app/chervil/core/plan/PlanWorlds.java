@@ -12,7 +12,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalLong;
+import java.util.Optional;
 import java.util.random.RandomGenerator;
 
 /**
@@ -57,7 +57,7 @@ final class PlanWorlds {
     private void tank(long tank) {
         rooms.put(tank, (int) (tank - 1) / 6);
         int hold = random.nextInt(12) == 0 ? 3 + random.nextInt(30) : 0;
-        long change =
+        ChainId change =
                 again(new Place(tank, 0), random.nextInt(3) == 0 ? 14 : 7, work(25, Reach.WATER_CHANGE), Demand.NONE);
         switch (random.nextInt(4)) {
             case 0 -> canister(tank, hold);
@@ -69,7 +69,7 @@ final class PlanWorlds {
             hangOn(tank, hold);
         }
         if (random.nextInt(3) == 0) {
-            again(new Place(tank, 0), 14, work(20, Reach.OUTSIDE), new Demand(true, hold, OptionalLong.of(change)));
+            again(new Place(tank, 0), 14, work(20, Reach.OUTSIDE), new Demand(true, hold, Optional.of(change)));
         }
         again(new Place(tank, 0), 30, work(10, Reach.OUTSIDE), Demand.NONE);
     }
@@ -94,8 +94,8 @@ final class PlanWorlds {
 
     private void sump(long tank) {
         Place filter = new Place(tank, nextFilter++);
-        long sock = again(filter, random.nextBoolean() ? 4 : 7, work(5, Reach.OUTSIDE), Demand.NONE);
-        again(new Place(tank, 0), 7, work(10, Reach.OUTSIDE), new Demand(false, 0, OptionalLong.of(sock)));
+        ChainId sock = again(filter, random.nextBoolean() ? 4 : 7, work(5, Reach.OUTSIDE), Demand.NONE);
+        again(new Place(tank, 0), 7, work(10, Reach.OUTSIDE), new Demand(false, 0, Optional.of(sock)));
         again(filter, 180, work(30, Reach.OUTSIDE), Demand.NONE);
         again(filter, 180, work(8, Reach.OUTSIDE), spaced(0));
     }
@@ -109,16 +109,17 @@ final class PlanWorlds {
     }
 
     private static Demand spaced(int hold) {
-        return new Demand(true, hold, OptionalLong.empty());
+        return new Demand(true, hold, Optional.empty());
     }
 
-    private long again(Place place, int usual, Work work, Demand demand) {
+    private ChainId again(Place place, int usual, Work work, Demand demand) {
         int ideal = usual <= 14 ? usual : (int) Math.max(7, Math.round(usual * Math.exp(0.3 * random.nextGaussian())));
         int slack = usual <= 7 ? 1 : Math.max(2, ideal / 5);
         Span gap = new Span(Math.max(1, ideal - slack), ideal, ideal + slack);
         int since = (int) (random.nextDouble() * 1.05 * ideal);
-        chains.add(new Chain(nextId, place, new Rhythm(gap.plus(-since), gap, Times.AGAIN), work, demand));
-        return nextId++;
+        ChainId id = ChainId.ofTask(nextId++);
+        chains.add(new Chain(id, place, new Rhythm(gap.plus(-since), gap, Times.AGAIN), work, demand));
+        return id;
     }
 
     private Hours hours() {

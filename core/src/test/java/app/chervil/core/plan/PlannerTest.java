@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
@@ -19,6 +20,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class PlannerTest {
+    private static final ChainId ONE = ChainId.ofTask(1);
+    private static final ChainId TWO = ChainId.ofTask(2);
+
     static LongStream seeds() {
         return LongStream.rangeClosed(1, 40);
     }
@@ -27,7 +31,7 @@ class PlannerTest {
     static Instance troubled(long seed) {
         Instance plain = PlanWorlds.of(1 + (int) (seed % 6), 4, seed);
         SplittableRandom random = new SplittableRandom(seed);
-        Map<Long, List<Integer>> published = new HashMap<>();
+        Map<ChainId, List<Integer>> published = new HashMap<>();
         List<Fixed> fixed = new ArrayList<>();
         List<Logged> logged = new ArrayList<>();
         for (Chain chain : plain.chains()) {
@@ -100,7 +104,7 @@ class PlannerTest {
     private static Chain chain(long id, long filter, int first, int every, int minutes, Chain.Demand demand) {
         Span gap = new Span(every - 2, every, every + 2);
         return new Chain(
-                id,
+                ChainId.ofTask(id),
                 new Chain.Place(1, filter),
                 new Chain.Rhythm(gap.plus(first - every), gap, Chain.Times.AGAIN),
                 new Chain.Work(minutes, Chain.Reach.OUTSIDE, Chain.Hands.ANYONE),
@@ -116,7 +120,7 @@ class PlannerTest {
     }
 
     private static final int[] EVERY_DAY = {60, 60, 60, 60, 60, 60, 60};
-    private static final Chain.Demand SPACED = new Chain.Demand(true, 0, java.util.OptionalLong.empty());
+    private static final Chain.Demand SPACED = new Chain.Demand(true, 0, Optional.empty());
 
     @Test
     void disturbing_work_stands_seven_days_apart_and_from_what_was_logged() {
@@ -126,8 +130,8 @@ class PlannerTest {
         Plan plan = Planner.plan(instance, Effort.INTERACTIVE, 1);
 
         assertThat(plan.score().hard()).isZero();
-        List<Integer> all = new ArrayList<>(plan.of(1));
-        all.addAll(plan.of(2));
+        List<Integer> all = new ArrayList<>(plan.of(ONE));
+        all.addAll(plan.of(TWO));
         all.add(-2);
         all.sort(null);
         for (int i = 1; i < all.size(); i++) {
@@ -138,17 +142,17 @@ class PlannerTest {
     @Test
     void linked_work_meets_its_partner_on_every_occurrence() {
         Chain sock = chain(1, 1, 1, 4, 5, Chain.Demand.NONE);
-        Chain rock = chain(2, 0, 2, 7, 10, new Chain.Demand(false, 0, java.util.OptionalLong.of(1)));
+        Chain rock = chain(2, 0, 2, 7, 10, new Chain.Demand(false, 0, Optional.of(ONE)));
 
         Plan plan = Planner.plan(site(Before.NOTHING, EVERY_DAY, rock, sock), Effort.INTERACTIVE, 1);
 
-        assertThat(plan.of(1)).containsAll(plan.of(2));
+        assertThat(plan.of(ONE)).containsAll(plan.of(TWO));
     }
 
     @Test
     void work_that_has_its_week_is_late_by_that_week_however_seldom_it_is_done() {
         Chain seldom = new Chain(
-                1,
+                ONE,
                 new Chain.Place(1, 1),
                 new Chain.Rhythm(new Span(7, 10, 14), new Span(240, 300, 360), Chain.Times.AGAIN, 7),
                 new Chain.Work(5, Chain.Reach.OUTSIDE, Chain.Hands.ANYONE),
@@ -165,11 +169,11 @@ class PlannerTest {
     @Test
     void work_keeps_to_days_on_which_people_have_time_and_waits_for_a_hold() {
         int[] wednesdays = {0, 0, 60, 0, 0, 0, 0};
-        Chain.Demand held = new Chain.Demand(true, 10, java.util.OptionalLong.empty());
+        Chain.Demand held = new Chain.Demand(true, 10, Optional.empty());
 
         Plan plan = Planner.plan(site(Before.NOTHING, wednesdays, chain(1, 1, 2, 14, 10, held)), Effort.USABLE, 1);
 
-        assertThat(plan.of(1)).allMatch(day -> day % 7 == 2 && day >= 10);
+        assertThat(plan.of(ONE)).allMatch(day -> day % 7 == 2 && day >= 10);
     }
 
     @Test
@@ -184,8 +188,8 @@ class PlannerTest {
 
         Plan plan = Planner.plan(closed, Effort.INTERACTIVE, 1);
 
-        assertThat(plan.of(1)).noneMatch(day -> day >= 14 && day < 28);
-        assertThat(plan.of(1).stream().filter(day -> day >= 28 && day < 34)).hasSize(1);
+        assertThat(plan.of(ONE)).noneMatch(day -> day >= 14 && day < 28);
+        assertThat(plan.of(ONE).stream().filter(day -> day >= 28 && day < 34)).hasSize(1);
     }
 
     @Test
@@ -193,13 +197,13 @@ class PlannerTest {
         Chain one = chain(1, 1, 2, 14, 10, SPACED);
         Chain other = chain(2, 2, 10, 28, 10, SPACED);
         Before pinned = new Before(
-                List.of(new Fixed(1, 0, 3, How.PINNED), new Fixed(2, 0, 5, How.PINNED)), Map.of(), List.of());
+                List.of(new Fixed(ONE, 0, 3, How.PINNED), new Fixed(TWO, 0, 5, How.PINNED)), Map.of(), List.of());
         Instance instance = site(pinned, EVERY_DAY, one, other);
 
         Plan plan = Planner.plan(instance, Effort.INTERACTIVE, 1);
 
-        assertThat(plan.of(1).get(0)).isEqualTo(3);
-        assertThat(new Audit(instance, plan).troubles()).contains(new Trouble.TooClose(5, 2, 1, 3));
+        assertThat(plan.of(ONE).get(0)).isEqualTo(3);
+        assertThat(new Audit(instance, plan).troubles()).contains(new Trouble.TooClose(5, TWO, ONE, 3));
     }
 
     @Test
@@ -209,7 +213,7 @@ class PlannerTest {
 
         Plan plan = Planner.plan(instance, Effort.INTERACTIVE, 1);
 
-        int day = plan.of(1).get(0);
+        int day = plan.of(ONE).get(0);
         assertThat(new Audit(instance, plan).troubles()).contains(new Trouble.TooMuch(day, 45, 10));
     }
 

@@ -18,7 +18,7 @@ class PricingTest {
     private final Pricing pricing = new Pricing(instance, plan);
 
     private static Instance told(Instance plain) {
-        Map<Long, List<Integer>> days =
+        Map<ChainId, List<Integer>> days =
                 new HashMap<>(Planner.plan(plain, Effort.INTERACTIVE, 4).days());
         return new Instance(
                 plain.publishedDays(),

@@ -131,7 +131,7 @@ class RuinTest {
         Span gap = new Span(6, 7, 8);
         List<Chain> all = LongStream.rangeClosed(1, chains)
                 .mapToObj(id -> new Chain(
-                        id,
+                        ChainId.ofTask(id),
                         new Place(1, 1 + id / 4),
                         new Rhythm(gap, gap, Times.AGAIN),
                         new Work(5, Reach.OUTSIDE, Hands.ANYONE),

@@ -3,6 +3,7 @@ package app.chervil.server.plan;
 import app.chervil.core.agenda.Decided;
 import app.chervil.core.agenda.PlanState;
 import app.chervil.core.agenda.Standing;
+import app.chervil.core.plan.ChainId;
 import app.chervil.core.plan.Instance;
 import app.chervil.core.plan.Plan.Occurrence;
 import app.chervil.server.plan.PlanDecision.How;
@@ -42,7 +43,7 @@ record Decision(PlanDecision asked, Standing standing, List<Occurrence> items) {
     }
 
     static Occurrence occurrence(Standing standing, PlanItem item) {
-        return standing.occurrence(item.chain(), item.on()).orElseThrow(() -> new NotFound("work"));
+        return standing.occurrence(new ChainId(item.chain()), item.on()).orElseThrow(() -> new NotFound("work"));
     }
 
     private void checkDay() {
@@ -84,8 +85,8 @@ record Decision(PlanDecision asked, Standing standing, List<Occurrence> items) {
     /** Whether it ends an earlier decision. */
     boolean ends(Decided earlier) {
         return items.stream()
-                .anyMatch(item ->
-                        earlier.chain() == item.chain().id() && earlier.on().equals(on(item)));
+                .anyMatch(item -> earlier.chain().equals(item.chain().id())
+                        && earlier.on().equals(on(item)));
     }
 
     /** What is decided from now on. */
@@ -94,7 +95,7 @@ record Decision(PlanDecision asked, Standing standing, List<Occurrence> items) {
     }
 
     private Stream<Decided> begun(Occurrence item) {
-        long chain = item.chain().id();
+        ChainId chain = item.chain().id();
         return switch (asked.how()) {
             case PIN -> Stream.of(new Decided(0, chain, day(), Instance.How.PINNED));
             case SKIP -> Stream.of(new Decided(0, chain, on(item), Instance.How.SKIPPED));

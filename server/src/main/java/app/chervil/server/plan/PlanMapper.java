@@ -5,6 +5,7 @@ import app.chervil.core.agenda.Decided;
 import app.chervil.core.agenda.Moved;
 import app.chervil.core.agenda.PlanState;
 import app.chervil.core.agenda.Told;
+import app.chervil.core.plan.ChainId;
 import app.chervil.core.plan.Instance.How;
 import com.fasterxml.jackson.annotation.JsonCreator;
 import com.fasterxml.jackson.annotation.JsonValue;
@@ -264,7 +265,7 @@ interface PlanMapper {
     /** Table plan_decision. */
     record DecisionRow(long id, long chain, LocalDate onDay, How how) {
         Decided decided() {
-            return new Decided(id, chain, onDay, how);
+            return new Decided(id, new ChainId(chain), onDay, how);
         }
     }
 

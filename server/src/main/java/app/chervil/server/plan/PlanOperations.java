@@ -54,7 +54,9 @@ public class PlanOperations {
             row.hanging().decided().stream()
                     .filter(made::ends)
                     .forEach(one -> mapper.endDecision(who.siteId(), one.id(), step));
-            made.begun().forEach(one -> mapper.insertDecision(who.siteId(), one.chain(), one.on(), one.how(), step));
+            made.begun()
+                    .forEach(one ->
+                            mapper.insertDecision(who.siteId(), one.chain().number(), one.on(), one.how(), step));
             save(who, seen.decided(made.moved(seen.state()), "decided " + step, made.words()));
         });
         return plans.view(who, weeks);

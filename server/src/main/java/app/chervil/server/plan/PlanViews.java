@@ -6,6 +6,7 @@ import app.chervil.core.agenda.Moved;
 import app.chervil.core.agenda.Standing;
 import app.chervil.core.calc.Count;
 import app.chervil.core.calc.FirstLetter;
+import app.chervil.core.plan.ChainId;
 import app.chervil.core.plan.Plan.Occurrence;
 import app.chervil.core.plan.Plan.Visit;
 import app.chervil.core.plan.Score;
@@ -91,7 +92,7 @@ final class PlanViews {
 
     private static PlannedTask task(Standing.Task task) {
         return new PlannedTask(
-                task.chain(),
+                task.chain().number(),
                 task.taskId().orElse(null),
                 task.chore().orElse(null),
                 task.subject().name(),
@@ -117,7 +118,7 @@ final class PlanViews {
                 work.hold().orElseThrow());
     }
 
-    private String named(long chain) {
+    private String named(ChainId chain) {
         return standing.agenda().named(chain);
     }
 

@@ -3,6 +3,7 @@ package app.chervil.server.rounds;
 import app.chervil.core.agenda.Standing;
 import app.chervil.core.filter.Material;
 import app.chervil.core.interval.Window;
+import app.chervil.core.plan.ChainId;
 import app.chervil.core.site.SiteBook;
 import app.chervil.core.site.Tank;
 import app.chervil.core.site.TankBook;
@@ -217,7 +218,7 @@ public class RoundsOperations {
             Window window = errand.forecast().window();
             return new RoundsView.ErrandView(
                     errand.place().taskId(),
-                    day.walk.next(errand.place().taskId()).orElse(null),
+                    day.walk.next(ChainId.ofTask(errand.place().taskId())).orElse(null),
                     new RoundsView.FilterBrief(task.filter().id(), task.filter().name()),
                     task.task().name(),
                     errand.reach(),

@@ -9,6 +9,7 @@ import app.chervil.core.agenda.Standing.Task;
 import app.chervil.core.agenda.Standing.Visit;
 import app.chervil.core.filter.Material;
 import app.chervil.core.interval.Window;
+import app.chervil.core.plan.ChainId;
 import app.chervil.core.site.Tank;
 import app.chervil.core.tank.BacteriaHome;
 import app.chervil.core.tank.Feeding;
@@ -67,7 +68,7 @@ class CalendarFileTest {
                         Instant.parse("2026-03-01T10:00:00Z")),
                 BROOK,
                 Optional.empty(),
-                List.of(new Task(1, rinse, 5, new Window(on, on, on), 0, false, false)),
+                List.of(new Task(ChainId.ofTask(1), rinse, 5, new Window(on, on, on), 0, false, false)),
                 List.of(new Carried(Material.BUCKET, 1)));
     }
 
