@@ -40,19 +40,29 @@ export function useOutbox<View extends { events: Event[] }, Event extends Happen
   const { kept, forget: forgetKept } = useKept<Kept<View, Event>>(
     place,
     () => ({ view: undefined, outbox: [] }),
-    (stored) => ({ ...stored, view: stored.view && whole(stored.view) }),
+    {
+      whole: (stored) => ({ ...stored, view: stored.view && whole(stored.view) }),
+      // A view may hold thousands of things: none of them is looked through with each event.
+      inParts: false,
+    },
   )
   const reachable = ref(true)
   const failure = ref<unknown>()
   let running: Promise<void> | undefined
+  let over = false
+
+  function change(some: Partial<Kept<View, Event>>) {
+    kept.value = { ...kept.value, ...some }
+  }
 
   function record(event: Event) {
-    kept.value.outbox.push(event)
+    change({ outbox: [...kept.value.outbox, event] })
     void sync()
   }
 
   /** One exchange at a time; whoever asks meanwhile waits for the one under way. */
   function sync(): Promise<void> {
+    if (over) return Promise.resolve()
     running ??= exchangeOnce().finally(() => (running = undefined))
     return running
   }
@@ -68,7 +78,7 @@ export function useOutbox<View extends { events: Event[] }, Event extends Happen
     try {
       const view = await exchange(sending)
       const sent = new Set(sending.map((event) => event.id))
-      kept.value = { view, outbox: kept.value.outbox.filter((event) => !sent.has(event.id)) }
+      change({ view, outbox: kept.value.outbox.filter((event) => !sent.has(event.id)) })
       reachable.value = true
       failure.value = undefined
     } catch (problem) {
@@ -80,12 +90,12 @@ export function useOutbox<View extends { events: Event[] }, Event extends Happen
 
   /** What the server says of it now. */
   function take(view: View) {
-    kept.value.view = view
+    change({ view })
   }
 
   /** What was refused is dropped, for it would be refused again. */
   function drop() {
-    kept.value.outbox = []
+    change({ outbox: [] })
     failure.value = undefined
     void sync()
   }
@@ -95,12 +105,18 @@ export function useOutbox<View extends { events: Event[] }, Event extends Happen
   }, everyMs)
   const deaf = useEventListener(globalThis, 'online', () => void sync())
 
-  /** Everything is on the server, or gone for good: no more is asked or kept here. */
-  function forget() {
+  /** No more is asked; what was not sent stays here. */
+  function end() {
+    over = true
     pause()
     deaf()
+  }
+
+  /** Everything is on the server, or gone for good: no more is asked or kept here. */
+  function forget() {
+    end()
     forgetKept()
-    kept.value.outbox = []
+    change({ outbox: [] })
   }
   void sync()
 
@@ -116,6 +132,7 @@ export function useOutbox<View extends { events: Event[] }, Event extends Happen
     flush,
     take,
     drop,
+    end,
     forget,
   }
 }

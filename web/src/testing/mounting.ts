@@ -139,6 +139,12 @@ export async function choose(wrapper: VueWrapper, field: string, label: string) 
   await settled()
 }
 
+/** Answers the question that is asked before something is done with yes. */
+export async function agree() {
+  document.querySelector<HTMLElement>('.el-message-box__btns .el-button--primary')?.click()
+  await settled()
+}
+
 /** Presses the button of these words, wherever on the page it is. */
 export async function press(words: string) {
   const button = [...document.querySelectorAll<HTMLElement>('button')].find(

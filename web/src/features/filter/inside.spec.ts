@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { stage } from '@/testing/filters'
 import { chambersAfter, fromFilter, likeFilter, stageOf, toInput, type Passport } from './form'
 import { fromPassport, moved, putInto, removePlace, toPassport, unplaced } from './inside'
 import type { Filter } from './queries'
@@ -24,21 +25,6 @@ const PASSPORT: Passport = {
   ],
   ownSteps: [{ moment: 'OPEN', before: true, words: 'Hold the shelf.' }],
 }
-const stage = (
-  id: number,
-  kind: Filter['stages'][number]['kind'],
-  name: string,
-): Filter['stages'][number] => ({
-  id,
-  kind,
-  name,
-  label: '',
-  quantity: 1,
-  make: 'WASHABLE',
-  bagged: false,
-  size: '',
-  lasting: {},
-})
 const FILTER = {
   name: 'Weir',
   kind: 'CANISTER',

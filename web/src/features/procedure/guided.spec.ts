@@ -111,6 +111,11 @@ describe('a service in progress', () => {
     await settled()
     expect(sent()).toHaveLength(before)
 
+    globalThis.dispatchEvent(new Event('online'))
+    await guided.flush()
+    expect(sent()).toHaveLength(before)
+    expect(guided.late.value.map((event) => event.step)).toEqual(['start:filter'])
+
     guided.forget()
     expect(guided.late.value).toEqual([])
   })

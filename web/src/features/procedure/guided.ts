@@ -1,4 +1,4 @@
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { happening, useOutbox } from '@/shared/outbox'
 import { Problem } from '@/shared/problem'
 import { progressOf } from './progress'
@@ -19,8 +19,9 @@ export function useGuided(id: string) {
     exchange: (events) => exchange(id, events).catch(learnOfTheEnd),
     whole: (view) => ({ ...BEFORE, ...view }),
   })
+  const ended = ref(false)
   /** Ticks made here after somebody else had ended the service: they are not in its log. */
-  const late = computed(() => (saysEnded(box.failure.value) ? box.outbox.value : []))
+  const late = computed(() => (ended.value ? box.outbox.value : []))
   const progress = computed(() => progressOf(box.view.value?.steps ?? [], box.events.value))
 
   function record(kind: GuidedEvent['kind'], step: string, value = '') {
@@ -29,7 +30,14 @@ export function useGuided(id: string) {
 
   /** Where somebody ended it meanwhile, what was ticked here since is kept until the keeper has seen it. */
   async function learnOfTheEnd(problem: unknown): Promise<never> {
-    if (saysEnded(problem)) await exchange(id, []).then(box.take, () => undefined)
+    if (saysEnded(problem)) {
+      const view = await exchange(id, []).catch(() => undefined)
+      if (view) {
+        box.take(view)
+        box.end()
+        ended.value = true
+      }
+    }
     throw problem
   }
 

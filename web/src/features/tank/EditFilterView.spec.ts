@@ -1,33 +1,18 @@
 import { afterEach, describe, expect, it } from 'vitest'
-import { choose, mountView, press, refusal, settled, stubServer, type Answers } from '@/testing/mounting'
+import {
+  agree,
+  choose,
+  mountView,
+  press,
+  refusal,
+  settled,
+  stubServer,
+  type Answers,
+} from '@/testing/mounting'
+import { WEIR } from '@/testing/filters'
 import EditFilterView from './EditFilterView.vue'
 
-const stage = (id: number, kind: string, name: string) => ({
-  id,
-  kind,
-  name,
-  label: '',
-  quantity: 1,
-  make: 'WASHABLE',
-  bagged: false,
-  size: '',
-  lasting: {},
-})
-const FILTER = {
-  id: 4,
-  tankId: 2,
-  version: 3,
-  name: 'Weir',
-  kind: 'CANISTER',
-  direction: 'BOTTOM_UP',
-  rating: { flowLph: 900 },
-  cleaned: { on: '2026-03-01', sureness: 'EXACT' },
-  tasks: [],
-  stages: [stage(1, 'COARSE_FOAM', 'coarse foam'), stage(2, 'BIO_MEDIA', 'bio media')],
-  passport: { shutOff: 'NONE', chambers: [] },
-  placesStated: false,
-  doubts: [],
-}
+const FILTER = { ...WEIR, rating: { flowLph: 900 } }
 const TEMPLATES = [
   { kind: 'CANISTER', words: 'canister', stages: [{ kind: 'COARSE_FOAM', make: 'WASHABLE' }] },
 ]
@@ -127,8 +112,7 @@ describe('editing a filter', () => {
 
     await press('Remove this filter…')
     expect(sent()).toEqual([])
-    document.querySelector<HTMLElement>('.el-message-box__btns .el-button--primary')?.click()
-    await settled()
+    await agree()
     expect(router.currentRoute.value.name).toBe('tank')
     await press('Undo')
 

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from 'vitest'
-import { mountView, press, refusal, settled, stubServer, type Answers } from '@/testing/mounting'
+import { agree, mountView, press, refusal, settled, stubServer, type Answers } from '@/testing/mounting'
 import EditTankView from './EditTankView.vue'
 
 const TANK = {
@@ -148,8 +148,7 @@ describe('editing a tank', () => {
 
     await press('Delete tank…')
     expect(sent()).toEqual([])
-    document.querySelector<HTMLElement>('.el-message-box__btns .el-button--primary')?.click()
-    await settled()
+    await agree()
     expect(router.currentRoute.value.name).toBe('tanks')
     await press('Undo')
 

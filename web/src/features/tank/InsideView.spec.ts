@@ -1,40 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { choose, mountView, refusal, settled, stubServer, type Answers } from '@/testing/mounting'
+import { WEIR } from '@/testing/filters'
 import InsideView from './InsideView.vue'
 
 const piece = (stage: number) => ({ stage, packing: 'PIECE' })
 const FILTER = {
-  id: 4,
-  tankId: 2,
-  version: 3,
-  name: 'Weir',
-  kind: 'CANISTER',
-  direction: 'BOTTOM_UP',
-  rating: {},
-  cleaned: { on: '2026-03-01', sureness: 'EXACT' },
-  tasks: [],
-  stages: [
-    {
-      id: 1,
-      kind: 'COARSE_FOAM',
-      name: 'coarse foam',
-      label: '',
-      quantity: 1,
-      make: 'WASHABLE',
-      size: '',
-      lasting: {},
-    },
-    {
-      id: 2,
-      kind: 'BIO_MEDIA',
-      name: 'bio media',
-      label: '',
-      quantity: 1,
-      make: 'WASHABLE',
-      size: '',
-      lasting: {},
-    },
-  ],
+  ...WEIR,
   passport: {
     shutOff: 'NONE',
     chambers: [
@@ -48,8 +19,6 @@ const FILTER = {
       },
     ],
   },
-  placesStated: false,
-  doubts: [],
 }
 
 async function open(answers: Answers = {}) {

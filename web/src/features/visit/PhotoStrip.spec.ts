@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { mountView, refusal, settled, stubServer } from '@/testing/mounting'
+import { agree, mountView, refusal, settled, stubServer } from '@/testing/mounting'
 import PhotoStrip from './PhotoStrip.vue'
 
 const photo = (more: object) => ({
@@ -65,8 +65,7 @@ describe('photos', () => {
     await settled()
     await wrapper.get('figure .el-button').trigger('click')
     await settled()
-    document.querySelector<HTMLElement>('.el-message-box__btns .el-button--primary')?.click()
-    await settled()
+    await agree()
     await settled()
 
     expect(wrapper.findAll('img')).toHaveLength(1)

@@ -104,11 +104,12 @@ public record Standing(Agenda agenda, Audit audit, Told told, Optional<Moved> mo
     private List<Visit> visits(List<Plan.Visit> some) {
         Map<LocalDate, Map<Long, BookedVisit>> booked = new HashMap<>();
         some.forEach(visit -> booked.computeIfAbsent(date(visit.day()), day -> new HashMap<>()));
-        told.visits()
-                .forEach(visit -> booked.computeIfPresent(visit.on(), (day, ofDay) -> {
-                    ofDay.put(visit.tank(), visit);
-                    return ofDay;
-                }));
+        for (BookedVisit visit : told.visits()) {
+            Map<Long, BookedVisit> ofDay = booked.get(visit.on());
+            if (ofDay != null) {
+                ofDay.put(visit.tank(), visit);
+            }
+        }
         Map<Long, String> names = agenda.people().names();
         return some.stream()
                 .map(visit -> visit(

@@ -57,7 +57,12 @@ public abstract class JsonHandler<T> extends BaseTypeHandler<T> {
     @Override
     public void setNonNullParameter(PreparedStatement statement, int index, T value, JdbcType jdbcType)
             throws SQLException {
-        statement.setString(index, json.writeValueAsString(value));
+        statement.setString(index, text(value));
+    }
+
+    /** A value as it is stored. */
+    public final String text(T value) {
+        return json.writeValueAsString(value);
     }
 
     @Override

@@ -34,6 +34,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class SumOperations {
     private static final int MOST_VESSELS = 40;
     private static final int LONGEST_KEPT = 20_000;
+    private static final GivenHandler STORED = new GivenHandler();
 
     private final SumMapper mapper;
     private final TankOperations tanks;
@@ -162,14 +163,15 @@ public class SumOperations {
         tanks.find(who, tank);
         Sum sum = sum(name);
         checkKnown("", sum.fields(), given);
+        Given kept = new Given(given);
         new Rejected.Gatherer()
                 .check(
-                        given.toString().length() <= LONGEST_KEPT,
+                        STORED.text(kept).length() <= LONGEST_KEPT,
                         "",
                         "too-long",
                         "That is more than we keep of one sum.")
                 .done();
-        mapper.saveKept(who.siteId(), tank, new KeptRow(sum.name(), new Given(given), clock.instant()));
+        mapper.saveKept(who.siteId(), tank, new KeptRow(sum.name(), kept, clock.instant()));
     }
 
     /** Something the keeper measures with. */

@@ -77,7 +77,7 @@ class SumOperationsTest {
 
     @Test
     void more_than_twenty_thousand_characters_of_one_sum_are_not_kept() {
-        String longest = "x".repeat(20_000 - "{coldC=}".length());
+        String longest = "x".repeat(20_000 - "{\"coldC\":\"\"}".length());
 
         operations.keep(MARIT, 7, "mix", Map.of("coldC", longest));
         assertThatThrownBy(() -> operations.keep(MARIT, 7, "mix", Map.of("coldC", longest + "x")))
